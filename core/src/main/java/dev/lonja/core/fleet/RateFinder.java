@@ -1,0 +1,113 @@
+package dev.lonja.core.fleet;
+
+import dev.lonja.core.quantity.MeterMeasure;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Finds the rate at which a meter runs, by the median of pairwise slopes (P. K. Sen, "Estimates of
+ * the regression coefficient based on Kendall's tau", J. Am. Stat. Assoc. 63, 1968), which a few
+ * wrong or unusual readings do not move. Uses the accepted readings of the last 365 days, both ends
+ * included, over pairs at least 7 days apart whose effective time is above zero. Costs n² log n; a
+ * year of daily readings is the largest sensible input.
+ */
+public final class RateFinder {
+
+  private static final int WINDOW_DAYS = 365;
+  private static final int LEAST_READINGS = 3;
+  private static final int LEAST_SPAN_DAYS = 28;
+  private static final int LEAST_PAIR_DAYS = 7;
+  private static final double BURSTY = 1.5;
+
+  private RateFinder() {}
+
+  /**
+   * The rate from readings alone; empty with fewer than 3 readings, or if they span fewer than 28
+   * days, or if no pair qualifies. Where the mean over all exceeds 1.5 × the median slope the
+   * machine runs in bursts and the mean is its rate.
+   *
+   * @param accepted in order of time
+   */
+  public static Optional<UsageRate> fromReadings(
+      List<Reading> accepted, UsageCalendar calendar, LocalDate today) {
+    List<Reading> recent =
+        accepted.stream()
+            .filter(reading -> !reading.day().isBefore(today.minusDays(WINDOW_DAYS)))
+            .filter(reading -> !reading.day().isAfter(today))
+            .toList();
+    if (recent.size() < LEAST_READINGS || spanDays(recent) < LEAST_SPAN_DAYS) {
+      return Optional.empty();
+    }
+    long[] tau = effectiveTimes(recent, calendar);
+    double[] slopes = slopes(recent, tau);
+    return slopes.length == 0
+        ? Optional.empty()
+        : Optional.of(steadyOrBursty(recent, tau, median(slopes)));
+  }
+
+  /** The median of a class's rates that come from readings; empty if there are none. */
+  public static Optional<UsageRate> classMedian(List<UsageRate> rates, MeterMeasure measure) {
+    double[] perDay =
+        rates.stream()
+            .filter(rate -> rate.measure() == measure)
+            .filter(rate -> rate.source().compareTo(UsageRate.Source.DECLARED) < 0)
+            .mapToDouble(UsageRate::perDay)
+            .toArray();
+    return perDay.length == 0
+        ? Optional.empty()
+        : Optional.of(UsageRate.ofPerDay(median(perDay), measure, UsageRate.Source.CLASS_MEDIAN));
+  }
+
+  private static UsageRate steadyOrBursty(List<Reading> readings, long[] tau, double slope) {
+    int last = readings.size() - 1;
+    MeterMeasure measure = readings.get(0).value().measure();
+    double mean = slope(readings, tau, 0, last);
+    return mean > BURSTY * slope
+        ? UsageRate.ofPerDay(mean, measure, UsageRate.Source.BURSTY_READINGS)
+        : UsageRate.ofPerDay(slope, measure, UsageRate.Source.READINGS);
+  }
+
+  private static long spanDays(List<Reading> readings) {
+    return ChronoUnit.DAYS.between(readings.get(0).day(), readings.get(readings.size() - 1).day());
+  }
+
+  /** Effective time of each reading from the first, so that a pair's is a subtraction. */
+  private static long[] effectiveTimes(List<Reading> readings, UsageCalendar calendar) {
+    long[] tau = new long[readings.size()];
+    for (int i = 1; i < tau.length; i++) {
+      LocalDate before = readings.get(i - 1).day();
+      tau[i] = tau[i - 1] + calendar.between(before, readings.get(i).day()).tenThousandths();
+    }
+    return tau;
+  }
+
+  private static double[] slopes(List<Reading> readings, long[] tau) {
+    double[] slopes = new double[tau.length * (tau.length - 1) / 2];
+    int count = 0;
+    for (int i = 0; i < tau.length; i++) {
+      for (int j = i + 1; j < tau.length; j++) {
+        long days = ChronoUnit.DAYS.between(readings.get(i).day(), readings.get(j).day());
+        if (days >= LEAST_PAIR_DAYS && tau[j] > tau[i]) {
+          slopes[count++] = slope(readings, tau, i, j);
+        }
+      }
+    }
+    return Arrays.copyOf(slopes, count);
+  }
+
+  /** Hours or kilometres per effective day between readings i and j. */
+  private static double slope(List<Reading> readings, long[] tau, int i, int j) {
+    long tenths = readings.get(j).value().since(readings.get(i).value()).tenths();
+    return tenths / 10.0 / new EffectiveDays(tau[j] - tau[i]).days();
+  }
+
+  private static double median(double[] values) {
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    int middle = sorted.length / 2;
+    return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+  }
+}

@@ -1,0 +1,125 @@
+package dev.lonja.core.forecast;
+
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.Take;
+import dev.lonja.core.service.TakeLine;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * The expected use of every item over a horizon of ISO weeks, the first of which holds today. Every
+ * figure is a sum of its {@link Demand} lines in whole millionths, so the lines add up to it
+ * exactly.
+ *
+ * @param demands in order of date, unit and item, what trays hold already taken off
+ * @param gaps what could not be counted, by unit
+ */
+public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<UnitGap> gaps) {
+
+  /** The most weeks that may be asked for: four years. */
+  public static final int MOST_WEEKS = 208;
+
+  /** What a unit's data lack. */
+  public record UnitGap(String unitCode, Take.Gap gap) {}
+
+  public PlanLine {
+    if (!(weeks >= 1 && weeks <= MOST_WEEKS)) {
+      throw new IllegalArgumentException("weeks is " + weeks + "; allowed is 1 to " + MOST_WEEKS);
+    }
+    demands = List.copyOf(demands);
+    gaps = List.copyOf(gaps);
+  }
+
+  /** The last day of a horizon of {@code weeks} from {@code today}: a Sunday. */
+  public static LocalDate lastDay(LocalDate today, int weeks) {
+    return IsoWeek.of(today).plusWeeks(weeks - 1).sunday();
+  }
+
+  public static PlanLine of(
+      List<UnitPlan> units, List<TrayHold> holds, LocalDate today, int weeks) {
+    List<Demand> demands = new ArrayList<>();
+    List<UnitGap> gaps = new ArrayList<>();
+    for (UnitPlan unit : units) {
+      collect(unit, demands, gaps);
+    }
+    demands.sort(
+        Comparator.comparing(Demand::date)
+            .thenComparing(Demand::unitCode)
+            .thenComparing(Demand::itemId));
+    holds.forEach(hold -> takeOff(hold, demands));
+    return new PlanLine(today, weeks, demands, gaps.stream().distinct().toList());
+  }
+
+  private static void collect(UnitPlan unit, List<Demand> demands, List<UnitGap> gaps) {
+    Map<Long, Integer> repeats = new HashMap<>();
+    for (Occurrence occurrence : unit.occurrences()) {
+      Map<Long, Occurrence.OccurrenceTask> tasks = new HashMap<>();
+      occurrence.tasks().forEach(task -> tasks.put(task.task().id(), task));
+      Take take =
+          ServiceTake.of(
+              unit.needs(),
+              occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
+      for (TakeLine line : take.lines()) {
+        demands.add(
+            new Demand(
+                unit.unitId(),
+                unit.unitCode(),
+                occurrence.title(),
+                occurrence.date(),
+                tasks.get(line.taskId()).due(),
+                line,
+                Quantity.zero(line.expected().measure()),
+                repeats.getOrDefault(line.taskId(), 0)));
+      }
+      take.gaps().forEach(gap -> gaps.add(new UnitGap(unit.unitCode(), gap)));
+      tasks.keySet().forEach(id -> repeats.merge(id, 1, Integer::sum));
+    }
+  }
+
+  private static void takeOff(TrayHold hold, List<Demand> demands) {
+    Map<Long, Quantity> left = new HashMap<>(hold.laid());
+    for (int i = 0; i < demands.size(); i++) {
+      Demand demand = demands.get(i);
+      Quantity laid = left.get(demand.itemId());
+      if (laid == null || demand.repeat() > 0 || !hold.taskIds().contains(demand.line().taskId())) {
+        continue;
+      }
+      Quantity taken = laid.min(demand.line().toLay()).min(demand.quantity());
+      demands.set(i, demand.holding(taken));
+      left.put(demand.itemId(), laid.minus(laid.min(demand.line().toLay())));
+    }
+  }
+
+  public List<IsoWeek> horizon() {
+    List<IsoWeek> horizon = new ArrayList<>(weeks);
+    for (int i = 0; i < weeks; i++) {
+      horizon.add(IsoWeek.of(today).plusWeeks(i));
+    }
+    return horizon;
+  }
+
+  /** The lines of one item, in order of date. */
+  public List<Demand> demandsOf(long itemId) {
+    return demands.stream().filter(demand -> demand.itemId() == itemId).toList();
+  }
+
+  /** By item, the sum of each week in which anything is expected. */
+  public Map<Long, TreeMap<IsoWeek, Quantity>> totals() {
+    Map<Long, TreeMap<IsoWeek, Quantity>> totals = new TreeMap<>();
+    for (Demand demand : demands) {
+      if (!demand.quantity().isZero()) {
+        totals
+            .computeIfAbsent(demand.itemId(), id -> new TreeMap<>())
+            .merge(IsoWeek.of(demand.date()), demand.quantity(), Quantity::plus);
+      }
+    }
+    return totals;
+  }
+}

@@ -1,0 +1,236 @@
+package dev.lonja.core.ledger;
+
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Bookings on the stock of one item. Each either yields the lines to write or refuses whole, naming
+ * every reason; nothing is ever issued below zero. Values are signed like their quantities and
+ * rounded half away from zero to the minor unit; the average cost changes at receipts, returns and
+ * corrections.
+ */
+public final class Ledger {
+
+  private Ledger() {}
+
+  /** Receives {@code quantity} worth {@code cost} in all. */
+  public static Booking receive(ItemStock stock, Place place, Quantity quantity, Money cost) {
+    Optional<Refusal> refusal = refusalOfAmount(quantity);
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    running.add(MovementKind.RECEIPT, place, quantity, cost, Optional.empty());
+    return running.booked();
+  }
+
+  /**
+   * Issues from usable lots, first expired first out, then oldest; lots without expiry last.
+   *
+   * @param held what open trays, other than the one this issue is for, hold of the item
+   */
+  public static Booking issue(ItemStock stock, Quantity wanted, Quantity held, LocalDate today) {
+    Optional<Refusal> refusal = refusalOfAmount(wanted);
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    Quantity free = stock.usable(today).minus(held).atLeastZero();
+    if (wanted.compareTo(free) > 0) {
+      return Booking.refused(
+          new Refusal.NotEnough(wanted, free, held, stock.expired(today), stock.quarantined()));
+    }
+    RunningValue running = new RunningValue(stock);
+    Quantity left = wanted;
+    for (StockedLot lot : pickingList(stock, today)) {
+      Quantity picked = lot.quantity().min(left);
+      if (picked.isPositive()) {
+        running.out(MovementKind.ISSUE, lot.place(), picked);
+        left = left.minus(picked);
+      }
+    }
+    return running.booked();
+  }
+
+  /** Usable lots in the order in which they are picked. */
+  public static List<StockedLot> pickingList(ItemStock stock, LocalDate today) {
+    return stock.lots().stream()
+        .filter(lot -> lot.mayBeIssued(today))
+        .filter(lot -> lot.quantity().isPositive())
+        .sorted(StockedLot.PICKING_ORDER)
+        .toList();
+  }
+
+  /**
+   * Takes back part or all of an issue, to the lots last picked first, at the cost they left with;
+   * the piece that completes the return of a line takes the rest of its value.
+   *
+   * @param issued the lines of the issue, in any order
+   */
+  public static Booking takeBack(ItemStock stock, List<PastMovement> issued, Quantity quantity) {
+    Optional<Refusal> refusal = refusalOfAmount(quantity);
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    Quantity stillOut =
+        issued.stream()
+            .map(PastMovement::stillOut)
+            .reduce(Quantity.zero(stock.measure()), Quantity::plus);
+    if (quantity.compareTo(stillOut) > 0) {
+      return Booking.refused(new Refusal.MoreThanIssued(quantity, stillOut));
+    }
+    RunningValue running = new RunningValue(stock);
+    Quantity left = quantity;
+    List<PastMovement> lastPickedFirst =
+        issued.stream().sorted(Comparator.comparing(PastMovement::id).reversed()).toList();
+    for (PastMovement line : lastPickedFirst) {
+      Quantity back = line.stillOut().min(left);
+      if (back.isPositive()) {
+        running.add(
+            MovementKind.RETURN,
+            line.place(),
+            back,
+            returnValue(line, back),
+            Optional.of(line.id()));
+        left = left.minus(back);
+      }
+    }
+    return running.booked();
+  }
+
+  /** Moves a quantity of one lot between bins; the value goes along and the average stays. */
+  public static Booking transfer(ItemStock stock, Place from, long toBinId, Quantity quantity) {
+    Optional<Refusal> refusal =
+        refusalOfAmount(quantity)
+            .or(() -> refusalOfPresence(stock, from, quantity))
+            .or(
+                () ->
+                    from.binId() == toBinId
+                        ? Optional.of(new Refusal.SameBin())
+                        : Optional.empty());
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    Money value = stock.average().valueOf(quantity);
+    Place to = new Place(from.lotId(), toBinId);
+    return new Booking.Booked(
+        List.of(
+            new MovementLine(
+                MovementKind.TRANSFER,
+                from,
+                quantity.negated(),
+                value.negated(),
+                stock.average(),
+                Optional.empty()),
+            new MovementLine(
+                MovementKind.TRANSFER, to, quantity, value, stock.average(), Optional.empty())));
+  }
+
+  /** Throws away part of a lot; quarantined and expired lots may be scrapped. */
+  public static Booking scrap(ItemStock stock, Place place, Quantity quantity) {
+    Optional<Refusal> refusal =
+        refusalOfAmount(quantity).or(() -> refusalOfPresence(stock, place, quantity));
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    running.out(MovementKind.SCRAP, place, quantity);
+    return running.booked();
+  }
+
+  /** Books the difference to what was counted of a lot in a bin; no line if the count agrees. */
+  public static Booking count(ItemStock stock, Place place, Quantity counted) {
+    if (counted.isNegative()) {
+      return Booking.refused(new Refusal.NotPositive(counted));
+    }
+    if (!counted.isCountable()) {
+      return Booking.refused(new Refusal.NotCountable(counted));
+    }
+    RunningValue running = new RunningValue(stock);
+    change(running, MovementKind.COUNT, place, counted.minus(stock.at(place)));
+    return running.booked();
+  }
+
+  /** Changes what lies at a place by a signed quantity, at the moving average. */
+  public static Booking adjust(ItemStock stock, Place place, Quantity change) {
+    Quantity size = change.isNegative() ? change.negated() : change;
+    Optional<Refusal> refusal =
+        refusalOfAmount(size)
+            .or(
+                () ->
+                    change.isNegative() ? refusalOfPresence(stock, place, size) : Optional.empty());
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    change(running, MovementKind.ADJUSTMENT, place, change);
+    return running.booked();
+  }
+
+  /** Undoes a whole movement that nothing refers to yet, at the value it was booked with. */
+  public static Booking correct(ItemStock stock, PastMovement movement) {
+    if (movement.kind() == MovementKind.CORRECTION) {
+      return Booking.refused(new Refusal.CorrectionOfCorrection(movement.id()));
+    }
+    if (!movement.answeredQuantity().isZero()) {
+      return Booking.refused(new Refusal.AlreadyAnswered(movement.id()));
+    }
+    Optional<Refusal> refusal =
+        movement.quantity().isPositive()
+            ? refusalOfPresence(stock, movement.place(), movement.quantity())
+            : Optional.empty();
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    running.add(
+        MovementKind.CORRECTION,
+        movement.place(),
+        movement.quantity().negated(),
+        movement.value().negated(),
+        Optional.of(movement.id()));
+    return running.booked();
+  }
+
+  private static void change(
+      RunningValue running, MovementKind kind, Place place, Quantity change) {
+    if (change.isPositive()) {
+      running.inAtAverage(kind, place, change);
+    } else if (change.isNegative()) {
+      running.out(kind, place, change.negated());
+    }
+  }
+
+  private static Money returnValue(PastMovement line, Quantity back) {
+    if (back.equals(line.stillOut())) {
+      return line.value().plus(line.answeredValue()).negated();
+    }
+    BigDecimal value =
+        BigDecimal.valueOf(line.value().minor())
+            .multiply(back.amount())
+            .divide(line.quantity().amount(), 0, RoundingMode.HALF_UP);
+    return new Money(value.longValueExact(), line.value().currency());
+  }
+
+  private static Optional<Refusal> refusalOfAmount(Quantity quantity) {
+    if (!quantity.isPositive()) {
+      return Optional.of(new Refusal.NotPositive(quantity));
+    }
+    return quantity.isCountable()
+        ? Optional.empty()
+        : Optional.of(new Refusal.NotCountable(quantity));
+  }
+
+  private static Optional<Refusal> refusalOfPresence(
+      ItemStock stock, Place place, Quantity quantity) {
+    Quantity present = stock.at(place);
+    return quantity.compareTo(present) > 0
+        ? Optional.of(new Refusal.NotThere(quantity, present))
+        : Optional.empty();
+  }
+}

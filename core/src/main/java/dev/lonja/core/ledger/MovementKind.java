@@ -1,0 +1,31 @@
+package dev.lonja.core.ledger;
+
+/** What a line of the ledger records. */
+public enum MovementKind {
+  RECEIPT("receipt"),
+  ISSUE("issue"),
+  RETURN("return"),
+  TRANSFER("transfer"),
+  ADJUSTMENT("adjustment"),
+  COUNT("count"),
+  KIT_BROKEN("kit broken"),
+  POUR("pour"),
+  SCRAP("scrap"),
+  /** Undoes a movement that it refers to. */
+  CORRECTION("correction");
+
+  private final String words;
+
+  MovementKind(String words) {
+    this.words = words;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** True if the average cost is worked out anew after such a movement. */
+  boolean setsAverage() {
+    return this == RECEIPT || this == RETURN || this == CORRECTION;
+  }
+}

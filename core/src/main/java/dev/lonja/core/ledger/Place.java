@@ -1,0 +1,4 @@
+package dev.lonja.core.ledger;
+
+/** A lot in a bin: where a quantity of one item lies. */
+public record Place(long lotId, long binId) {}

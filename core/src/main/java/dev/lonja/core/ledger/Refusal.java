@@ -1,0 +1,38 @@
+package dev.lonja.core.ledger;
+
+import dev.lonja.core.quantity.Quantity;
+
+/** Why a booking is refused; worded for people in the view. */
+public sealed interface Refusal {
+
+  /** The quantity is zero or negative. */
+  record NotPositive(Quantity wanted) implements Refusal {}
+
+  /** Part of a piece. */
+  record NotCountable(Quantity wanted) implements Refusal {}
+
+  /**
+   * More than may be issued.
+   *
+   * @param free what may be issued now
+   * @param held what open trays hold of the usable stock
+   */
+  record NotEnough(
+      Quantity wanted, Quantity free, Quantity held, Quantity expired, Quantity quarantined)
+      implements Refusal {}
+
+  /** The place does not hold that much. */
+  record NotThere(Quantity wanted, Quantity present) implements Refusal {}
+
+  /** More comes back than was issued and is still out. */
+  record MoreThanIssued(Quantity wanted, Quantity stillOut) implements Refusal {}
+
+  /** A return or correction already refers to the movement. */
+  record AlreadyAnswered(long movementId) implements Refusal {}
+
+  /** A correction is not corrected; the movement is booked anew instead. */
+  record CorrectionOfCorrection(long movementId) implements Refusal {}
+
+  /** Both ends of a transfer are the same bin. */
+  record SameBin() implements Refusal {}
+}

@@ -1,0 +1,36 @@
+package dev.lonja.core.ledger;
+
+import dev.lonja.core.quantity.Quantity;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.Optional;
+
+/**
+ * What lies of one lot in one bin.
+ *
+ * @param expiresOn the last day on which the lot is good
+ */
+public record StockedLot(
+    Place place,
+    LocalDate receivedOn,
+    Optional<LocalDate> expiresOn,
+    boolean quarantined,
+    Quantity quantity) {
+
+  /**
+   * First expired first out, lots without expiry last; then oldest receipt; then order of entry.
+   */
+  static final Comparator<StockedLot> PICKING_ORDER =
+      Comparator.comparing((StockedLot lot) -> lot.expiresOn().orElse(LocalDate.MAX))
+          .thenComparing(StockedLot::receivedOn)
+          .thenComparing(lot -> lot.place().lotId())
+          .thenComparing(lot -> lot.place().binId());
+
+  public boolean isExpired(LocalDate today) {
+    return expiresOn.filter(today::isAfter).isPresent();
+  }
+
+  public boolean mayBeIssued(LocalDate today) {
+    return !quarantined && !isExpired(today);
+  }
+}

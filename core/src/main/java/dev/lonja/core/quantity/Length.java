@@ -1,0 +1,35 @@
+package dev.lonja.core.quantity;
+
+import java.math.BigDecimal;
+
+/**
+ * A length of a part, held in whole micrometres, from 0 to 1,000 km. Factories round half away from
+ * zero. 1 in = 25.4 mm exactly.
+ */
+public record Length(long micrometres) implements Comparable<Length> {
+
+  private static final BigDecimal MILLIMETRE = BigDecimal.valueOf(1_000);
+  private static final BigDecimal INCH = BigDecimal.valueOf(25_400);
+
+  public Length {
+    BaseUnits.within("micrometres", micrometres, 0, 1_000_000_000_000L);
+  }
+
+  public static Length ofMillimetres(BigDecimal millimetres) {
+    return new Length(BaseUnits.from(millimetres, MILLIMETRE));
+  }
+
+  public static Length ofInches(BigDecimal inches) {
+    return new Length(BaseUnits.from(inches, INCH));
+  }
+
+  /** In millimetres with at most two decimals: "13.5 mm". */
+  public String display() {
+    return BaseUnits.shortText(micrometres, MILLIMETRE, 2) + " mm";
+  }
+
+  @Override
+  public int compareTo(Length other) {
+    return Long.compare(micrometres, other.micrometres);
+  }
+}

@@ -1,0 +1,27 @@
+package dev.lonja.core.quantity;
+
+/** What an item is counted in: whole pieces, or litres for fluids whatever their pack. */
+public enum Measure {
+  PIECES("pc"),
+  LITRES("L");
+
+  private final String symbol;
+
+  Measure(String symbol) {
+    this.symbol = symbol;
+  }
+
+  public String symbol() {
+    return symbol;
+  }
+
+  /** The measure with this symbol; any other text is refused with an exception. */
+  public static Measure ofSymbol(String symbol) {
+    for (Measure measure : values()) {
+      if (measure.symbol.equals(symbol)) {
+        return measure;
+      }
+    }
+    throw new IllegalArgumentException("symbol is " + symbol + "; allowed is pc or L");
+  }
+}

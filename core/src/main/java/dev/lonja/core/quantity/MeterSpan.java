@@ -1,0 +1,45 @@
+package dev.lonja.core.quantity;
+
+import java.math.BigDecimal;
+
+/**
+ * Time run or distance covered: the difference of two meter values, or an interval. Held in whole
+ * tenths of an hour or kilometre, zero or more. Factories round half away from zero.
+ */
+public record MeterSpan(long tenths, MeterMeasure measure) implements Comparable<MeterSpan> {
+
+  public MeterSpan {
+    BaseUnits.within("tenths", tenths, 0, MeterValue.HIGHEST);
+  }
+
+  public static MeterSpan of(BigDecimal amount, MeterMeasure measure) {
+    return new MeterSpan(BaseUnits.from(amount, BigDecimal.TEN), measure);
+  }
+
+  public static MeterSpan ofHours(String hours) {
+    return of(new BigDecimal(hours), MeterMeasure.HOURS);
+  }
+
+  public static MeterSpan ofKilometres(String kilometres) {
+    return of(new BigDecimal(kilometres), MeterMeasure.KILOMETRES);
+  }
+
+  /** × {@code factor}, rounded half away from zero to a tenth. */
+  public MeterSpan times(BigDecimal factor) {
+    return new MeterSpan(BaseUnits.from(factor, BigDecimal.valueOf(tenths)), measure);
+  }
+
+  /** "250 h", "75.5 h", "20,000 km": thousands set apart, at most one decimal. */
+  public String display() {
+    return MeterValue.text(tenths) + " " + measure.symbol();
+  }
+
+  @Override
+  public int compareTo(MeterSpan other) {
+    if (measure != other.measure) {
+      throw new IllegalArgumentException(
+          "measure is " + other.measure.symbol() + "; allowed is " + measure.symbol());
+    }
+    return Long.compare(tenths, other.tenths);
+  }
+}

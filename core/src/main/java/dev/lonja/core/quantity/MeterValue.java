@@ -1,0 +1,67 @@
+package dev.lonja.core.quantity;
+
+import java.math.BigDecimal;
+import java.util.Locale;
+
+/**
+ * What a meter stands at: a point on its scale, held in whole tenths of an hour or kilometre, from
+ * 0 to ten million. Two values have a difference, not a sum. Factories round half away from zero.
+ */
+public record MeterValue(long tenths, MeterMeasure measure) implements Comparable<MeterValue> {
+
+  static final long HIGHEST = 100_000_000;
+
+  public MeterValue {
+    BaseUnits.within("tenths", tenths, 0, HIGHEST);
+  }
+
+  public static MeterValue of(BigDecimal amount, MeterMeasure measure) {
+    return new MeterValue(BaseUnits.from(amount, BigDecimal.TEN), measure);
+  }
+
+  public static MeterValue ofHours(String hours) {
+    return of(new BigDecimal(hours), MeterMeasure.HOURS);
+  }
+
+  public static MeterValue ofKilometres(String kilometres) {
+    return of(new BigDecimal(kilometres), MeterMeasure.KILOMETRES);
+  }
+
+  public MeterValue plus(MeterSpan span) {
+    requireSame(span.measure());
+    return new MeterValue(Math.addExact(tenths, span.tenths()), measure);
+  }
+
+  /** How far this value lies beyond {@code earlier}; a later one is refused with an exception. */
+  public MeterSpan since(MeterValue earlier) {
+    requireSame(earlier.measure);
+    return new MeterSpan(tenths - earlier.tenths, measure);
+  }
+
+  public BigDecimal amount() {
+    return BigDecimal.valueOf(tenths, 1);
+  }
+
+  /** "1,585 h", "1,585.5 h": thousands set apart, at most one decimal. */
+  public String display() {
+    return text(tenths) + " " + measure.symbol();
+  }
+
+  static String text(long tenths) {
+    String whole = String.format(Locale.ROOT, "%,d", tenths / 10);
+    return tenths % 10 == 0 ? whole : whole + "." + tenths % 10;
+  }
+
+  @Override
+  public int compareTo(MeterValue other) {
+    requireSame(other.measure);
+    return Long.compare(tenths, other.tenths);
+  }
+
+  private void requireSame(MeterMeasure other) {
+    if (measure != other) {
+      throw new IllegalArgumentException(
+          "measure is " + other.symbol() + "; allowed is " + measure.symbol());
+    }
+  }
+}

@@ -1,0 +1,47 @@
+package dev.lonja.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Currency;
+
+/**
+ * An amount of money, held in whole minor units (cents) of one currency; negative for what leaves.
+ * Amounts of different currencies are never added. Values that need more digits than the currency
+ * has are rounded half away from zero once, at entry.
+ */
+public record Money(long minor, Currency currency) {
+
+  public static Money zero(Currency currency) {
+    return new Money(0, currency);
+  }
+
+  public static Money of(BigDecimal amount, Currency currency) {
+    BigDecimal minor = amount.movePointRight(currency.getDefaultFractionDigits());
+    return new Money(minor.setScale(0, RoundingMode.HALF_UP).longValueExact(), currency);
+  }
+
+  public Money plus(Money other) {
+    if (!currency.equals(other.currency)) {
+      throw new IllegalArgumentException(
+          "currency is " + other.currency + "; allowed is " + currency);
+    }
+    return new Money(Math.addExact(minor, other.minor), currency);
+  }
+
+  public Money negated() {
+    return new Money(Math.negateExact(minor), currency);
+  }
+
+  public Money minus(Money other) {
+    return plus(other.negated());
+  }
+
+  public BigDecimal amount() {
+    return BigDecimal.valueOf(minor, currency.getDefaultFractionDigits());
+  }
+
+  /** "12.40 EUR". */
+  public String display() {
+    return amount().toPlainString() + " " + currency.getCurrencyCode();
+  }
+}

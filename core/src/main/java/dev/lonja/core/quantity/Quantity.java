@@ -1,0 +1,115 @@
+package dev.lonja.core.quantity;
+
+import java.math.BigDecimal;
+
+/**
+ * A signed amount of an item: held in millionths of a piece, or of a litre (microlitres). The
+ * ledger takes whole pieces only; expected quantities of a forecast may be parts of a piece.
+ * Quantities of different measures are never added or compared. Overflow throws.
+ */
+public record Quantity(Measure measure, long millionths) implements Comparable<Quantity> {
+
+  private static final long ONE = 1_000_000;
+  private static final BigDecimal ONE_DECIMAL = BigDecimal.valueOf(ONE);
+
+  public static Quantity zero(Measure measure) {
+    return new Quantity(measure, 0);
+  }
+
+  public static Quantity pieces(long pieces) {
+    return new Quantity(Measure.PIECES, Math.multiplyExact(pieces, ONE));
+  }
+
+  public static Quantity of(Volume volume) {
+    return new Quantity(Measure.LITRES, volume.microlitres());
+  }
+
+  public static Quantity litres(String litres) {
+    return of(Measure.LITRES, new BigDecimal(litres));
+  }
+
+  /** {@code amount} pieces or litres, rounded half away from zero to a millionth. */
+  public static Quantity of(Measure measure, BigDecimal amount) {
+    return new Quantity(measure, BaseUnits.from(amount, ONE_DECIMAL));
+  }
+
+  public Quantity plus(Quantity other) {
+    return new Quantity(measure, Math.addExact(millionths, same(other).millionths));
+  }
+
+  public Quantity minus(Quantity other) {
+    return new Quantity(measure, Math.subtractExact(millionths, same(other).millionths));
+  }
+
+  public Quantity negated() {
+    return new Quantity(measure, Math.negateExact(millionths));
+  }
+
+  /** × {@code factor}, rounded half away from zero to a millionth. */
+  public Quantity times(BigDecimal factor) {
+    return new Quantity(measure, BaseUnits.from(factor, BigDecimal.valueOf(millionths)));
+  }
+
+  public Quantity atLeastZero() {
+    return isNegative() ? zero(measure) : this;
+  }
+
+  public Quantity min(Quantity other) {
+    return compareTo(other) <= 0 ? this : other;
+  }
+
+  public boolean isZero() {
+    return millionths == 0;
+  }
+
+  public boolean isPositive() {
+    return millionths > 0;
+  }
+
+  public boolean isNegative() {
+    return millionths < 0;
+  }
+
+  /** False only for a count of pieces that holds a part of one. */
+  public boolean isCountable() {
+    return measure == Measure.LITRES || millionths % ONE == 0;
+  }
+
+  /** In pieces or litres, exact. */
+  public BigDecimal amount() {
+    return BigDecimal.valueOf(millionths, 6);
+  }
+
+  /** As plain text without trailing zeros, exact: "6.528", "2". */
+  public String amountText() {
+    return BaseUnits.shortText(millionths, ONE_DECIMAL, 6);
+  }
+
+  /**
+   * Litres as {@link Volume#display}; pieces with at most two decimals and no unit, as a counter
+   * reads them: "2", "0.3". What is not zero never reads as zero: below 0.005 pieces it is
+   * "&lt;0.01".
+   */
+  public String display() {
+    String sign = isNegative() ? "−" : "";
+    long size = Math.absExact(millionths);
+    if (measure == Measure.LITRES) {
+      return sign + new Volume(size).display();
+    }
+    String text = BaseUnits.shortText(size, ONE_DECIMAL, 2);
+    return text.equals("0") && size > 0 ? "<0.01" : sign + text;
+  }
+
+  @Override
+  public int compareTo(Quantity other) {
+    return Long.compare(millionths, same(other).millionths);
+  }
+
+  private Quantity same(Quantity other) {
+    if (measure != other.measure) {
+      throw new IllegalArgumentException(
+          "measure is " + other.measure.symbol() + "; allowed is " + measure.symbol());
+    }
+    return other;
+  }
+}

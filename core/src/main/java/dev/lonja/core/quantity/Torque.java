@@ -1,0 +1,71 @@
+package dev.lonja.core.quantity;
+
+import java.math.BigDecimal;
+
+/**
+ * A tightening torque, held in whole millinewton-metres, above 0 and up to 100,000 N·m. Factories
+ * round half away from zero. 1 lbf = 4.4482216152605 N and 1 ft = 0.3048 m exactly.
+ */
+public record Torque(long millinewtonMetres) implements Comparable<Torque> {
+
+  private static final BigDecimal NEWTON_METRE = BigDecimal.valueOf(1_000);
+  private static final BigDecimal POUND_FOOT =
+      new BigDecimal("4.4482216152605").multiply(new BigDecimal("304.8"));
+  private static final BigDecimal POUND_INCH =
+      new BigDecimal("4.4482216152605").multiply(new BigDecimal("25.4"));
+
+  /** Below this the pound-inch figure is shown too, since small wrenches are marked in it. */
+  private static final long SMALL = 15_000;
+
+  public Torque {
+    BaseUnits.within("millinewtonMetres", millinewtonMetres, 1, 100_000_000);
+  }
+
+  public static Torque ofNewtonMetres(BigDecimal newtonMetres) {
+    return new Torque(BaseUnits.from(newtonMetres, NEWTON_METRE));
+  }
+
+  public static Torque ofNewtonMetres(String newtonMetres) {
+    return ofNewtonMetres(new BigDecimal(newtonMetres));
+  }
+
+  public static Torque ofPoundFeet(BigDecimal poundFeet) {
+    return new Torque(BaseUnits.from(poundFeet, POUND_FOOT));
+  }
+
+  public static Torque ofPoundInches(BigDecimal poundInches) {
+    return new Torque(BaseUnits.from(poundInches, POUND_INCH));
+  }
+
+  /**
+   * "32 N·m · 23.6 lbf·ft", and below 15 N·m also pound-inches: "9 N·m · 6.6 lbf·ft · 80 lbf·in".
+   */
+  public String display() {
+    return newtonMetresText() + " N·m · " + poundFeetText() + " lbf·ft" + poundInchPart(this);
+  }
+
+  String newtonMetresText() {
+    return BaseUnits.shortText(millinewtonMetres, NEWTON_METRE, 1);
+  }
+
+  String poundFeetText() {
+    return BaseUnits.text(millinewtonMetres, POUND_FOOT, 1);
+  }
+
+  String poundInchesText() {
+    return BaseUnits.text(millinewtonMetres, POUND_INCH, 0);
+  }
+
+  boolean isSmall() {
+    return millinewtonMetres < SMALL;
+  }
+
+  private static String poundInchPart(Torque torque) {
+    return torque.isSmall() ? " · " + torque.poundInchesText() + " lbf·in" : "";
+  }
+
+  @Override
+  public int compareTo(Torque other) {
+    return Long.compare(millinewtonMetres, other.millinewtonMetres);
+  }
+}

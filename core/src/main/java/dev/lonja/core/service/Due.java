@@ -1,0 +1,57 @@
+package dev.lonja.core.service;
+
+import dev.lonja.core.quantity.MeterSpan;
+import dev.lonja.core.quantity.MeterValue;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * When a task is due, and why.
+ *
+ * @param limit the meter value at which it is due
+ * @param calendarDate the day on which it is due whatever the meter says
+ * @param plannedDate the earlier of the two, not before today; empty beyond the horizon or if
+ *     unknown
+ * @param cause what sets the planned date; empty if there is none
+ * @param overdueRun how far the expected life lies beyond the limit, if it does
+ * @param overdueDays how many days the calendar date lies back, if it does
+ */
+public record Due(
+    TaskStanding standing,
+    Optional<MeterValue> limit,
+    Optional<LocalDate> calendarDate,
+    Optional<LocalDate> plannedDate,
+    Optional<Cause> cause,
+    Optional<MeterSpan> overdueRun,
+    Optional<Long> overdueDays,
+    Set<Flag> flags) {
+
+  /** Which of the two limits comes first. */
+  public enum Cause {
+    METER,
+    CALENDAR
+  }
+
+  /** What a reader of the date must know. */
+  public enum Flag {
+    /** Never recorded as done; counted from the start of service. */
+    NO_RECORD,
+    /** The meter's rate is unknown, so its limit has no date. */
+    NOT_FORECASTABLE,
+    /** The meter does not run, so its limit has no date. */
+    STANDING_STILL
+  }
+
+  public Due {
+    flags = Set.copyOf(flags);
+  }
+
+  public Task task() {
+    return standing.task();
+  }
+
+  public boolean isOverdue() {
+    return overdueRun.isPresent() || overdueDays.isPresent();
+  }
+}

@@ -1,0 +1,36 @@
+package dev.lonja.core.service;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * Tasks of one unit that are done together on one day.
+ *
+ * @param tasks at least one; the first was due that day and set it
+ */
+public record Occurrence(LocalDate date, List<OccurrenceTask> tasks) {
+
+  /** A task within an occurrence, with whether it was pulled forward to it. */
+  public record OccurrenceTask(Due due, boolean pulledForward) {
+
+    public Task task() {
+      return due.task();
+    }
+  }
+
+  public Occurrence {
+    tasks = List.copyOf(tasks);
+    if (tasks.isEmpty()) {
+      throw new IllegalArgumentException("tasks is empty; allowed is one or more");
+    }
+  }
+
+  /** The names of the services its tasks belong to, each once: "Small service + Gearbox oil". */
+  public String title() {
+    return tasks.stream()
+        .map(task -> task.task().serviceName())
+        .distinct()
+        .collect(Collectors.joining(" + "));
+  }
+}

@@ -1,0 +1,45 @@
+package dev.lonja.core.service;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import java.math.BigDecimal;
+import java.util.Optional;
+
+/**
+ * One thing that an occurrence takes.
+ *
+ * @param taskId the task that asks for it
+ * @param place the compartment or position it goes to
+ * @param expected what the forecast counts, chance and handling loss included
+ * @param toLay what belongs on the tray
+ */
+public record TakeLine(
+    long taskId, long itemId, String place, Quantity expected, Quantity toLay, Reason reason) {
+
+  /** Why the line is there, for the view to put into words. */
+  public sealed interface Reason {
+    /**
+     * A fill.
+     *
+     * @param capacity what goes in
+     * @param filterVolume what the new filter adds to a capacity on file without it
+     */
+    record Fill(
+        FillCondition condition,
+        Volume capacity,
+        Optional<Volume> filterVolume,
+        BigDecimal handlingLoss,
+        FirstPour firstPour)
+        implements Reason {}
+
+    /** A part that is replaced every time. */
+    record Part(String note) implements Reason {}
+
+    /** A seal that is always new when its compartment is drained. */
+    record NewSeal(String compartment, String note) implements Reason {}
+
+    /** A part that is replaced if inspection says so. */
+    record OnInspection(BigDecimal chance, String note) implements Reason {}
+  }
+}

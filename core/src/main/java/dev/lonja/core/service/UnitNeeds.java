@@ -1,0 +1,30 @@
+package dev.lonja.core.service;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Position;
+import java.util.List;
+
+/** What one unit is made of, as far as the store supplies it. */
+public record UnitNeeds(List<Compartment> compartments, List<Position> positions) {
+
+  public UnitNeeds {
+    compartments = List.copyOf(compartments);
+    positions = List.copyOf(positions);
+  }
+
+  /** The compartment with this id; one that the unit does not have is broken data and throws. */
+  public Compartment compartment(long id) {
+    return compartments.stream()
+        .filter(compartment -> compartment.id() == id)
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("unit has no compartment " + id));
+  }
+
+  /** The position with this id; one that the unit does not have is broken data and throws. */
+  public Position position(long id) {
+    return positions.stream()
+        .filter(position -> position.id() == id)
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("unit has no position " + id));
+  }
+}

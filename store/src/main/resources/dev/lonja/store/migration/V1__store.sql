@@ -1,0 +1,306 @@
+-- Quantities are whole numbers in the base units of the rules: _ul microlitres, _tenths tenths of an
+-- hour or kilometre, _micro millionths of a piece or of a litre, _minor minor units of the store's
+-- currency, _e4 ten-thousandths. Days (_on) are ISO dates, instants (_at) ISO UTC to the second.
+
+CREATE TABLE setting (
+  name TEXT NOT NULL PRIMARY KEY,
+  value TEXT NOT NULL
+) STRICT;
+
+CREATE TABLE person (
+  id INTEGER NOT NULL PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 60),
+  role TEXT NOT NULL CHECK (role IN ('STOREKEEPER', 'BUYER', 'WORKSHOP', 'AUDITOR', 'ADMINISTRATOR')),
+  password_hash TEXT,
+  active INTEGER NOT NULL DEFAULT 1 CHECK (active IN (0, 1))
+) STRICT;
+
+CREATE TABLE audit_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  entity TEXT NOT NULL,
+  entity_id INTEGER NOT NULL,
+  action TEXT NOT NULL,
+  before_text TEXT NOT NULL,
+  after_text TEXT NOT NULL,
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX audit_line_entity ON audit_line (entity, entity_id);
+
+-- Every state-changing form carries a key; what was answered the first time is answered again.
+CREATE TABLE request (
+  request_key TEXT NOT NULL PRIMARY KEY CHECK (length(request_key) BETWEEN 8 AND 80),
+  content_hash TEXT NOT NULL,
+  answer TEXT NOT NULL,
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+
+CREATE TABLE unit_class (
+  id INTEGER NOT NULL PRIMARY KEY,
+  code TEXT NOT NULL UNIQUE,
+  name TEXT NOT NULL
+) STRICT;
+
+CREATE TABLE class_month (
+  id INTEGER NOT NULL PRIMARY KEY,
+  class_id INTEGER NOT NULL REFERENCES unit_class,
+  month INTEGER NOT NULL CHECK (month BETWEEN 1 AND 12),
+  factor_e4 INTEGER NOT NULL CHECK (factor_e4 BETWEEN 0 AND 120000),
+  UNIQUE (class_id, month)
+) STRICT;
+
+CREATE TABLE unit (
+  id INTEGER NOT NULL PRIMARY KEY,
+  code TEXT NOT NULL UNIQUE CHECK (length(code) BETWEEN 1 AND 20),
+  name TEXT NOT NULL,
+  class_id INTEGER NOT NULL REFERENCES unit_class,
+  model TEXT NOT NULL,
+  in_service_on TEXT NOT NULL CHECK (date(in_service_on) = in_service_on)
+) STRICT;
+CREATE INDEX unit_class_of ON unit (class_id);
+
+CREATE TABLE lay_up (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  first_on TEXT NOT NULL CHECK (date(first_on) = first_on),
+  last_on TEXT NOT NULL CHECK (date(last_on) = last_on),
+  CHECK (first_on <= last_on)
+) STRICT;
+CREATE INDEX lay_up_unit ON lay_up (unit_id);
+
+CREATE TABLE meter (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  name TEXT NOT NULL,
+  measure TEXT NOT NULL CHECK (measure IN ('h', 'km')),
+  start_tenths INTEGER NOT NULL CHECK (start_tenths >= 0),
+  declared_rate_nano INTEGER CHECK (declared_rate_nano >= 0),
+  UNIQUE (unit_id, name)
+) STRICT;
+
+CREATE TABLE reading (
+  id INTEGER NOT NULL PRIMARY KEY,
+  meter_id INTEGER NOT NULL REFERENCES meter,
+  read_on TEXT NOT NULL CHECK (date(read_on) = read_on),
+  read_at TEXT,
+  value_tenths INTEGER NOT NULL CHECK (value_tenths >= 0),
+  source TEXT NOT NULL CHECK (source IN ('ENTERED', 'IMPORTED', 'HAND_OVER')),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX reading_meter ON reading (meter_id, read_on);
+
+CREATE TABLE product (
+  id INTEGER NOT NULL PRIMARY KEY,
+  make TEXT NOT NULL,
+  name TEXT NOT NULL,
+  kind TEXT NOT NULL CHECK (kind IN ('ENGINE_OIL', 'GEAR_OIL', 'HYDRAULIC_OIL', 'COOLANT', 'BRAKE_FLUID', 'GREASE')),
+  grade TEXT NOT NULL,
+  classes TEXT NOT NULL,
+  UNIQUE (make, name)
+) STRICT;
+
+CREATE TABLE bin (
+  id INTEGER NOT NULL PRIMARY KEY,
+  address TEXT NOT NULL UNIQUE CHECK (length(address) BETWEEN 1 AND 12),
+  walk_order INTEGER NOT NULL UNIQUE
+) STRICT;
+
+CREATE TABLE item (
+  id INTEGER NOT NULL PRIMARY KEY,
+  make TEXT NOT NULL CHECK (length(make) BETWEEN 1 AND 60),
+  number TEXT NOT NULL CHECK (length(number) BETWEEN 1 AND 60),
+  number_key TEXT NOT NULL CHECK (length(number_key) >= 1),
+  description TEXT NOT NULL CHECK (length(description) BETWEEN 1 AND 120),
+  family TEXT NOT NULL CHECK (family IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'SEAL', 'DRAIN_PLUG', 'O_RING', 'FLUID', 'BELT', 'SPARK_PLUG', 'CONSUMABLE')),
+  measure TEXT NOT NULL CHECK (measure IN ('pc', 'L')),
+  product_id INTEGER REFERENCES product,
+  pack_ul INTEGER CHECK (pack_ul > 0),
+  filter_volume_ul INTEGER CHECK (filter_volume_ul > 0),
+  home_bin_id INTEGER NOT NULL REFERENCES bin,
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  UNIQUE (make, number),
+  CHECK ((family = 'FLUID') = (product_id IS NOT NULL)),
+  CHECK ((family = 'FLUID') = (measure = 'L')),
+  CHECK ((family = 'FLUID') = (pack_ul IS NOT NULL))
+) STRICT;
+CREATE INDEX item_number_key ON item (number_key);
+CREATE INDEX item_product ON item (product_id);
+CREATE INDEX item_home_bin ON item (home_bin_id);
+
+CREATE TABLE lot (
+  id INTEGER NOT NULL PRIMARY KEY,
+  item_id INTEGER NOT NULL REFERENCES item,
+  code TEXT NOT NULL CHECK (length(code) BETWEEN 1 AND 40),
+  received_on TEXT NOT NULL CHECK (date(received_on) = received_on),
+  expires_on TEXT CHECK (date(expires_on) = expires_on),
+  quarantined INTEGER NOT NULL DEFAULT 0 CHECK (quarantined IN (0, 1)),
+  UNIQUE (item_id, code)
+) STRICT;
+
+CREATE TABLE movement (
+  id INTEGER NOT NULL PRIMARY KEY,
+  item_id INTEGER NOT NULL REFERENCES item,
+  lot_id INTEGER NOT NULL REFERENCES lot,
+  bin_id INTEGER NOT NULL REFERENCES bin,
+  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'POUR', 'SCRAP', 'CORRECTION')),
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0),
+  value_minor INTEGER NOT NULL,
+  average_e4 INTEGER NOT NULL CHECK (average_e4 >= 0),
+  reason TEXT NOT NULL,
+  reference TEXT NOT NULL,
+  refers_to INTEGER REFERENCES movement,
+  request_key TEXT NOT NULL REFERENCES request,
+  line_no INTEGER NOT NULL CHECK (line_no >= 1),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  UNIQUE (request_key, line_no),
+  CHECK (kind NOT IN ('RETURN', 'CORRECTION') OR refers_to IS NOT NULL),
+  CHECK (kind NOT IN ('RECEIPT', 'RETURN') OR quantity_micro > 0),
+  CHECK (kind NOT IN ('ISSUE', 'POUR', 'SCRAP') OR quantity_micro < 0)
+) STRICT;
+CREATE INDEX movement_item ON movement (item_id, id);
+CREATE INDEX movement_lot ON movement (lot_id);
+CREATE INDEX movement_refers_to ON movement (refers_to);
+CREATE INDEX movement_reference ON movement (reference);
+
+-- On hand is the sum of movements. This table is that sum, kept by a trigger so that a page need not
+-- add up years of lines; its CHECK is the last guard against stock below zero.
+CREATE TABLE stock (
+  lot_id INTEGER NOT NULL REFERENCES lot,
+  bin_id INTEGER NOT NULL REFERENCES bin,
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro >= 0),
+  PRIMARY KEY (lot_id, bin_id)
+) STRICT, WITHOUT ROWID;
+
+CREATE TRIGGER movement_keeps_stock AFTER INSERT ON movement BEGIN
+  -- two statements, not an upsert: an upsert checks the signed quantity before it adds
+  INSERT OR IGNORE INTO stock (lot_id, bin_id, quantity_micro) VALUES (NEW.lot_id, NEW.bin_id, 0);
+  UPDATE stock SET quantity_micro = quantity_micro + NEW.quantity_micro
+   WHERE lot_id = NEW.lot_id AND bin_id = NEW.bin_id;
+END;
+
+CREATE TABLE compartment (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  name TEXT NOT NULL,
+  kind TEXT NOT NULL CHECK (kind IN ('ENGINE', 'GEARBOX', 'FINAL_DRIVE', 'HYDRAULIC', 'COOLING', 'BRAKE_CIRCUIT')),
+  grade TEXT NOT NULL,
+  item_id INTEGER REFERENCES item,
+  UNIQUE (unit_id, name)
+) STRICT;
+
+CREATE TABLE capacity (
+  id INTEGER NOT NULL PRIMARY KEY,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  condition TEXT NOT NULL CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
+  volume_ul INTEGER NOT NULL CHECK (volume_ul > 0),
+  UNIQUE (compartment_id, condition)
+) STRICT;
+
+CREATE TABLE position (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  compartment_id INTEGER REFERENCES compartment,
+  name TEXT NOT NULL,
+  kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'SPARK_PLUG', 'INSURANCE')),
+  item_id INTEGER REFERENCES item,
+  quantity INTEGER NOT NULL CHECK (quantity BETWEEN 1 AND 200),
+  torque_low_mnm INTEGER CHECK (torque_low_mnm > 0),
+  torque_high_mnm INTEGER CHECK (torque_high_mnm >= torque_low_mnm),
+  note TEXT NOT NULL,
+  UNIQUE (unit_id, name),
+  CHECK ((torque_low_mnm IS NULL) = (torque_high_mnm IS NULL))
+) STRICT;
+CREATE INDEX position_item ON position (item_id);
+
+CREATE TABLE service (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  name TEXT NOT NULL,
+  UNIQUE (unit_id, name)
+) STRICT;
+
+CREATE TABLE task (
+  id INTEGER NOT NULL PRIMARY KEY,
+  service_id INTEGER NOT NULL REFERENCES service,
+  name TEXT NOT NULL,
+  action TEXT NOT NULL CHECK (action IN ('CHANGE_FLUID', 'REPLACE', 'INSPECT')),
+  compartment_id INTEGER REFERENCES compartment,
+  position_id INTEGER REFERENCES position,
+  meter_id INTEGER REFERENCES meter,
+  interval_tenths INTEGER CHECK (interval_tenths > 0),
+  interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
+  first_interval_tenths INTEGER CHECK (first_interval_tenths > 0),
+  first_interval_months INTEGER CHECK (first_interval_months BETWEEN 1 AND 240),
+  severity_e4 INTEGER NOT NULL DEFAULT 10000 CHECK (severity_e4 BETWEEN 1000 AND 10000),
+  UNIQUE (service_id, name),
+  CHECK ((action = 'CHANGE_FLUID') = (compartment_id IS NOT NULL)),
+  CHECK ((action = 'CHANGE_FLUID') = (position_id IS NULL)),
+  CHECK (interval_tenths IS NOT NULL OR interval_months IS NOT NULL),
+  CHECK ((meter_id IS NOT NULL) = (interval_tenths IS NOT NULL)),
+  CHECK (first_interval_tenths IS NULL OR interval_tenths IS NOT NULL)
+) STRICT;
+
+CREATE TABLE tray (
+  id INTEGER NOT NULL PRIMARY KEY,
+  number TEXT NOT NULL UNIQUE,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  title TEXT NOT NULL,
+  planned_on TEXT NOT NULL CHECK (date(planned_on) = planned_on),
+  state TEXT NOT NULL CHECK (state IN ('OPEN', 'HANDED_OVER', 'CLEARED')),
+  mechanic TEXT,
+  handed_over_on TEXT CHECK (date(handed_over_on) = handed_over_on),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  CHECK ((state = 'HANDED_OVER') = (mechanic IS NOT NULL)),
+  CHECK ((state = 'HANDED_OVER') = (handed_over_on IS NOT NULL))
+) STRICT;
+CREATE INDEX tray_unit ON tray (unit_id);
+CREATE INDEX tray_state ON tray (state, planned_on);
+
+CREATE TABLE tray_task (
+  id INTEGER NOT NULL PRIMARY KEY,
+  tray_id INTEGER NOT NULL REFERENCES tray,
+  task_id INTEGER NOT NULL REFERENCES task,
+  UNIQUE (tray_id, task_id)
+) STRICT;
+CREATE INDEX tray_task_task ON tray_task (task_id);
+
+CREATE TABLE tray_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  tray_id INTEGER NOT NULL REFERENCES tray,
+  item_id INTEGER NOT NULL REFERENCES item,
+  place TEXT NOT NULL,
+  note TEXT NOT NULL,
+  wanted_micro INTEGER NOT NULL CHECK (wanted_micro > 0),
+  laid_micro INTEGER NOT NULL DEFAULT 0 CHECK (laid_micro BETWEEN 0 AND wanted_micro)
+) STRICT;
+CREATE INDEX tray_line_tray ON tray_line (tray_id);
+CREATE INDEX tray_line_item ON tray_line (item_id);
+
+-- A record that was wrong is withdrawn by a later line that names it.
+CREATE TABLE task_record (
+  id INTEGER NOT NULL PRIMARY KEY,
+  task_id INTEGER NOT NULL REFERENCES task,
+  done_on TEXT NOT NULL CHECK (date(done_on) = done_on),
+  life_tenths INTEGER CHECK (life_tenths >= 0),
+  tray_id INTEGER REFERENCES tray,
+  withdraws INTEGER UNIQUE REFERENCES task_record,
+  reason TEXT NOT NULL,
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX task_record_task ON task_record (task_id);
+CREATE INDEX task_record_tray ON task_record (tray_id);
+
+CREATE TRIGGER movement_stays BEFORE UPDATE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never changed'); END;
+CREATE TRIGGER movement_remains BEFORE DELETE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never deleted'); END;
+CREATE TRIGGER reading_stays BEFORE UPDATE ON reading BEGIN SELECT RAISE(ABORT, 'readings are never changed'); END;
+CREATE TRIGGER reading_remains BEFORE DELETE ON reading BEGIN SELECT RAISE(ABORT, 'readings are never deleted'); END;
+CREATE TRIGGER task_record_stays BEFORE UPDATE ON task_record BEGIN SELECT RAISE(ABORT, 'records are never changed'); END;
+CREATE TRIGGER task_record_remains BEFORE DELETE ON task_record BEGIN SELECT RAISE(ABORT, 'records are never deleted'); END;
+CREATE TRIGGER audit_line_stays BEFORE UPDATE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never changed'); END;
+CREATE TRIGGER audit_line_remains BEFORE DELETE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never deleted'); END;
+CREATE TRIGGER request_stays BEFORE UPDATE ON request BEGIN SELECT RAISE(ABORT, 'requests are never changed'); END;
+CREATE TRIGGER request_remains BEFORE DELETE ON request BEGIN SELECT RAISE(ABORT, 'requests are never deleted'); END;
