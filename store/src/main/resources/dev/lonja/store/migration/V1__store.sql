@@ -151,7 +151,7 @@ CREATE TABLE movement (
   reason TEXT NOT NULL,
   reference TEXT NOT NULL,
   refers_to INTEGER REFERENCES movement,
-  request_key TEXT NOT NULL REFERENCES request,
+  request_key TEXT NOT NULL REFERENCES request DEFERRABLE INITIALLY DEFERRED,
   line_no INTEGER NOT NULL CHECK (line_no >= 1),
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL,

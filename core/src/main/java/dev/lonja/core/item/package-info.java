@@ -1,0 +1,9 @@
+/**
+ * What has a label on the shelf: {@link dev.lonja.core.item.Item}, and for fluids the {@link
+ * dev.lonja.core.item.Product} that may come in several packs. Depends on {@code quantity} and
+ * {@code part}.
+ */
+@NullMarked
+package dev.lonja.core.item;
+
+import org.jspecify.annotations.NullMarked;

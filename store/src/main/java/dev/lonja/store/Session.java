@@ -1,0 +1,63 @@
+package dev.lonja.store;
+
+import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.fleet.FleetRepository;
+import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.item.ItemRepository;
+import dev.lonja.store.ledger.LedgerRepository;
+import dev.lonja.store.person.PersonRepository;
+import dev.lonja.store.request.RequestLog;
+import dev.lonja.store.service.ServiceRepository;
+import dev.lonja.store.setting.SettingRepository;
+import dev.lonja.store.tray.TrayRepository;
+import org.jooq.DSLContext;
+
+/** The repositories within one read or one transaction; not to be kept beyond it. */
+public final class Session {
+
+  private final DSLContext context;
+
+  Session(DSLContext context) {
+    this.context = context;
+  }
+
+  public FleetRepository fleet() {
+    return new FleetRepository(context);
+  }
+
+  public ReadingRepository readings() {
+    return new ReadingRepository(context);
+  }
+
+  public ServiceRepository services() {
+    return new ServiceRepository(context);
+  }
+
+  public ItemRepository items() {
+    return new ItemRepository(context);
+  }
+
+  public LedgerRepository ledger() {
+    return new LedgerRepository(context, settings().currency());
+  }
+
+  public TrayRepository trays() {
+    return new TrayRepository(context);
+  }
+
+  public PersonRepository people() {
+    return new PersonRepository(context);
+  }
+
+  public SettingRepository settings() {
+    return new SettingRepository(context);
+  }
+
+  public RequestLog requests() {
+    return new RequestLog(context);
+  }
+
+  public AuditLog audit() {
+    return new AuditLog(context);
+  }
+}

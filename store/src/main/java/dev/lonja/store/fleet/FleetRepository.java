@@ -1,0 +1,211 @@
+package dev.lonja.store.fleet;
+
+import static dev.lonja.store.schema.Tables.CAPACITY;
+import static dev.lonja.store.schema.Tables.CLASS_MONTH;
+import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.LAY_UP;
+import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.POSITION;
+import static dev.lonja.store.schema.Tables.UNIT;
+import static dev.lonja.store.schema.Tables.UNIT_CLASS;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.LayUp;
+import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.fleet.UsageRate;
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Torque;
+import dev.lonja.core.quantity.TorqueRange;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.UnitNeeds;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+
+/**
+ * The machines and what they are made of. Everything is read for the whole fleet in one statement.
+ */
+public final class FleetRepository {
+
+  private final DSLContext context;
+
+  public FleetRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /** All units in order of their codes. */
+  public List<Unit> units() {
+    return context
+        .select()
+        .from(UNIT)
+        .join(UNIT_CLASS)
+        .on(UNIT_CLASS.ID.eq(UNIT.CLASS_ID))
+        .orderBy(UNIT.CODE)
+        .fetch(FleetRepository::unit);
+  }
+
+  public Optional<Unit> unitByCode(String code) {
+    return context
+        .select()
+        .from(UNIT)
+        .join(UNIT_CLASS)
+        .on(UNIT_CLASS.ID.eq(UNIT.CLASS_ID))
+        .where(UNIT.CODE.equalIgnoreCase(code))
+        .fetchOptional(FleetRepository::unit);
+  }
+
+  /** All meters in order of unit and entry. */
+  public List<Meter> meters() {
+    return context.selectFrom(METER).orderBy(METER.UNIT_ID, METER.ID).fetch(this::meter);
+  }
+
+  /** The usage calendar of every unit: its class's months and its own lay-ups. */
+  public Map<Long, UsageCalendar> calendars() {
+    Map<Long, List<Integer>> months = new HashMap<>();
+    context
+        .selectFrom(CLASS_MONTH)
+        .orderBy(CLASS_MONTH.CLASS_ID, CLASS_MONTH.MONTH)
+        .forEach(
+            row ->
+                months
+                    .computeIfAbsent(row.get(CLASS_MONTH.CLASS_ID), id -> new ArrayList<>())
+                    .add(Math.toIntExact(row.get(CLASS_MONTH.FACTOR_E4))));
+    Map<Long, List<LayUp>> layUps =
+        context
+            .selectFrom(LAY_UP)
+            .orderBy(LAY_UP.FIRST_ON)
+            .fetchGroups(
+                LAY_UP.UNIT_ID,
+                row -> new LayUp(row.get(LAY_UP.FIRST_ON), row.get(LAY_UP.LAST_ON)));
+    Map<Long, UsageCalendar> calendars = new HashMap<>();
+    for (Unit unit : units()) {
+      List<Integer> factors =
+          months.getOrDefault(unit.unitClass().id(), UsageCalendar.EVEN.monthlyFactors());
+      calendars.put(
+          unit.id(), new UsageCalendar(factors, layUps.getOrDefault(unit.id(), List.of())));
+    }
+    return calendars;
+  }
+
+  /** Compartments and positions of every unit, by unit. */
+  public Map<Long, UnitNeeds> needs() {
+    Map<Long, List<Compartment>> compartments = compartments();
+    Map<Long, List<Position>> positions =
+        context
+            .select()
+            .from(POSITION)
+            .leftJoin(ITEM)
+            .on(ITEM.ID.eq(POSITION.ITEM_ID))
+            .orderBy(POSITION.ID)
+            .fetchGroups(POSITION.UNIT_ID, FleetRepository::position);
+    Map<Long, UnitNeeds> needs = new HashMap<>();
+    for (Unit unit : units()) {
+      needs.put(
+          unit.id(),
+          new UnitNeeds(
+              compartments.getOrDefault(unit.id(), List.of()),
+              positions.getOrDefault(unit.id(), List.of())));
+    }
+    return needs;
+  }
+
+  /** The codes of the units with a compartment or position that prefers the item, in order. */
+  public List<String> unitsThatUse(long itemId) {
+    return context
+        .selectDistinct(UNIT.CODE)
+        .from(UNIT)
+        .where(
+            UNIT.ID
+                .in(
+                    context
+                        .select(COMPARTMENT.UNIT_ID)
+                        .from(COMPARTMENT)
+                        .where(COMPARTMENT.ITEM_ID.eq(itemId)))
+                .or(
+                    UNIT.ID.in(
+                        context
+                            .select(POSITION.UNIT_ID)
+                            .from(POSITION)
+                            .where(POSITION.ITEM_ID.eq(itemId)))))
+        .orderBy(UNIT.CODE)
+        .fetch(UNIT.CODE);
+  }
+
+  private Map<Long, List<Compartment>> compartments() {
+    Map<Long, Map<FillCondition, Volume>> capacities = new HashMap<>();
+    context
+        .selectFrom(CAPACITY)
+        .forEach(
+            row ->
+                capacities
+                    .computeIfAbsent(row.get(CAPACITY.COMPARTMENT_ID), id -> new HashMap<>())
+                    .put(
+                        FillCondition.valueOf(row.get(CAPACITY.CONDITION)),
+                        new Volume(row.get(CAPACITY.VOLUME_UL))));
+    return context
+        .selectFrom(COMPARTMENT)
+        .orderBy(COMPARTMENT.ID)
+        .fetchGroups(
+            COMPARTMENT.UNIT_ID,
+            row ->
+                new Compartment(
+                    row.get(COMPARTMENT.ID),
+                    row.get(COMPARTMENT.NAME),
+                    Compartment.Kind.valueOf(row.get(COMPARTMENT.KIND)),
+                    row.get(COMPARTMENT.GRADE),
+                    Optional.ofNullable(row.get(COMPARTMENT.ITEM_ID)),
+                    capacities.getOrDefault(row.get(COMPARTMENT.ID), Map.of())));
+  }
+
+  private static Unit unit(Record row) {
+    return new Unit(
+        row.get(UNIT.ID),
+        row.get(UNIT.CODE),
+        row.get(UNIT.NAME),
+        new Unit.UnitClass(
+            row.get(UNIT_CLASS.ID), row.get(UNIT_CLASS.CODE), row.get(UNIT_CLASS.NAME)),
+        row.get(UNIT.MODEL),
+        row.get(UNIT.IN_SERVICE_ON));
+  }
+
+  private Meter meter(Record row) {
+    MeterMeasure measure = MeterMeasure.ofSymbol(row.get(METER.MEASURE));
+    return new Meter(
+        row.get(METER.ID),
+        row.get(METER.UNIT_ID),
+        row.get(METER.NAME),
+        new MeterValue(row.get(METER.START_TENTHS), measure),
+        Optional.ofNullable(row.get(METER.DECLARED_RATE_NANO))
+            .map(nano -> UsageRate.declared(BigDecimal.valueOf(nano, 9), measure)));
+  }
+
+  private static Position position(Record row) {
+    Optional<TorqueRange> torque =
+        Optional.ofNullable(row.get(POSITION.TORQUE_LOW_MNM))
+            .map(
+                low ->
+                    new TorqueRange(
+                        new Torque(low), new Torque(row.get(POSITION.TORQUE_HIGH_MNM))));
+    return new Position(
+        row.get(POSITION.ID),
+        row.get(POSITION.NAME),
+        Position.Kind.valueOf(row.get(POSITION.KIND)),
+        Optional.ofNullable(row.get(POSITION.COMPARTMENT_ID)),
+        Optional.ofNullable(row.get(POSITION.ITEM_ID)),
+        Math.toIntExact(row.get(POSITION.QUANTITY)),
+        torque,
+        row.get(POSITION.NOTE),
+        Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new));
+  }
+}

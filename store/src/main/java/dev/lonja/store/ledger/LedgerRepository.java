@@ -1,0 +1,303 @@
+package dev.lonja.store.ledger;
+
+import static dev.lonja.store.schema.Tables.BIN;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.STOCK;
+import static dev.lonja.store.schema.Tables.TRAY;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
+
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.MovementKind;
+import dev.lonja.core.ledger.MovementLine;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.store.schema.tables.Movement;
+import java.time.LocalDate;
+import java.util.Currency;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/** Reads stock and appends movements; nothing here changes or deletes a movement. */
+public final class LedgerRepository {
+
+  private final DSLContext context;
+  private final Currency currency;
+
+  public LedgerRepository(DSLContext context, Currency currency) {
+    this.context = context;
+    this.currency = currency;
+  }
+
+  /** All stock of one item; an unknown item is broken data and throws. */
+  public ItemStock stockOf(long itemId) {
+    Measure measure =
+        Measure.ofSymbol(
+            context
+                .select(ITEM.MEASURE)
+                .from(ITEM)
+                .where(ITEM.ID.eq(itemId))
+                .fetchSingle(ITEM.MEASURE));
+    List<StockedLot> lots = lotsOf(itemId).stream().map(LotFacts::lot).toList();
+    Field<Long> sum = DSL.coalesce(DSL.sum(MOVEMENT.VALUE_MINOR), 0).cast(Long.class);
+    long value =
+        context.select(sum).from(MOVEMENT).where(MOVEMENT.ITEM_ID.eq(itemId)).fetchSingle(sum);
+    long average =
+        context
+            .select(MOVEMENT.AVERAGE_E4)
+            .from(MOVEMENT)
+            .where(MOVEMENT.ITEM_ID.eq(itemId))
+            .orderBy(MOVEMENT.ID.desc())
+            .limit(1)
+            .fetchOptional(MOVEMENT.AVERAGE_E4)
+            .orElse(0L);
+    return new ItemStock(
+        itemId, measure, lots, new Money(value, currency), new UnitPrice(average, currency));
+  }
+
+  /** What lies of an item, lot by lot and bin by bin, empty places left out. */
+  public List<LotFacts> lotsOf(long itemId) {
+    return context
+        .select()
+        .from(STOCK)
+        .join(LOT)
+        .on(LOT.ID.eq(STOCK.LOT_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(LOT.ITEM_ID))
+        .join(BIN)
+        .on(BIN.ID.eq(STOCK.BIN_ID))
+        .where(LOT.ITEM_ID.eq(itemId), STOCK.QUANTITY_MICRO.gt(0L))
+        .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER)
+        .fetch(LedgerRepository::lotFacts);
+  }
+
+  /** By item, what may be issued today: neither expired nor quarantined. */
+  public Map<Long, Quantity> usable(LocalDate today) {
+    Field<Long> sum = DSL.sum(STOCK.QUANTITY_MICRO).cast(Long.class);
+    return context
+        .select(ITEM.ID, ITEM.MEASURE, sum)
+        .from(STOCK)
+        .join(LOT)
+        .on(LOT.ID.eq(STOCK.LOT_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(LOT.ITEM_ID))
+        .where(LOT.QUARANTINED.eq(0L))
+        .and(LOT.EXPIRES_ON.isNull().or(LOT.EXPIRES_ON.ge(today)))
+        .groupBy(ITEM.ID, ITEM.MEASURE)
+        .fetchMap(
+            row -> row.get(ITEM.ID),
+            row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
+  }
+
+  /** By item, what open trays hold. */
+  public Map<Long, Quantity> held() {
+    return held(DSL.noCondition());
+  }
+
+  /** By item, what open trays other than this one hold. */
+  public Map<Long, Quantity> heldBesides(long trayId) {
+    return held(TRAY.ID.ne(trayId));
+  }
+
+  private Map<Long, Quantity> held(Condition which) {
+    Field<Long> sum = DSL.sum(TRAY_LINE.LAID_MICRO).cast(Long.class);
+    return context
+        .select(ITEM.ID, ITEM.MEASURE, sum)
+        .from(TRAY_LINE)
+        .join(TRAY)
+        .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(TRAY_LINE.ITEM_ID))
+        .where(TRAY.STATE.eq("OPEN"), which)
+        .groupBy(ITEM.ID, ITEM.MEASURE)
+        .fetchMap(
+            row -> row.get(ITEM.ID),
+            row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
+  }
+
+  /** By item, what may be issued and lies on no open tray, never below zero. */
+  public Map<Long, Quantity> free(LocalDate today) {
+    Map<Long, Quantity> free = new HashMap<>(usable(today));
+    held()
+        .forEach(
+            (itemId, laid) ->
+                free.computeIfPresent(itemId, (id, usable) -> usable.minus(laid).atLeastZero()));
+    return free;
+  }
+
+  /** Opens a lot for a receipt. */
+  public long addLot(
+      long itemId, String code, LocalDate receivedOn, Optional<LocalDate> expiresOn) {
+    return context
+        .insertInto(LOT)
+        .set(LOT.ITEM_ID, itemId)
+        .set(LOT.CODE, code)
+        .set(LOT.RECEIVED_ON, receivedOn)
+        .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
+        .returning(LOT.ID)
+        .fetchSingle(LOT.ID);
+  }
+
+  public Optional<Long> lotByCode(long itemId, String code) {
+    return context
+        .select(LOT.ID)
+        .from(LOT)
+        .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.eq(code))
+        .fetchOptional(LOT.ID);
+  }
+
+  /** Appends lines, numbered on from {@code firstLineNo} within their request. */
+  public void append(long itemId, List<MovementLine> lines, Posting posting, int firstLineNo) {
+    long lineNo = firstLineNo;
+    for (MovementLine line : lines) {
+      context
+          .insertInto(MOVEMENT)
+          .set(MOVEMENT.ITEM_ID, itemId)
+          .set(MOVEMENT.LOT_ID, line.place().lotId())
+          .set(MOVEMENT.BIN_ID, line.place().binId())
+          .set(MOVEMENT.KIND, line.kind().name())
+          .set(MOVEMENT.QUANTITY_MICRO, line.quantity().millionths())
+          .set(MOVEMENT.VALUE_MINOR, line.value().minor())
+          .set(MOVEMENT.AVERAGE_E4, line.average().tenThousandthsOfMinor())
+          .set(MOVEMENT.REASON, posting.reason())
+          .set(MOVEMENT.REFERENCE, posting.reference())
+          .set(MOVEMENT.REFERS_TO, line.refersTo().orElse(null))
+          .set(MOVEMENT.REQUEST_KEY, posting.requestKey())
+          .set(MOVEMENT.LINE_NO, lineNo++)
+          .set(MOVEMENT.ACTOR, posting.actor())
+          .set(MOVEMENT.RECORDED_AT, posting.at())
+          .execute();
+    }
+  }
+
+  /** The latest movements of an item, newest first. */
+  public List<LedgerLine> latest(long itemId, int most) {
+    return lines(MOVEMENT.ITEM_ID.eq(itemId), most);
+  }
+
+  /** The latest movements of the store, newest first. */
+  public List<LedgerLine> latest(int most) {
+    return lines(DSL.noCondition(), most);
+  }
+
+  public Optional<LedgerLine> line(long movementId) {
+    return lines(MOVEMENT.ID.eq(movementId), 1).stream().findFirst();
+  }
+
+  /** A movement with what later ones took back of it. */
+  public PastMovement past(long movementId) {
+    return pastWhere(MOVEMENT.ID.eq(movementId)).get(0);
+  }
+
+  /** The issues booked under a reference, by item, with what came back of each. */
+  public Map<Long, List<PastMovement>> issuesOf(String reference) {
+    Map<Long, List<PastMovement>> issues = new HashMap<>();
+    context
+        .selectDistinct(MOVEMENT.ITEM_ID)
+        .from(MOVEMENT)
+        .where(MOVEMENT.REFERENCE.eq(reference))
+        .forEach(
+            row ->
+                issues.put(
+                    row.value1(),
+                    pastWhere(
+                        MOVEMENT
+                            .REFERENCE
+                            .eq(reference)
+                            .and(MOVEMENT.KIND.eq(MovementKind.ISSUE.name()))
+                            .and(MOVEMENT.ITEM_ID.eq(row.value1())))));
+    return issues;
+  }
+
+  private List<PastMovement> pastWhere(Condition condition) {
+    Movement answer = MOVEMENT.as("answer");
+    Field<Long> quantity = answered(answer, answer.QUANTITY_MICRO, "answered_quantity");
+    Field<Long> value = answered(answer, answer.VALUE_MINOR, "answered_value");
+    return context
+        .select(MOVEMENT.asterisk(), ITEM.MEASURE, quantity, value)
+        .from(MOVEMENT)
+        .join(ITEM)
+        .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
+        .where(condition)
+        .orderBy(MOVEMENT.ID)
+        .fetch(
+            row -> {
+              Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
+              return new PastMovement(
+                  row.get(MOVEMENT.ID),
+                  MovementKind.valueOf(row.get(MOVEMENT.KIND)),
+                  new Place(row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
+                  new Quantity(measure, row.get(MOVEMENT.QUANTITY_MICRO)),
+                  new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
+                  new Quantity(measure, row.get(quantity)),
+                  new Money(row.get(value), currency));
+            });
+  }
+
+  private Field<Long> answered(Movement answer, Field<Long> what, String name) {
+    return DSL.field(
+            context
+                .select(DSL.coalesce(DSL.sum(what), 0).cast(Long.class))
+                .from(answer)
+                .where(answer.REFERS_TO.eq(MOVEMENT.ID)))
+        .as(name);
+  }
+
+  private List<LedgerLine> lines(Condition condition, int most) {
+    return context
+        .select()
+        .from(MOVEMENT)
+        .join(ITEM)
+        .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
+        .join(LOT)
+        .on(LOT.ID.eq(MOVEMENT.LOT_ID))
+        .join(BIN)
+        .on(BIN.ID.eq(MOVEMENT.BIN_ID))
+        .where(condition)
+        .orderBy(MOVEMENT.ID.desc())
+        .limit(most)
+        .fetch(this::ledgerLine);
+  }
+
+  private LedgerLine ledgerLine(Record row) {
+    return new LedgerLine(
+        row.get(MOVEMENT.ID),
+        row.get(MOVEMENT.ITEM_ID),
+        MovementKind.valueOf(row.get(MOVEMENT.KIND)),
+        new Place(row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
+        row.get(LOT.CODE),
+        row.get(BIN.ADDRESS),
+        new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(MOVEMENT.QUANTITY_MICRO)),
+        new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
+        new UnitPrice(row.get(MOVEMENT.AVERAGE_E4), currency),
+        row.get(MOVEMENT.REASON),
+        row.get(MOVEMENT.REFERENCE),
+        Optional.ofNullable(row.get(MOVEMENT.REFERS_TO)),
+        row.get(MOVEMENT.ACTOR),
+        row.get(MOVEMENT.RECORDED_AT));
+  }
+
+  private static LotFacts lotFacts(Record row) {
+    StockedLot lot =
+        new StockedLot(
+            new Place(row.get(LOT.ID), row.get(BIN.ID)),
+            row.get(LOT.RECEIVED_ON),
+            Optional.ofNullable(row.get(LOT.EXPIRES_ON)),
+            row.get(LOT.QUARANTINED) == 1,
+            new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(STOCK.QUANTITY_MICRO)));
+    return new LotFacts(lot, row.get(LOT.CODE), row.get(BIN.ADDRESS));
+  }
+}

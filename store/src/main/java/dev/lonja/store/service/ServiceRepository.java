@@ -1,0 +1,164 @@
+package dev.lonja.store.service;
+
+import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.SERVICE;
+import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.TASK_RECORD;
+
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterSpan;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.service.Interval;
+import dev.lonja.core.service.Origin;
+import dev.lonja.core.service.Task;
+import dev.lonja.store.schema.tables.TaskRecord;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/** Tasks, and the append-only records of when they were done. */
+public final class ServiceRepository {
+
+  private static final int SEVERITY_SCALE = 4;
+
+  private final DSLContext context;
+
+  public ServiceRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /** The tasks of every unit, by unit, in order of entry. */
+  public Map<Long, List<Task>> tasksByUnit() {
+    return context
+        .select()
+        .from(TASK)
+        .join(SERVICE)
+        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .leftJoin(METER)
+        .on(METER.ID.eq(TASK.METER_ID))
+        .orderBy(TASK.ID)
+        .fetchGroups(SERVICE.UNIT_ID, ServiceRepository::task);
+  }
+
+  /** By task, the latest record that has not been withdrawn. */
+  public Map<Long, Origin> lastDone() {
+    Map<Long, Origin> last = new HashMap<>();
+    context
+        .select(TASK_RECORD.TASK_ID, TASK_RECORD.DONE_ON, TASK_RECORD.LIFE_TENTHS, METER.MEASURE)
+        .from(TASK_RECORD)
+        .join(TASK)
+        .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
+        .leftJoin(METER)
+        .on(METER.ID.eq(TASK.METER_ID))
+        .where(stands())
+        .orderBy(TASK_RECORD.DONE_ON, TASK_RECORD.ID)
+        .forEach(row -> last.put(row.get(TASK_RECORD.TASK_ID), origin(row)));
+    return last;
+  }
+
+  /** Records that a task was done as part of a tray. */
+  public void addDone(
+      long taskId,
+      LocalDate day,
+      Optional<MeterValue> life,
+      long trayId,
+      String actor,
+      Instant at) {
+    context
+        .insertInto(TASK_RECORD)
+        .set(TASK_RECORD.TASK_ID, taskId)
+        .set(TASK_RECORD.DONE_ON, day)
+        .set(TASK_RECORD.LIFE_TENTHS, life.map(MeterValue::tenths).orElse(null))
+        .set(TASK_RECORD.TRAY_ID, trayId)
+        .set(TASK_RECORD.REASON, "handed over")
+        .set(TASK_RECORD.ACTOR, actor)
+        .set(TASK_RECORD.RECORDED_AT, at)
+        .execute();
+  }
+
+  /** Withdraws every standing record of a tray by a line that names it. */
+  public void withdrawOfTray(long trayId, String reason, String actor, Instant at) {
+    context
+        .selectFrom(TASK_RECORD)
+        .where(TASK_RECORD.TRAY_ID.eq(trayId), stands())
+        .fetch()
+        .forEach(row -> withdraw(row, reason, actor, at));
+  }
+
+  private void withdraw(Record wrong, String reason, String actor, Instant at) {
+    context
+        .insertInto(TASK_RECORD)
+        .set(TASK_RECORD.TASK_ID, wrong.get(TASK_RECORD.TASK_ID))
+        .set(TASK_RECORD.DONE_ON, wrong.get(TASK_RECORD.DONE_ON))
+        .set(TASK_RECORD.LIFE_TENTHS, wrong.get(TASK_RECORD.LIFE_TENTHS))
+        .set(TASK_RECORD.TRAY_ID, wrong.get(TASK_RECORD.TRAY_ID))
+        .set(TASK_RECORD.WITHDRAWS, wrong.get(TASK_RECORD.ID))
+        .set(TASK_RECORD.REASON, reason)
+        .set(TASK_RECORD.ACTOR, actor)
+        .set(TASK_RECORD.RECORDED_AT, at)
+        .execute();
+  }
+
+  private static Condition stands() {
+    TaskRecord later = TASK_RECORD.as("later");
+    Field<Long> withdrawn = later.WITHDRAWS;
+    return TASK_RECORD
+        .WITHDRAWS
+        .isNull()
+        .andNotExists(DSL.selectOne().from(later).where(withdrawn.eq(TASK_RECORD.ID)));
+  }
+
+  private static Origin origin(Record row) {
+    return Origin.done(
+        row.get(TASK_RECORD.DONE_ON),
+        Optional.ofNullable(row.get(TASK_RECORD.LIFE_TENTHS))
+            .filter(tenths -> row.get(METER.MEASURE) != null)
+            .map(tenths -> new MeterValue(tenths, measure(row))));
+  }
+
+  private static Task task(Record row) {
+    Interval regular =
+        new Interval(span(row, TASK.INTERVAL_TENTHS), months(row, TASK.INTERVAL_MONTHS));
+    Optional<MeterSpan> firstSpan = span(row, TASK.FIRST_INTERVAL_TENTHS);
+    Optional<Integer> firstMonths = months(row, TASK.FIRST_INTERVAL_MONTHS);
+    boolean hasFirst = firstSpan.isPresent() || firstMonths.isPresent();
+    return new Task(
+        row.get(TASK.ID),
+        row.get(SERVICE.NAME),
+        row.get(TASK.NAME),
+        action(row),
+        Optional.ofNullable(row.get(TASK.METER_ID)),
+        regular,
+        hasFirst ? Optional.of(new Interval(firstSpan, firstMonths)) : Optional.empty(),
+        BigDecimal.valueOf(row.get(TASK.SEVERITY_E4), SEVERITY_SCALE));
+  }
+
+  private static Task.Action action(Record row) {
+    return switch (row.get(TASK.ACTION)) {
+      case "CHANGE_FLUID" -> new Task.Action.ChangeFluid(row.get(TASK.COMPARTMENT_ID));
+      case "REPLACE" -> new Task.Action.Replace(row.get(TASK.POSITION_ID));
+      default -> new Task.Action.Inspect(row.get(TASK.POSITION_ID));
+    };
+  }
+
+  private static Optional<MeterSpan> span(Record row, Field<Long> tenths) {
+    return Optional.ofNullable(row.get(tenths)).map(t -> new MeterSpan(t, measure(row)));
+  }
+
+  private static Optional<Integer> months(Record row, Field<Long> months) {
+    return Optional.ofNullable(row.get(months)).map(Math::toIntExact);
+  }
+
+  private static MeterMeasure measure(Record row) {
+    return MeterMeasure.ofSymbol(row.get(METER.MEASURE));
+  }
+}

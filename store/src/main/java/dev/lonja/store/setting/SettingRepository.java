@@ -1,0 +1,59 @@
+package dev.lonja.store.setting;
+
+import static dev.lonja.store.schema.Tables.SETTING;
+
+import java.time.ZoneId;
+import java.util.Currency;
+import org.jooq.DSLContext;
+
+/** The settings of the store; each has a default until it is set. */
+public final class SettingRepository {
+
+  private static final String STORE_NAME = "store_name";
+  private static final String CURRENCY = "currency";
+  private static final String TIME_ZONE = "time_zone";
+
+  private final DSLContext context;
+
+  public SettingRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  public String storeName() {
+    return value(STORE_NAME, "Main store");
+  }
+
+  public Currency currency() {
+    return Currency.getInstance(value(CURRENCY, "EUR"));
+  }
+
+  /** The zone whose midnight ends the store's day. */
+  public ZoneId timeZone() {
+    return ZoneId.of(value(TIME_ZONE, "UTC"));
+  }
+
+  public void set(String storeName, Currency currency, ZoneId timeZone) {
+    put(STORE_NAME, storeName);
+    put(CURRENCY, currency.getCurrencyCode());
+    put(TIME_ZONE, timeZone.getId());
+  }
+
+  private String value(String name, String otherwise) {
+    return context
+        .select(SETTING.VALUE)
+        .from(SETTING)
+        .where(SETTING.NAME.eq(name))
+        .fetchOptional(SETTING.VALUE)
+        .orElse(otherwise);
+  }
+
+  private void put(String name, String value) {
+    context
+        .insertInto(SETTING, SETTING.NAME, SETTING.VALUE)
+        .values(name, value)
+        .onConflict(SETTING.NAME)
+        .doUpdate()
+        .set(SETTING.VALUE, value)
+        .execute();
+  }
+}

@@ -1,0 +1,215 @@
+package dev.lonja.store.tray;
+
+import static dev.lonja.store.schema.Tables.BIN;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.TRAY;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
+import static dev.lonja.store.schema.Tables.TRAY_TASK;
+import static dev.lonja.store.schema.Tables.UNIT;
+
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.TrayLine;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/** Trays; every change checks the version it was based on. */
+public final class TrayRepository {
+
+  private final DSLContext context;
+
+  public TrayRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  public Optional<Tray> byId(long id) {
+    return where(TRAY.ID.eq(id)).stream().findFirst();
+  }
+
+  public Optional<Tray> byNumber(String number) {
+    return where(TRAY.NUMBER.equalIgnoreCase(number)).stream().findFirst();
+  }
+
+  /** Open trays in order of day and number. */
+  public List<Tray> open() {
+    return where(TRAY.STATE.eq(Tray.State.OPEN.name()));
+  }
+
+  /** Trays handed over on or after {@code day}. */
+  public List<Tray> handedOverSince(LocalDate day) {
+    return where(TRAY.STATE.eq(Tray.State.HANDED_OVER.name()).and(TRAY.HANDED_OVER_ON.ge(day)));
+  }
+
+  /** Adds an empty open tray with the next number. */
+  public long add(long unitId, String title, LocalDate plannedOn, List<Long> taskIds) {
+    Field<Long> highest = DSL.coalesce(DSL.max(TRAY.ID), 0L);
+    long id = context.select(highest).from(TRAY).fetchSingle(highest) + 1;
+    context
+        .insertInto(TRAY)
+        .set(TRAY.ID, id)
+        .set(TRAY.NUMBER, String.format("T-%04d", id))
+        .set(TRAY.UNIT_ID, unitId)
+        .set(TRAY.TITLE, title)
+        .set(TRAY.PLANNED_ON, plannedOn)
+        .set(TRAY.STATE, Tray.State.OPEN.name())
+        .execute();
+    for (Long taskId : taskIds) {
+      context
+          .insertInto(TRAY_TASK)
+          .set(TRAY_TASK.TRAY_ID, id)
+          .set(TRAY_TASK.TASK_ID, taskId)
+          .execute();
+    }
+    return id;
+  }
+
+  public void addLine(long trayId, long itemId, String place, String note, Quantity wanted) {
+    context
+        .insertInto(TRAY_LINE)
+        .set(TRAY_LINE.TRAY_ID, trayId)
+        .set(TRAY_LINE.ITEM_ID, itemId)
+        .set(TRAY_LINE.PLACE, place)
+        .set(TRAY_LINE.NOTE, note)
+        .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
+        .execute();
+  }
+
+  public void setLaid(long lineId, Quantity laid) {
+    context
+        .update(TRAY_LINE)
+        .set(TRAY_LINE.LAID_MICRO, laid.millionths())
+        .where(TRAY_LINE.ID.eq(lineId))
+        .execute();
+  }
+
+  /** Asks for more or less on a line. */
+  public void setWanted(long lineId, Quantity wanted) {
+    context
+        .update(TRAY_LINE)
+        .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
+        .where(TRAY_LINE.ID.eq(lineId))
+        .execute();
+  }
+
+  /** Takes everything off the tray; its lines stay. */
+  public void unlayAll(long trayId) {
+    context
+        .update(TRAY_LINE)
+        .set(TRAY_LINE.LAID_MICRO, 0L)
+        .where(TRAY_LINE.TRAY_ID.eq(trayId))
+        .execute();
+  }
+
+  /** Counts a change of the tray's lines. */
+  public boolean touch(long trayId, long readVersion) {
+    return context
+            .update(TRAY)
+            .set(TRAY.VERSION, readVersion + 1)
+            .where(TRAY.ID.eq(trayId), TRAY.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  public boolean handOver(long trayId, long readVersion, String mechanic, LocalDate day) {
+    return setState(
+        trayId, readVersion, Tray.State.HANDED_OVER, Optional.of(mechanic), Optional.of(day));
+  }
+
+  public boolean reopen(long trayId, long readVersion) {
+    return setState(trayId, readVersion, Tray.State.OPEN, Optional.empty(), Optional.empty());
+  }
+
+  public boolean clear(long trayId, long readVersion) {
+    return setState(trayId, readVersion, Tray.State.CLEARED, Optional.empty(), Optional.empty());
+  }
+
+  private boolean setState(
+      long trayId,
+      long readVersion,
+      Tray.State state,
+      Optional<String> mechanic,
+      Optional<LocalDate> day) {
+    return context
+            .update(TRAY)
+            .set(TRAY.STATE, state.name())
+            .set(TRAY.MECHANIC, mechanic.orElse(null))
+            .set(TRAY.HANDED_OVER_ON, day.orElse(null))
+            .set(TRAY.VERSION, readVersion + 1)
+            .where(TRAY.ID.eq(trayId), TRAY.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  private List<Tray> where(Condition condition) {
+    Map<Long, List<Long>> tasks =
+        context
+            .select(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID)
+            .from(TRAY_TASK)
+            .join(TRAY)
+            .on(TRAY.ID.eq(TRAY_TASK.TRAY_ID))
+            .where(condition)
+            .orderBy(TRAY_TASK.ID)
+            .fetchGroups(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID);
+    Map<Long, List<TrayLine>> lines =
+        context
+            .select()
+            .from(TRAY_LINE)
+            .join(TRAY)
+            .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
+            .join(ITEM)
+            .on(ITEM.ID.eq(TRAY_LINE.ITEM_ID))
+            .join(BIN)
+            .on(BIN.ID.eq(ITEM.HOME_BIN_ID))
+            .where(condition)
+            .orderBy(TRAY_LINE.ID)
+            .fetchGroups(TRAY_LINE.TRAY_ID, TrayRepository::line);
+    return context
+        .select()
+        .from(TRAY)
+        .join(UNIT)
+        .on(UNIT.ID.eq(TRAY.UNIT_ID))
+        .where(condition)
+        .orderBy(TRAY.PLANNED_ON, TRAY.NUMBER)
+        .fetch(
+            row ->
+                tray(
+                    row,
+                    tasks.getOrDefault(row.get(TRAY.ID), List.of()),
+                    lines.getOrDefault(row.get(TRAY.ID), List.of())));
+  }
+
+  private static Tray tray(Record row, List<Long> taskIds, List<TrayLine> lines) {
+    return new Tray(
+        row.get(TRAY.ID),
+        row.get(TRAY.NUMBER),
+        row.get(TRAY.UNIT_ID),
+        row.get(UNIT.CODE),
+        row.get(TRAY.TITLE),
+        row.get(TRAY.PLANNED_ON),
+        Tray.State.valueOf(row.get(TRAY.STATE)),
+        Optional.ofNullable(row.get(TRAY.MECHANIC)),
+        Optional.ofNullable(row.get(TRAY.HANDED_OVER_ON)),
+        row.get(TRAY.VERSION),
+        taskIds,
+        lines);
+  }
+
+  private static TrayLine line(Record row) {
+    Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
+    return new TrayLine(
+        row.get(TRAY_LINE.ID),
+        row.get(TRAY_LINE.ITEM_ID),
+        row.get(TRAY_LINE.PLACE),
+        row.get(TRAY_LINE.NOTE),
+        Math.toIntExact(row.get(BIN.WALK_ORDER)),
+        new Quantity(measure, row.get(TRAY_LINE.WANTED_MICRO)),
+        new Quantity(measure, row.get(TRAY_LINE.LAID_MICRO)));
+  }
+}
