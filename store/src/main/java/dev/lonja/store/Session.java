@@ -1,6 +1,8 @@
 package dev.lonja.store;
 
 import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.exchange.Exchange;
+import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.item.ItemRepository;
@@ -55,6 +57,14 @@ public final class Session {
 
   public RequestLog requests() {
     return new RequestLog(context);
+  }
+
+  public Exchange exchange() {
+    return new Exchange(context);
+  }
+
+  public Verification verification() {
+    return new Verification(context);
   }
 
   public AuditLog audit() {

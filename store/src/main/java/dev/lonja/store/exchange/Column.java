@@ -1,0 +1,50 @@
+package dev.lonja.store.exchange;
+
+import java.util.Optional;
+import org.jooq.Field;
+import org.jooq.Record;
+
+/**
+ * One column of an exchange table.
+ *
+ * @param references the table whose {@code id} it holds, if any
+ * @param required false if an empty cell stands for "none"
+ * @param meaning in a few words, for the description that goes with the files
+ */
+record Column<T>(
+    String name,
+    Field<T> field,
+    Format<T> format,
+    boolean required,
+    boolean mayBeEmptyText,
+    Optional<String> references,
+    String meaning) {
+
+  static <T> Column<T> of(String name, Field<T> field, Format<T> format, String meaning) {
+    return new Column<>(name, field, format, true, false, Optional.empty(), meaning);
+  }
+
+  static Column<Long> reference(String name, Field<Long> field, String table, String meaning) {
+    return new Column<>(name, field, Format.id(), true, false, Optional.of(table), meaning);
+  }
+
+  Column<T> optional() {
+    return new Column<>(name, field, format, false, false, references, meaning);
+  }
+
+  /** For text that is always there but may say nothing. */
+  Column<T> orEmptyText() {
+    return new Column<>(name, field, format, false, true, references, meaning);
+  }
+
+  String print(Record row) {
+    T value = row.get(field);
+    return value == null ? "" : format.print().apply(value);
+  }
+
+  String allowed() {
+    String what =
+        references.map(table -> "the id of a row of " + table + ".csv").orElse(format.allowed());
+    return required ? what : what + ", or nothing";
+  }
+}

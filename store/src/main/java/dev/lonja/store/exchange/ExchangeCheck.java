@@ -1,0 +1,173 @@
+package dev.lonja.store.exchange;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Checks all files before anything is written: headers, every cell, keys that occur twice,
+ * references that lead nowhere, and the rules within a row. Finds every problem, not only the
+ * first.
+ */
+final class ExchangeCheck {
+
+  private final Map<String, String> texts;
+  private final List<ExchangeProblem> problems;
+  private final Map<String, List<CheckedRow>> rows = new LinkedHashMap<>();
+  private final Map<String, Set<String>> keys = new HashMap<>();
+
+  private ExchangeCheck(Map<String, String> texts, List<ExchangeProblem> problems) {
+    this.texts = texts;
+    this.problems = problems;
+  }
+
+  /** The rows of every table, by table name; problems are added to the list given. */
+  static Map<String, List<CheckedRow>> check(
+      Map<String, String> texts, List<ExchangeProblem> problems) {
+    ExchangeCheck check = new ExchangeCheck(texts, problems);
+    for (ExchangeTable table : ExchangeTables.ALL) {
+      check.readTable(table);
+    }
+    for (ExchangeTable table : ExchangeTables.ALL) {
+      check.checkReferences(table);
+    }
+    return check.rows;
+  }
+
+  private void readTable(ExchangeTable table) {
+    List<CheckedRow> found = new ArrayList<>();
+    rows.put(table.name(), found);
+    keys.put(table.name(), new HashSet<>());
+    String text = texts.get(table.file());
+    if (text == null) {
+      problems.add(new ExchangeProblem(table.file(), 0, "", "missing file", "a file of that name"));
+      return;
+    }
+    try (CsvReader<CsvRecord> reader = CsvReader.builder().skipEmptyLines(true).ofCsvRecord(text)) {
+      boolean header = true;
+      for (CsvRecord line : reader) {
+        if (header) {
+          header = false;
+          if (!checkHeader(table, line)) {
+            return;
+          }
+        } else {
+          readRow(table, line, found);
+        }
+      }
+      if (header) {
+        problems.add(
+            new ExchangeProblem(
+                table.file(), 1, "", "empty file", String.join(",", table.header())));
+      }
+    } catch (CsvParseException e) {
+      problems.add(
+          new ExchangeProblem(table.file(), 0, "", "" + e.getMessage(), "CSV by RFC 4180"));
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+    checkDoubles(table, table.key(), found);
+    table.unique().forEach(columns -> checkDoubles(table, columns, found));
+  }
+
+  private boolean checkHeader(ExchangeTable table, CsvRecord line) {
+    boolean right = line.getFields().equals(table.header());
+    if (!right) {
+      problems.add(
+          new ExchangeProblem(
+              table.file(),
+              line.getStartingLineNumber(),
+              "",
+              String.join(",", line.getFields()),
+              String.join(",", table.header())));
+    }
+    return right;
+  }
+
+  private void readRow(ExchangeTable table, CsvRecord line, List<CheckedRow> found) {
+    long number = line.getStartingLineNumber();
+    if (line.getFieldCount() != table.columns().size()) {
+      problems.add(
+          new ExchangeProblem(
+              table.file(),
+              number,
+              "",
+              line.getFieldCount() + " cells",
+              table.columns().size() + " cells"));
+      return;
+    }
+    Map<String, String> cells = new LinkedHashMap<>();
+    boolean good = true;
+    for (int i = 0; i < table.columns().size(); i++) {
+      Column<?> column = table.columns().get(i);
+      String cell = line.getField(i);
+      cells.put(column.name(), cell);
+      good &= checkCell(table, number, column, cell);
+    }
+    if (good) {
+      checkRules(table, number, cells);
+    }
+    keys.get(table.name()).add(cells.get(table.key().get(0)));
+    found.add(new CheckedRow(number, cells));
+  }
+
+  private boolean checkCell(ExchangeTable table, long line, Column<?> column, String cell) {
+    boolean good =
+        cell.isEmpty() ? !column.required() : column.format().parse().apply(cell).isPresent();
+    if (!good) {
+      problems.add(new ExchangeProblem(table.file(), line, column.name(), cell, column.allowed()));
+    }
+    return good;
+  }
+
+  private void checkRules(ExchangeTable table, long line, Map<String, String> cells) {
+    for (RowRule rule : table.rules()) {
+      if (!rule.holds().test(cells)) {
+        problems.add(
+            new ExchangeProblem(
+                table.file(), line, rule.column(), cells.get(rule.column()), rule.allowed()));
+      }
+    }
+  }
+
+  private void checkDoubles(ExchangeTable table, List<String> columns, List<CheckedRow> found) {
+    Map<List<String>, Long> first = new HashMap<>();
+    for (CheckedRow row : found) {
+      List<String> key = columns.stream().map(row.cells()::get).toList();
+      Long before = first.putIfAbsent(key, row.line());
+      if (before != null) {
+        problems.add(
+            new ExchangeProblem(
+                table.file(),
+                row.line(),
+                String.join(" + ", columns),
+                String.join(" + ", key),
+                "each only once; line " + before + " has it already"));
+      }
+    }
+  }
+
+  private void checkReferences(ExchangeTable table) {
+    for (Column<?> column : table.columns()) {
+      if (column.references().isEmpty()) {
+        continue;
+      }
+      Set<String> known = keys.get(column.references().get());
+      for (CheckedRow row : rows.get(table.name())) {
+        String cell = row.cells().get(column.name());
+        boolean readable = column.format().parse().apply(cell).isPresent();
+        if (!cell.isEmpty() && readable && !known.contains(cell)) {
+          problems.add(
+              new ExchangeProblem(table.file(), row.line(), column.name(), cell, column.allowed()));
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,58 @@
+package dev.lonja.store.exchange;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.exception.DataAccessException;
+
+/** Writes checked rows into an empty store. */
+final class ExchangeRows {
+
+  private final DSLContext context;
+  private final List<ExchangeProblem> problems = new ArrayList<>();
+
+  ExchangeRows(DSLContext context) {
+    this.context = context;
+  }
+
+  /** Every row that the database itself refuses; empty if all were written. */
+  List<ExchangeProblem> insert(Map<String, List<CheckedRow>> rows) {
+    for (ExchangeTable table : ExchangeTables.ALL) {
+      for (CheckedRow row : rows.get(table.name())) {
+        insert(table, row);
+      }
+    }
+    return problems;
+  }
+
+  private void insert(ExchangeTable table, CheckedRow row) {
+    Map<Field<?>, Object> values = new LinkedHashMap<>();
+    for (Column<?> column : table.columns()) {
+      put(values, column, row.cells().get(column.name()));
+    }
+    table.derived().forEach((field, from) -> values.put(field, from.apply(row.cells())));
+    try {
+      context.insertInto(table.table()).set(values).execute();
+    } catch (DataAccessException e) {
+      Throwable cause = e.getCause() == null ? e : e.getCause();
+      problems.add(
+          new ExchangeProblem(
+              table.file(),
+              row.line(),
+              "",
+              String.join(",", row.cells().values()),
+              "a row that keeps the rules of the store (" + cause.getMessage() + ")"));
+    }
+  }
+
+  private static <T> void put(Map<Field<?>, Object> values, Column<T> column, String cell) {
+    if (!cell.isEmpty()) {
+      values.put(column.field(), column.format().parse().apply(cell).orElseThrow());
+    } else if (column.mayBeEmptyText()) {
+      values.put(column.field(), "");
+    }
+  }
+}

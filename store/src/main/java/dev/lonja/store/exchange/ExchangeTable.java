@@ -1,0 +1,107 @@
+package dev.lonja.store.exchange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jooq.Field;
+import org.jooq.Table;
+
+/**
+ * One table of the exchange format: the file {@code name.csv}.
+ *
+ * @param key the columns that tell its rows apart and give their order
+ * @param unique further sets of columns that no two rows share
+ * @param derived database fields worked out from the cells
+ */
+record ExchangeTable(
+    String name,
+    Table<?> table,
+    List<Column<?>> columns,
+    List<String> key,
+    List<List<String>> unique,
+    List<RowRule> rules,
+    Map<Field<String>, Function<Map<String, String>, String>> derived) {
+
+  String file() {
+    return name + ".csv";
+  }
+
+  List<String> header() {
+    return columns.stream().<String>map(Column::name).toList();
+  }
+
+  Column<?> column(String wanted) {
+    return columns.stream().filter(c -> c.name().equals(wanted)).findFirst().orElseThrow();
+  }
+
+  static Builder named(String name, Table<?> table) {
+    return new Builder(name, table);
+  }
+
+  static final class Builder {
+    private final String name;
+    private final Table<?> table;
+    private final List<Column<?>> columns = new ArrayList<>();
+    private final List<List<String>> unique = new ArrayList<>();
+    private final List<RowRule> rules = new ArrayList<>();
+    private Map<Field<String>, Function<Map<String, String>, String>> derived = Map.of();
+
+    private Builder(String name, Table<?> table) {
+      this.name = name;
+      this.table = table;
+    }
+
+    Builder with(Column<?> column) {
+      columns.add(column);
+      return this;
+    }
+
+    Builder unique(String... names) {
+      unique.add(List.of(names));
+      return this;
+    }
+
+    Builder rule(RowRule rule) {
+      rules.add(rule);
+      return this;
+    }
+
+    /** Both cells are filled or both are empty. */
+    Builder together(String one, String other) {
+      return rule(
+          new RowRule(
+              other,
+              "filled exactly where " + one + " is",
+              row -> row.get(one).isEmpty() == row.get(other).isEmpty()));
+    }
+
+    /** The cell is filled exactly in rows where another one holds a word. */
+    Builder filledExactlyFor(String column, String other, String... words) {
+      List<String> list = List.of(words);
+      return rule(
+          new RowRule(
+              column,
+              "filled exactly where " + other + " is " + String.join(" or ", list),
+              row -> list.contains(row.get(other)) != row.get(column).isEmpty()));
+    }
+
+    Builder derive(Field<String> field, Function<Map<String, String>, String> from) {
+      derived = Map.of(field, from);
+      return this;
+    }
+
+    ExchangeTable build() {
+      Optional<Column<?>> first = columns.stream().findFirst();
+      return new ExchangeTable(
+          name,
+          table,
+          List.copyOf(columns),
+          List.of(first.orElseThrow().name()),
+          List.copyOf(unique),
+          List.copyOf(rules),
+          derived);
+    }
+  }
+}

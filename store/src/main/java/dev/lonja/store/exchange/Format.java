@@ -1,0 +1,133 @@
+package dev.lonja.store.exchange;
+
+import dev.lonja.core.part.PartKey;
+import java.math.BigDecimal;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/**
+ * How one kind of value is written in a CSV cell.
+ *
+ * @param type the Table Schema type
+ * @param allowed what a cell may hold, in words
+ * @param <T> the database's type
+ */
+record Format<T>(
+    String type,
+    String allowed,
+    java.util.function.Function<String, Optional<T>> parse,
+    java.util.function.Function<T, String> print) {
+
+  private static final Pattern DECIMAL = Pattern.compile("-?[0-9]{1,12}(\\.[0-9]{1,9})?");
+
+  static Format<String> text(int longest) {
+    return new Format<>(
+        "string",
+        "text of 1 to " + longest + " characters",
+        cell -> Optional.of(cell).filter(text -> text.length() <= longest),
+        text -> text);
+  }
+
+  /** A part number: text that holds a letter or digit. */
+  static Format<String> partNumber() {
+    return new Format<>(
+        "string",
+        "text of 1 to 60 characters with at least one letter or digit",
+        cell -> Optional.of(cell).filter(t -> t.length() <= 60 && PartKey.of(t).isPresent()),
+        text -> text);
+  }
+
+  static Format<Long> whole(long lowest, long highest) {
+    return scaled(0, lowest, highest);
+  }
+
+  static Format<Long> id() {
+    return whole(1, 999_999_999_999L);
+  }
+
+  /** A decimal held as a whole number of 10<sup>−scale</sup>; the limits are in that base unit. */
+  static Format<Long> scaled(int scale, long lowest, long highest) {
+    return new Format<>(
+        scale == 0 ? "integer" : "number",
+        (scale == 0 ? "a whole number from " : "a number with a decimal point, from ")
+            + plain(lowest, scale)
+            + " to "
+            + plain(highest, scale)
+            + (scale == 0 ? "" : ", at most " + scale + " decimals"),
+        cell ->
+            Optional.of(cell)
+                .filter(text -> DECIMAL.matcher(text).matches())
+                .map(text -> new BigDecimal(text).movePointRight(scale))
+                .filter(base -> base.stripTrailingZeros().scale() <= 0)
+                .map(BigDecimal::longValue)
+                .filter(base -> base >= lowest && base <= highest),
+        base -> plain(base, scale));
+  }
+
+  static Format<Long> yesNo() {
+    return new Format<>(
+        "boolean",
+        "true or false",
+        cell ->
+            switch (cell) {
+              case "true" -> Optional.of(1L);
+              case "false" -> Optional.of(0L);
+              default -> Optional.empty();
+            },
+        value -> value == 1 ? "true" : "false");
+  }
+
+  static Format<LocalDate> date() {
+    return new Format<>(
+        "date",
+        "a date as YYYY-MM-DD",
+        cell -> attempt(() -> LocalDate.parse(cell)),
+        Object::toString);
+  }
+
+  static Format<Instant> instant() {
+    return new Format<>(
+        "datetime",
+        "an instant as YYYY-MM-DDThh:mm:ssZ",
+        cell -> attempt(() -> Instant.parse(cell)).filter(at -> at.getNano() == 0),
+        Object::toString);
+  }
+
+  /** One of a few words; in the file they are lower case. */
+  static Format<String> oneOf(List<String> values) {
+    List<String> words = values.stream().map(value -> value.toLowerCase(Locale.ROOT)).toList();
+    return new Format<>(
+        "string",
+        "one of " + String.join(", ", words),
+        cell -> Optional.of(cell).filter(words::contains).map(w -> w.toUpperCase(Locale.ROOT)),
+        value -> value.toLowerCase(Locale.ROOT));
+  }
+
+  /** One of a few symbols, written as they are. */
+  static Format<String> symbol(String... symbols) {
+    List<String> list = List.of(symbols);
+    return new Format<>(
+        "string",
+        "one of " + String.join(", ", list),
+        cell -> Optional.of(cell).filter(list::contains),
+        value -> value);
+  }
+
+  private static String plain(long base, int scale) {
+    BigDecimal value = BigDecimal.valueOf(base, scale).stripTrailingZeros();
+    return (value.scale() < 0 ? value.setScale(0) : value).toPlainString();
+  }
+
+  private static <T> Optional<T> attempt(java.util.function.Supplier<T> parse) {
+    try {
+      return Optional.of(parse.get());
+    } catch (DateTimeException e) {
+      return Optional.empty();
+    }
+  }
+}

@@ -1,0 +1,202 @@
+package dev.lonja.store.exchange;
+
+import static dev.lonja.store.schema.Tables.CLASS_MONTH;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.REQUEST;
+import static dev.lonja.store.schema.Tables.STOCK;
+import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.TASK_RECORD;
+import static dev.lonja.store.schema.Tables.TRAY;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
+
+import dev.lonja.core.part.PartKey;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/** Checks that a whole store agrees with itself: keys, ledger, stock, values. */
+public final class Verification {
+
+  /** Something that does not agree, in the table where it shows. */
+  public record Finding(String table, String text) {}
+
+  private static final int MONTHS = 12;
+  private static final long MEAN_ONE = 120_000;
+
+  private final DSLContext context;
+  private final List<Finding> findings = new ArrayList<>();
+
+  public Verification(DSLContext context) {
+    this.context = context;
+  }
+
+  /** Everything that does not agree; empty for a sound store. */
+  public List<Finding> findings() {
+    findings.clear();
+    checkFile();
+    checkKeys();
+    checkStock();
+    checkMovementPlaces();
+    checkValues();
+    checkAnswers();
+    checkRequests();
+    checkTrays();
+    checkRecords();
+    checkMonths();
+    return List.copyOf(findings);
+  }
+
+  private void add(String table, String text) {
+    findings.add(new Finding(table, text));
+  }
+
+  private void checkFile() {
+    for (Record row : context.fetch("PRAGMA integrity_check")) {
+      if (!"ok".equals(row.get(0, String.class))) {
+        add("file", row.get(0, String.class));
+      }
+    }
+    for (Record row : context.fetch("PRAGMA foreign_key_check")) {
+      add(row.get(0, String.class), "row " + row.get(1) + " refers to nothing");
+    }
+  }
+
+  private void checkKeys() {
+    for (Record row : context.select(ITEM.NUMBER, ITEM.NUMBER_KEY).from(ITEM).fetch()) {
+      String key = PartKey.of(row.get(ITEM.NUMBER)).map(PartKey::text).orElse("");
+      if (!key.equals(row.get(ITEM.NUMBER_KEY))) {
+        add("items", row.get(ITEM.NUMBER) + " has the key " + row.get(ITEM.NUMBER_KEY));
+      }
+    }
+  }
+
+  private void checkStock() {
+    Map<List<Long>, Long> sums = new HashMap<>();
+    context
+        .select(MOVEMENT.LOT_ID, MOVEMENT.BIN_ID, MOVEMENT.QUANTITY_MICRO)
+        .from(MOVEMENT)
+        .orderBy(MOVEMENT.ID)
+        .forEach(
+            row -> {
+              long after = sums.merge(List.of(row.value1(), row.value2()), row.value3(), Long::sum);
+              if (after < 0) {
+                add("movements", "lot " + row.value1() + " goes below zero");
+              }
+            });
+    Map<List<Long>, Long> stock =
+        context
+            .selectFrom(STOCK)
+            .fetchMap(
+                row -> List.of(row.get(STOCK.LOT_ID), row.get(STOCK.BIN_ID)),
+                row -> row.get(STOCK.QUANTITY_MICRO));
+    sums.forEach(
+        (place, sum) -> {
+          if (!sum.equals(stock.get(place))) {
+            add("movements", "lot " + place.get(0) + " adds up to " + sum + ", not to its stock");
+          }
+        });
+    if (!sums.keySet().containsAll(stock.keySet())) {
+      add("movements", "there is stock that no movement accounts for");
+    }
+  }
+
+  private void checkMovementPlaces() {
+    context
+        .select(MOVEMENT.ID)
+        .from(MOVEMENT)
+        .join(LOT)
+        .on(LOT.ID.eq(MOVEMENT.LOT_ID))
+        .where(LOT.ITEM_ID.ne(MOVEMENT.ITEM_ID))
+        .forEach(row -> add("movements", "movement " + row.value1() + " moves another item's lot"));
+    context
+        .select(MOVEMENT.ID)
+        .from(MOVEMENT)
+        .join(ITEM)
+        .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
+        .where(ITEM.MEASURE.eq("pc"), MOVEMENT.QUANTITY_MICRO.mod(1_000_000L).ne(0L))
+        .forEach(row -> add("movements", "movement " + row.value1() + " moves part of a piece"));
+  }
+
+  /** The value of what is on hand never falls below zero and is zero when nothing is left. */
+  private void checkValues() {
+    Map<Long, long[]> running = new HashMap<>();
+    context
+        .select(MOVEMENT.ID, MOVEMENT.ITEM_ID, MOVEMENT.QUANTITY_MICRO, MOVEMENT.VALUE_MINOR)
+        .from(MOVEMENT)
+        .orderBy(MOVEMENT.ID)
+        .forEach(
+            row -> {
+              long[] sum = running.computeIfAbsent(row.value2(), id -> new long[2]);
+              sum[0] += row.value3();
+              sum[1] += row.value4();
+              if (sum[1] < 0 || (sum[0] == 0 && sum[1] != 0)) {
+                add(
+                    "movements",
+                    "after movement " + row.value1() + " the item is worth " + sum[1] + " minor");
+              }
+            });
+  }
+
+  private void checkAnswers() {
+    var answer = MOVEMENT.as("answer");
+    context
+        .select(MOVEMENT.ID)
+        .from(MOVEMENT)
+        .join(answer)
+        .on(answer.REFERS_TO.eq(MOVEMENT.ID))
+        .groupBy(MOVEMENT.ID, MOVEMENT.QUANTITY_MICRO)
+        .having(
+            DSL.abs(DSL.sum(answer.QUANTITY_MICRO))
+                .gt(DSL.abs(MOVEMENT.QUANTITY_MICRO).cast(java.math.BigDecimal.class)))
+        .forEach(row -> add("movements", "more than movement " + row.value1() + " came back"));
+  }
+
+  private void checkRequests() {
+    context
+        .select(MOVEMENT.ID)
+        .from(MOVEMENT)
+        .leftJoin(REQUEST)
+        .on(REQUEST.REQUEST_KEY.eq(MOVEMENT.REQUEST_KEY))
+        .where(REQUEST.REQUEST_KEY.isNull())
+        .forEach(row -> add("movements", "movement " + row.value1() + " has no request"));
+  }
+
+  private void checkTrays() {
+    context
+        .select(TRAY.NUMBER)
+        .from(TRAY_LINE)
+        .join(TRAY)
+        .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
+        .where(TRAY_LINE.LAID_MICRO.gt(TRAY_LINE.WANTED_MICRO))
+        .forEach(row -> add("tray_lines", row.value1() + " holds more than it wants"));
+  }
+
+  private void checkRecords() {
+    context
+        .select(TASK_RECORD.ID)
+        .from(TASK_RECORD)
+        .join(TASK)
+        .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
+        .where(TASK.METER_ID.isNotNull(), TASK_RECORD.LIFE_TENTHS.isNull())
+        .forEach(row -> add("task_records", "record " + row.value1() + " lacks the meter's value"));
+  }
+
+  private void checkMonths() {
+    context
+        .select(CLASS_MONTH.CLASS_ID, DSL.count(), DSL.sum(CLASS_MONTH.FACTOR_E4))
+        .from(CLASS_MONTH)
+        .groupBy(CLASS_MONTH.CLASS_ID)
+        .forEach(
+            row -> {
+              if (row.value2() != MONTHS || row.value3().longValue() != MEAN_ONE) {
+                add("class_months", "class " + row.value1() + " needs twelve factors with mean 1");
+              }
+            });
+  }
+}

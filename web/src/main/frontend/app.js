@@ -1,0 +1,97 @@
+// Behaviour that pages share. Rules and wording live on the server; this only moves focus, follows
+// keys and opens what is folded.
+(() => {
+  const isField = (element) =>
+    element instanceof HTMLElement &&
+    (element.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(element.tagName));
+
+  const scanTarget = () =>
+    document.querySelector("[data-scan]") ?? document.querySelector("[data-find]");
+
+  const press = (selector) => {
+    const target = document.querySelector(selector);
+    if (target && !target.disabled && target.getAttribute("aria-disabled") !== "true") {
+      target.click();
+    }
+    return Boolean(target);
+  };
+
+  const functionKeys = {
+    F2: () => {
+      const find = document.querySelector("[data-find]");
+      find?.focus();
+      find?.select();
+      return Boolean(find);
+    },
+    F4: () => press("[data-key=F4]"),
+    F8: () => press("[data-key=F8]"),
+    F9: () => {
+      window.print();
+      return true;
+    },
+  };
+
+  // A scanner types like a keyboard: what is typed outside a field goes to the field that scans.
+  const followScanner = (event) => {
+    const types = event.key.length === 1 && event.key !== " " && event.key !== "?";
+    if (types && !isField(event.target) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      scanTarget()?.focus();
+    }
+  };
+
+  const moveInList = (event) => {
+    const list = event.target.closest?.("[data-list]");
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (!list || !step || isField(event.target)) {
+      return false;
+    }
+    const stops = [...list.querySelectorAll("a[href], button:not([disabled])")];
+    const next = stops[stops.indexOf(document.activeElement) + step];
+    next?.focus();
+    return Boolean(next);
+  };
+
+  document.addEventListener("keydown", (event) => {
+    const rail = event.altKey && document.querySelector(`[data-rail="${event.key}"]`);
+    if (rail) {
+      event.preventDefault();
+      rail.click();
+    } else if (functionKeys[event.key]?.() || moveInList(event)) {
+      event.preventDefault();
+    } else {
+      followScanner(event);
+    }
+  });
+
+  // Sending a form twice does it once on the server; holding the button back merely says so at once.
+  document.addEventListener("submit", (event) => {
+    for (const button of event.target.querySelectorAll("button[type=submit]")) {
+      setTimeout(() => button.setAttribute("aria-disabled", "true"));
+    }
+  });
+
+  document.addEventListener("alpine:init", () => {
+    window.Alpine.data("fold", () => ({
+      open: false,
+      toggle() {
+        this.open = !this.open;
+      },
+      close() {
+        this.open = false;
+      },
+    }));
+    window.Alpine.data("keys", () => ({
+      open: false,
+      follow(event) {
+        if (event.key === "?" && !isField(event.target)) {
+          this.open = !this.open;
+        } else if (event.key === "Escape") {
+          this.open = false;
+        }
+      },
+      toggle() {
+        this.open = !this.open;
+      },
+    }));
+  });
+})();

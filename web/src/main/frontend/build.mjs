@@ -1,0 +1,34 @@
+// Copies what ships from the packages into the application's static files: fonts, scripts, one icon sprite.
+import { cpSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+
+const packages = new URL("node_modules/", import.meta.url);
+const assets = new URL("../../../target/classes/static/assets/", import.meta.url);
+
+const fonts = ["next", "mono"].flatMap((face) =>
+  ["latin", "latin-ext"].map((script) => [face, script]),
+);
+const icons = [
+  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "keyboard",
+  "log-out", "printer", "chevron-right", "triangle-alert",
+];
+
+mkdirSync(new URL("fonts/", assets), { recursive: true });
+for (const [face, script] of fonts) {
+  const name = `atkinson-hyperlegible-${face}`;
+  cpSync(
+    new URL(`@fontsource-variable/${name}/files/${name}-${script}-wght-normal.woff2`, packages),
+    new URL(`fonts/${name}-${script}.woff2`, assets),
+  );
+}
+cpSync(new URL("@alpinejs/csp/dist/cdn.min.js", packages), new URL("alpine.js", assets));
+cpSync(new URL("app.js", import.meta.url), new URL("app.js", assets));
+
+const symbols = icons.map((icon) => {
+  const source = readFileSync(new URL(`lucide-static/icons/${icon}.svg`, packages), "utf8");
+  const shapes = source.slice(source.indexOf(">", source.indexOf("<svg")) + 1, source.indexOf("</svg>"));
+  return `<symbol id="${icon}" viewBox="0 0 24 24">${shapes.trim()}</symbol>`;
+});
+writeFileSync(
+  new URL("icons.svg", assets),
+  `<svg xmlns="http://www.w3.org/2000/svg">${symbols.join("")}</svg>\n`,
+);
