@@ -6,6 +6,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.function.Function;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
@@ -61,6 +64,17 @@ public final class LonjaStore implements AutoCloseable {
         .transactionResult(configuration -> work.apply(new Session(configuration.dsl())));
   }
 
+  /** Copies the store into a file that is not there yet, by SQLite's online backup. */
+  public void backUpTo(Path target) {
+    try (Connection connection = readers.getConnection();
+        Statement statement = connection.createStatement()) {
+      Files.createDirectories(target.toAbsolutePath().getParent());
+      statement.executeUpdate("backup to '" + target.toString().replace("'", "''") + "'");
+    } catch (SQLException | IOException e) {
+      throw new IllegalStateException("cannot back up to " + target, e);
+    }
+  }
+
   @Override
   public void close() {
     readers.close();
@@ -85,6 +99,8 @@ public final class LonjaStore implements AutoCloseable {
     config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
     config.enforceForeignKeys(true);
     config.setBusyTimeout(BUSY_MILLISECONDS);
+    // jOOQ asks for keys by RETURNING; the driver would otherwise run a query after each insert
+    config.setGetGeneratedKeys(false);
     config.setTransactionMode(
         readOnly ? SQLiteConfig.TransactionMode.DEFERRED : SQLiteConfig.TransactionMode.IMMEDIATE);
     SQLiteDataSource source = new SQLiteDataSource(config);

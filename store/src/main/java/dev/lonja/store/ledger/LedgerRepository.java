@@ -141,12 +141,27 @@ public final class LedgerRepository {
   /** Opens a lot for a receipt. */
   public long addLot(
       long itemId, String code, LocalDate receivedOn, Optional<LocalDate> expiresOn) {
+    return addLot(itemId, code, receivedOn, expiresOn, false);
+  }
+
+  /** Opens a lot that is set aside and may not be issued. */
+  public long addQuarantinedLot(long itemId, String code, LocalDate receivedOn) {
+    return addLot(itemId, code, receivedOn, Optional.empty(), true);
+  }
+
+  private long addLot(
+      long itemId,
+      String code,
+      LocalDate receivedOn,
+      Optional<LocalDate> expiresOn,
+      boolean quarantined) {
     return context
         .insertInto(LOT)
         .set(LOT.ITEM_ID, itemId)
         .set(LOT.CODE, code)
         .set(LOT.RECEIVED_ON, receivedOn)
         .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
+        .set(LOT.QUARANTINED, quarantined ? 1L : 0L)
         .returning(LOT.ID)
         .fetchSingle(LOT.ID);
   }

@@ -98,6 +98,11 @@ public final class TrayRepository {
         .execute();
   }
 
+  /** Strikes a line that is not laid. */
+  public void removeLine(long lineId) {
+    context.deleteFrom(TRAY_LINE).where(TRAY_LINE.ID.eq(lineId)).execute();
+  }
+
   /** Takes everything off the tray; its lines stay. */
   public void unlayAll(long trayId) {
     context

@@ -1,0 +1,234 @@
+package dev.lonja.web.demo;
+
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.Place;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.store.Session;
+import dev.lonja.store.ledger.LotFacts;
+import dev.lonja.store.ledger.Posting;
+import dev.lonja.store.request.RequestLog;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+
+/**
+ * What happened before today: a year of readings, the last time each task was done, and two months
+ * on the shelves. All chance comes from one fixed seed.
+ */
+final class DemoHistory {
+
+  private static final long SEED = 20_270_315;
+  private static final int YEAR = 365;
+  private static final int MONTHS_BACK = 60;
+
+  private final LocalDate today;
+  private final Random random = new Random(SEED);
+  private final Sheet readings =
+      new Sheet("id,meter_id,read_on,read_at,value_h_or_km,source,actor,recorded_at");
+  private final Sheet records =
+      new Sheet("id,task_id,done_on,life_h_or_km,tray_id,withdraws,reason,actor,recorded_at");
+  private final Map<Long, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
+  private int requests;
+
+  DemoHistory(LocalDate today) {
+    this.today = today;
+  }
+
+  Map<String, String> texts(DemoFleet fleet) {
+    fleet.meterPlans().forEach(this::runMeter);
+    fleet.taskPlans().stream().filter(task -> task.passed() >= 0).forEach(this::record);
+    return Map.of("readings.csv", readings.text(), "task_records.csv", records.text());
+  }
+
+  /** Lives a year backwards from what the meter should show today, then reads it week by week. */
+  private void runMeter(DemoFleet.MeterPlan meter) {
+    TreeMap<LocalDate, Double> life = new TreeMap<>();
+    double value = meter.lifeToday();
+    for (LocalDate day = today; day.isAfter(today.minusDays(YEAR)); day = day.minusDays(1)) {
+      life.put(day, value);
+      value = Math.max(0, value - usedOn(day, meter));
+    }
+    lives.put(meter.meterId(), life);
+    int every = meter.oddity() == DemoFleet.Oddity.FEW ? 120 : 7;
+    for (LocalDate day = today.minusDays(YEAR - 1);
+        !day.isAfter(today);
+        day = day.plusDays(every)) {
+      if (meter.oddity() == DemoFleet.Oddity.SILENT && day.isAfter(today.minusDays(61))) {
+        break;
+      }
+      read(meter.meterId(), day, life.get(day));
+    }
+    if (meter.oddity() == DemoFleet.Oddity.BACKWARDS) {
+      read(meter.meterId(), today.minusDays(17), life.get(today.minusDays(17)) - 2_700);
+    }
+  }
+
+  private double usedOn(LocalDate day, DemoFleet.MeterPlan meter) {
+    if (meter.oddity() == DemoFleet.Oddity.BURST && isMainsFailure(day)) {
+      return 23.5;
+    }
+    double share = meter.months()[day.getMonthValue() - 1] / 100.0;
+    return meter.perDay() * share * (0.6 + 0.8 * random.nextDouble());
+  }
+
+  /** The mains failed for six days in the last November before today. */
+  private boolean isMainsFailure(LocalDate day) {
+    LocalDate first = LocalDate.of(today.getYear(), 11, 8);
+    first = first.isAfter(today.minusDays(7)) ? first.minusYears(1) : first;
+    return !day.isBefore(first) && day.isBefore(first.plusDays(6));
+  }
+
+  private void read(long meterId, LocalDate day, double value) {
+    readings.add(meterId, day, null, tenths(value), "entered", "storekeeper", morning(day));
+  }
+
+  /** Records a task as done where its meter stood so much of an interval below today's life. */
+  private void record(DemoFleet.TaskPlan task) {
+    double life = Math.max(0, task.meter().lifeToday() - task.passed() * task.interval());
+    LocalDate day = dayAt(task, life);
+    records.add(
+        task.taskId(),
+        day,
+        tenths(life),
+        null,
+        null,
+        "carried over from the paper book",
+        "storekeeper",
+        morning(day));
+  }
+
+  private LocalDate dayAt(DemoFleet.TaskPlan task, double life) {
+    for (Map.Entry<LocalDate, Double> day : lives.get(task.meter().meterId()).entrySet()) {
+      if (day.getValue() >= life) {
+        boolean beforeTheYear = day.getKey().equals(today.minusDays(YEAR - 1));
+        return beforeTheYear ? notOverdue(task) : day.getKey();
+      }
+    }
+    return today;
+  }
+
+  /**
+   * Before the year of readings only the calendar tells: the same share of the months has passed.
+   */
+  private LocalDate notOverdue(DemoFleet.TaskPlan task) {
+    long days =
+        task.months() == 0 ? YEAR : Math.round(task.months() * 30.4 * Math.min(task.passed(), 0.9));
+    return today.minusDays(Math.max(days, 1));
+  }
+
+  /** Two months on the shelves, oldest first, through the same ledger rules as any booking. */
+  void stock(Session session, DemoShelves shelves) {
+    Instant opened = morning(today.minusDays(MONTHS_BACK));
+    for (DemoShelves.Opening opening : shelves.openings()) {
+      receive(session, opening, opened);
+    }
+    List<DemoShelves.Opening> often = new ArrayList<>(shelves.openings());
+    for (int daysBack = MONTHS_BACK - 3; daysBack > 0; daysBack -= 2) {
+      DemoShelves.Opening pick = often.get(random.nextInt(often.size()));
+      issueSome(session, pick, morning(today.minusDays(daysBack)));
+    }
+    scrapOne(session, shelves.item("GLV L"), morning(today.minusDays(20)));
+    countOne(session, shelves.item("HC 12-16"), morning(today.minusDays(9)));
+    quarantineLot(session, shelves, morning(today.minusDays(5)));
+  }
+
+  private void receive(Session session, DemoShelves.Opening opening, Instant at) {
+    LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
+    Optional<LocalDate> expiry =
+        opening.goodForDays() == 0
+            ? Optional.empty()
+            : Optional.of(day.plusDays(opening.goodForDays()));
+    long lot = session.ledger().addLot(opening.itemId(), opening.lot(), day, expiry);
+    ItemStock stock = session.ledger().stockOf(opening.itemId());
+    Quantity quantity = Quantity.of(stock.measure(), new BigDecimal(opening.amount()));
+    long cents =
+        quantity
+            .amount()
+            .multiply(BigDecimal.valueOf(opening.unitCost()))
+            .setScale(0, RoundingMode.HALF_UP)
+            .longValueExact();
+    Money cost = new Money(cents, stock.value().currency());
+    write(
+        session,
+        opening.itemId(),
+        Ledger.receive(stock, new Place(lot, opening.binId()), quantity, cost),
+        "opening stock",
+        at);
+  }
+
+  private void issueSome(Session session, DemoShelves.Opening pick, Instant at) {
+    ItemStock stock = session.ledger().stockOf(pick.itemId());
+    Quantity wanted =
+        switch (stock.measure()) {
+          case PIECES -> Quantity.pieces(1);
+          case LITRES -> Quantity.litres("1.5");
+        };
+    boolean plenty = stock.onHand().compareTo(wanted.plus(wanted).plus(wanted)) > 0;
+    if (plenty) {
+      LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
+      Quantity none = Quantity.zero(stock.measure());
+      write(session, pick.itemId(), Ledger.issue(stock, wanted, none, day), "over the counter", at);
+    }
+  }
+
+  private void scrapOne(Session session, long itemId, Instant at) {
+    ItemStock stock = session.ledger().stockOf(itemId);
+    Place place = session.ledger().lotsOf(itemId).get(0).lot().place();
+    write(session, itemId, Ledger.scrap(stock, place, Quantity.pieces(1)), "box got wet", at);
+  }
+
+  private void countOne(Session session, long itemId, Instant at) {
+    ItemStock stock = session.ledger().stockOf(itemId);
+    LotFacts lot = session.ledger().lotsOf(itemId).get(0);
+    Quantity counted = lot.lot().quantity().minus(Quantity.pieces(1));
+    write(
+        session, itemId, Ledger.count(stock, lot.lot().place(), counted), "count, one missing", at);
+  }
+
+  /** A second delivery that was set aside: the sealing rings are the wrong size. */
+  private void quarantineLot(Session session, DemoShelves shelves, Instant at) {
+    long itemId = shelves.item("TM-3308");
+    LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
+    long lot = session.ledger().addQuarantinedLot(itemId, "Q9-0042", day);
+    ItemStock stock = session.ledger().stockOf(itemId);
+    Place place = new Place(lot, stock.lots().get(0).place().binId());
+    Money cost = new Money(2_600, stock.value().currency());
+    write(
+        session,
+        itemId,
+        Ledger.receive(stock, place, Quantity.pieces(2), cost),
+        "gasket too small, set aside",
+        at);
+  }
+
+  private void write(Session session, long itemId, Booking booking, String reason, Instant at) {
+    if (!(booking instanceof Booking.Booked booked)) {
+      throw new IllegalStateException("the demo's booking was refused: " + booking);
+    }
+    String key = String.format("demo-%05d", ++requests);
+    session
+        .requests()
+        .add(key, new RequestLog.Entry(RequestLog.hash(reason), ""), "storekeeper", at);
+    Posting posting = new Posting(reason, "", key, "storekeeper", at);
+    session.ledger().append(itemId, booked.lines(), posting, 1);
+  }
+
+  private static String tenths(double value) {
+    return BigDecimal.valueOf(value).setScale(1, RoundingMode.HALF_UP).toPlainString();
+  }
+
+  private static Instant morning(LocalDate day) {
+    return day.atTime(7, 30).toInstant(ZoneOffset.UTC);
+  }
+}

@@ -1,0 +1,97 @@
+package dev.lonja.web.demo;
+
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.exchange.ExchangeProblem;
+import dev.lonja.store.person.Person;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.tray.TrayMaker;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Currency;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+
+/** Fills an empty store with the demo data, laid out around a day. */
+public final class DemoStore {
+
+  /** What everyone in the demo signs in with. */
+  public static final String PASSWORD = "lonja-demo";
+
+  private static final int DAYS_OF_TRAYS = 4;
+
+  private DemoStore() {}
+
+  /** Creates everything in one transaction. */
+  public static void create(LonjaStore store, LocalDate today) {
+    store.write(
+        session -> {
+          fill(session, today);
+          return true;
+        });
+  }
+
+  private static void fill(Session session, LocalDate today) {
+    DemoShelves shelves = DemoShelves.fill();
+    DemoFleet fleet = DemoFleet.fill(today, shelves);
+    DemoHistory history = new DemoHistory(today);
+    Map<String, String> texts = new TreeMap<>(session.exchange().files());
+    texts.putAll(shelves.texts());
+    texts.putAll(fleet.texts());
+    texts.putAll(history.texts(fleet));
+    List<ExchangeProblem> problems = session.exchange().importTexts(texts);
+    if (!problems.isEmpty()) {
+      throw new IllegalStateException("the demo data are broken: " + problems.get(0).display());
+    }
+    session
+        .settings()
+        .set("Quay Store", Currency.getInstance("EUR"), ZoneId.of("Atlantic/Madeira"));
+    addPeople(session);
+    history.stock(session, shelves);
+    layTrays(session, today);
+  }
+
+  private static void addPeople(Session session) {
+    String hash = new BCryptPasswordEncoder().encode(PASSWORD);
+    for (Person.Role role : Person.Role.values()) {
+      session.people().save(role.name().toLowerCase(), role, hash);
+    }
+  }
+
+  /** Trays for the coming days; the earlier ones are laid as far as the shelves allow. */
+  private static void layTrays(Session session, LocalDate today) {
+    FleetPicture fleet = FleetPicture.load(session, today);
+    int count = 0;
+    for (UnitPlan unit : fleet.plans(today.plusDays(DAYS_OF_TRAYS))) {
+      if (unit.occurrences().isEmpty()) {
+        continue;
+      }
+      Occurrence next = unit.occurrences().get(0);
+      long trayId = TrayMaker.start(session, unit, next);
+      int lines = session.trays().byId(trayId).map(Tray::lines).orElseThrow().size();
+      lay(session, trayId, count++ % 3 == 0 ? lines : lines / 2, today);
+    }
+  }
+
+  private static void lay(Session session, long trayId, int most, LocalDate today) {
+    int laid = 0;
+    for (TrayLine line : session.trays().byId(trayId).map(Tray::lines).orElseThrow()) {
+      Quantity free =
+          session
+              .ledger()
+              .free(today)
+              .getOrDefault(line.itemId(), Quantity.zero(line.wanted().measure()));
+      if (laid < most && line.wanted().compareTo(free) <= 0) {
+        session.trays().setLaid(line.id(), line.wanted());
+        laid++;
+      }
+    }
+  }
+}

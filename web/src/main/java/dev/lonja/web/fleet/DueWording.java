@@ -1,0 +1,46 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.core.service.Due;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Due dates in words. */
+public final class DueWording {
+
+  private DueWording() {}
+
+  /** What sets the date: "at 1,660 h or on 4 Sep, the meter first". */
+  public static String why(Due due, LocalDate today) {
+    List<String> limits = new ArrayList<>();
+    due.limit().ifPresent(limit -> limits.add("at " + limit.display()));
+    due.calendarDate().ifPresent(day -> limits.add("by " + Words.day(day, today)));
+    String first =
+        limits.size() < 2 || due.cause().isEmpty()
+            ? ""
+            : due.cause().get() == Due.Cause.METER ? ", the meter first" : ", the date first";
+    String record = due.flags().contains(Due.Flag.NO_RECORD) ? ", no record" : "";
+    return due.task().name() + ": due " + String.join(" or ", limits) + first + record;
+  }
+
+  /** Where a task stands today. */
+  public static State state(Due due, LocalDate today) {
+    if (due.isOverdue()) {
+      List<String> by = new ArrayList<>();
+      due.overdueRun().ifPresent(run -> by.add(run.display()));
+      due.overdueDays().ifPresent(days -> by.add(Words.count(days, "day", "days")));
+      return State.ofShort("overdue by " + String.join(", ", by));
+    }
+    if (due.flags().contains(Due.Flag.NOT_FORECASTABLE)) {
+      return State.note("no rate, no date by meter");
+    }
+    if (due.plannedDate().filter(today::equals).isPresent()) {
+      return State.note("due today");
+    }
+    return due.plannedDate().isPresent()
+        ? State.open(Words.day(due.plannedDate().get(), today))
+        : State.open("beyond two years");
+  }
+}

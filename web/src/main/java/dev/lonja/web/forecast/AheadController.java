@@ -1,0 +1,33 @@
+package dev.lonja.web.forecast;
+
+import dev.lonja.core.forecast.PlanLine;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The pages of Ahead. */
+@Controller
+class AheadController {
+
+  private final AheadDesk desk;
+
+  AheadController(AheadDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/ahead")
+  String all(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks, Model model) {
+    model.addAttribute("view", desk.all(Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS))));
+    return "ahead";
+  }
+
+  @GetMapping("/ahead/{itemId}")
+  String item(@PathVariable long itemId, @RequestParam Optional<LocalDate> week, Model model) {
+    model.addAttribute("view", desk.item(itemId, week));
+    return "ahead-item";
+  }
+}

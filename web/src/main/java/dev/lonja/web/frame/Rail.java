@@ -1,0 +1,33 @@
+package dev.lonja.web.frame;
+
+import dev.lonja.web.frame.FrameView.RailEntry;
+import java.util.List;
+
+/** The views in the order of the work. Each keeps its key, so hands need not learn anew. */
+final class Rail {
+
+  private static final RailEntry FLEET = new RailEntry("fleet", "Fleet", "/fleet", "truck", "2");
+  private static final RailEntry FIND = new RailEntry("find", "Find", "/find", "search", "3");
+  private static final RailEntry TRAYS = new RailEntry("trays", "Trays", "/trays", "inbox", "5");
+
+  private static final List<RailEntry> STORE =
+      List.of(
+          new RailEntry("today", "Today", "/", "layout-grid", "1"),
+          FLEET,
+          FIND,
+          TRAYS,
+          new RailEntry("ahead", "Ahead", "/ahead", "waves", "6"),
+          new RailEntry("book", "Book", "/book", "book-open", "9"));
+
+  private static final List<RailEntry> WORKSHOP = List.of(FLEET, FIND, TRAYS);
+
+  private Rail() {}
+
+  static List<RailEntry> forStore() {
+    return STORE;
+  }
+
+  static List<RailEntry> forWorkshop() {
+    return WORKSHOP;
+  }
+}

@@ -1,0 +1,46 @@
+package dev.lonja.web.frame;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** How days and counts are written for people. */
+public final class Words {
+
+  private static final DateTimeFormatter WEEKDAY_AND_DAY = format("EEE d");
+  private static final DateTimeFormatter WEEKDAY = format("EEE");
+  private static final DateTimeFormatter DAY_AND_MONTH = format("d MMM");
+  private static final DateTimeFormatter DAY_MONTH_YEAR = format("d MMM yyyy");
+  private static final DateTimeFormatter WHOLE = format("EEEE yyyy-MM-dd");
+
+  private Words() {}
+
+  /** "Tue 16". */
+  public static String weekdayAndDay(LocalDate day) {
+    return WEEKDAY_AND_DAY.format(day);
+  }
+
+  /** "Tue". */
+  public static String weekday(LocalDate day) {
+    return WEEKDAY.format(day);
+  }
+
+  /** "16 Mar", with the year if it is another than that of {@code today}. */
+  public static String day(LocalDate day, LocalDate today) {
+    return (day.getYear() == today.getYear() ? DAY_AND_MONTH : DAY_MONTH_YEAR).format(day);
+  }
+
+  /** "Monday 2027-03-15". */
+  public static String whole(LocalDate day) {
+    return WHOLE.format(day);
+  }
+
+  /** "1 day", "4 days". */
+  public static String count(long number, String one, String many) {
+    return number + " " + (number == 1 ? one : many);
+  }
+
+  private static DateTimeFormatter format(String pattern) {
+    return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH);
+  }
+}

@@ -1,0 +1,79 @@
+package dev.lonja.web.request;
+
+import java.math.BigDecimal;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/** Reads what people type and gathers every problem, each naming the value and what is allowed. */
+public final class Typed {
+
+  private static final Pattern NUMBER = Pattern.compile("[-+]?[0-9]{1,12}(\\.[0-9]{1,9})?");
+
+  private final List<Problem> problems = new ArrayList<>();
+
+  public List<Problem> problems() {
+    return problems;
+  }
+
+  public void refuse(String field, String text) {
+    problems.add(new Problem(field, text));
+  }
+
+  /** A decimal number; a comma is refused, since "1,585" may mean two things. */
+  public Optional<BigDecimal> decimal(String field, String what, String text) {
+    String typed = text.strip();
+    if (typed.isEmpty()) {
+      refuse(field, what + " is missing. Write a number such as 1585.5.");
+    } else if (typed.contains(",")) {
+      refuse(
+          field,
+          "\""
+              + typed
+              + "\" has a comma. Write decimals with a point and no thousands sign, "
+              + "such as 1585.5.");
+    } else if (!NUMBER.matcher(typed).matches()) {
+      refuse(field, "\"" + typed + "\" is not a number. Write one such as 1585.5.");
+    } else {
+      return Optional.of(new BigDecimal(typed));
+    }
+    return Optional.empty();
+  }
+
+  /** A date as YYYY-MM-DD, not after {@code last}. */
+  public Optional<LocalDate> dayUpTo(String field, String text, LocalDate last) {
+    Optional<LocalDate> day = day(field, text);
+    if (day.filter(d -> d.isAfter(last)).isPresent()) {
+      refuse(field, day.get() + " is in the future; the latest allowed is today, " + last + ".");
+      return Optional.empty();
+    }
+    return day;
+  }
+
+  /** A date as YYYY-MM-DD. */
+  public Optional<LocalDate> day(String field, String text) {
+    try {
+      return Optional.of(LocalDate.parse(text.strip()));
+    } catch (DateTimeException e) {
+      refuse(field, "\"" + text + "\" is not a date. Write one as 2027-03-15.");
+      return Optional.empty();
+    }
+  }
+
+  /** Text of 1 to {@code longest} characters. */
+  public Optional<String> text(String field, String what, String text, int longest) {
+    String typed = text.strip();
+    if (typed.isEmpty()) {
+      refuse(field, what + " is missing.");
+      return Optional.empty();
+    }
+    if (typed.length() > longest) {
+      refuse(field, what + " has " + typed.length() + " characters; allowed are " + longest + ".");
+      return Optional.empty();
+    }
+    return Optional.of(typed);
+  }
+}
