@@ -21,7 +21,9 @@ for (const [face, script] of fonts) {
   );
 }
 cpSync(new URL("@alpinejs/csp/dist/cdn.min.js", packages), new URL("alpine.js", assets));
-cpSync(new URL("app.js", import.meta.url), new URL("app.js", assets));
+for (const own of ["app.js", "favicon.svg"]) {
+  cpSync(new URL(own, import.meta.url), new URL(own, assets));
+}
 
 const symbols = icons.map((icon) => {
   const source = readFileSync(new URL(`lucide-static/icons/${icon}.svg`, packages), "utf8");

@@ -1,6 +1,7 @@
 package dev.lonja.web.fleet;
 
 import dev.lonja.core.service.Due;
+import dev.lonja.core.service.Origin;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
@@ -12,8 +13,13 @@ public final class DueWording {
 
   private DueWording() {}
 
-  /** What sets the date: "at 1,660 h or on 4 Sep, the meter first". */
+  /** What sets the date: "Change engine oil: due at 1,660 h or by 4 Sep, the meter first". */
   public static String why(Due due, LocalDate today) {
+    return due.task().name() + ": due " + limits(due, today);
+  }
+
+  /** The limits and which comes first: "at 1,660 h or by 4 Sep, the meter first". */
+  static String limits(Due due, LocalDate today) {
     List<String> limits = new ArrayList<>();
     due.limit().ifPresent(limit -> limits.add("at " + limit.display()));
     due.calendarDate().ifPresent(day -> limits.add("by " + Words.day(day, today)));
@@ -21,8 +27,14 @@ public final class DueWording {
         limits.size() < 2 || due.cause().isEmpty()
             ? ""
             : due.cause().get() == Due.Cause.METER ? ", the meter first" : ", the date first";
-    String record = due.flags().contains(Due.Flag.NO_RECORD) ? ", no record" : "";
-    return due.task().name() + ": due " + String.join(" or ", limits) + first + record;
+    return String.join(" or ", limits) + first;
+  }
+
+  /** When a task was last done, or that nobody knows. */
+  static String lastDone(Origin origin, LocalDate today) {
+    String day = Words.day(origin.day(), today);
+    String life = origin.life().map(value -> " at " + value.display()).orElse("");
+    return origin.recorded() ? day + life : "no record; counted from " + day + life;
   }
 
   /** Where a task stands today. */

@@ -1,0 +1,64 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import java.security.Principal;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The pages of Fleet. */
+@Controller
+class FleetController {
+
+  private final FleetDesk desk;
+
+  FleetController(FleetDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/fleet")
+  String all(Model model) {
+    model.addAttribute("view", desk.all());
+    return "fleet";
+  }
+
+  @GetMapping("/fleet/{code}")
+  String unit(@PathVariable String code, Model model) {
+    return page(code, Optional.empty(), List.of(), model);
+  }
+
+  @PostMapping("/fleet/{code}/readings")
+  String addReading(
+      @PathVariable String code,
+      @RequestParam String requestKey,
+      @ModelAttribute FleetDesk.ReadingForm form,
+      Principal person,
+      Model model) {
+    Outcome outcome =
+        desk.addReading(Sent.by(person, requestKey, "reading", code, form), code, form);
+    if (outcome instanceof Outcome.Done done) {
+      return "redirect:" + done.answer();
+    }
+    return page(code, Optional.of(form), ((Outcome.Refused) outcome).problems(), model);
+  }
+
+  private String page(
+      String code, Optional<FleetDesk.ReadingForm> typed, List<Problem> problems, Model model) {
+    model.addAttribute(
+        "view",
+        desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("typed", typed.orElse(null));
+    model.addAttribute("problems", problems);
+    return "unit";
+  }
+}

@@ -1,0 +1,293 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.fleet.ReadingLog;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.service.Due;
+import dev.lonja.core.service.DueRule;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.request.OnceOnly;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.request.Typed;
+import dev.lonja.web.security.Allowed;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Answers what each machine is and when it is due, and takes meter readings. */
+@Service
+public class FleetDesk {
+
+  private static final int RULER_WEEKS = 13;
+  private static final int HORIZON_YEARS = 2;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  /**
+   * A reading as typed.
+   *
+   * @param keepFlagged whether the person wants it kept even if it is set aside
+   */
+  public record ReadingForm(long meterId, String value, String day, boolean keepFlagged) {}
+
+  public FleetDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /** All units, the next due first. */
+  public FleetView all() {
+    LocalDate today = clock.today();
+    FleetPicture fleet = store.read(session -> FleetPicture.load(session, today));
+    List<FleetView.Row> rows =
+        fleet.units().stream()
+            .map(unit -> fleet.planOf(unit, today.plusYears(HORIZON_YEARS)))
+            .sorted(Comparator.comparing(FleetDesk::firstDay).thenComparing(UnitPlan::unitCode))
+            .map(plan -> row(fleet, plan))
+            .toList();
+    long overdue = rows.stream().filter(row -> row.state().style().equals("short")).count();
+    return new FleetView(
+        Words.count(rows.size(), "unit", "units") + ", " + overdue + " overdue",
+        DueRuler.scale(today, RULER_WEEKS),
+        rows);
+  }
+
+  private static LocalDate firstDay(UnitPlan plan) {
+    return plan.occurrences().isEmpty() ? LocalDate.MAX : plan.occurrences().get(0).date();
+  }
+
+  private FleetView.Row row(FleetPicture fleet, UnitPlan plan) {
+    Unit unit =
+        fleet.units().stream().filter(u -> u.id() == plan.unitId()).findFirst().orElseThrow();
+    LocalDate today = fleet.today();
+    String meters =
+        fleet.metersOf(unit).stream()
+            .map(meter -> meter.outlook().on(today).rounded().display())
+            .collect(Collectors.joining(", "));
+    String next =
+        plan.occurrences().isEmpty() ? "nothing planned" : plan.occurrences().get(0).title();
+    Optional<Due> first =
+        plan.occurrences().stream().findFirst().map(occurrence -> worst(occurrence));
+    return new FleetView.Row(
+        unit.code(),
+        unit.name(),
+        unit.model(),
+        meters,
+        ruler(unit, plan.occurrences()),
+        next,
+        first
+            .map(due -> DueWording.state(due, today))
+            .orElse(dev.lonja.web.frame.State.open("nothing planned")));
+  }
+
+  /** The overdue task of an occurrence if there is one, else the one that set its day. */
+  private static Due worst(Occurrence occurrence) {
+    return occurrence.tasks().stream()
+        .map(Occurrence.OccurrenceTask::due)
+        .filter(Due::isOverdue)
+        .findFirst()
+        .orElse(occurrence.tasks().get(0).due());
+  }
+
+  private String ruler(Unit unit, List<Occurrence> occurrences) {
+    List<DueRuler.Post> posts =
+        occurrences.stream().map(o -> new DueRuler.Post(o.date(), worst(o).isOverdue())).toList();
+    String days =
+        posts.stream()
+            .filter(post -> !post.day().isAfter(clock.today().plusWeeks(RULER_WEEKS)))
+            .map(post -> Words.day(post.day(), clock.today()))
+            .collect(Collectors.joining(", "));
+    String title =
+        unit.code() + (days.isEmpty() ? ": nothing planned on the ruler" : ": planned " + days);
+    return DueRuler.draw(clock.today(), RULER_WEEKS, posts, title);
+  }
+
+  /** The unit page; empty for an unknown code. */
+  public Optional<UnitView> unit(String code) {
+    return store.read(
+        session ->
+            session
+                .fleet()
+                .unitByCode(code)
+                .map(unit -> new UnitPage(session, unit, clock.today()).view()));
+  }
+
+  /** Notes a reading. One that would be set aside is refused unless the person wants it kept. */
+  @Allowed.ToReadMeters
+  public Outcome addReading(Sent sent, String unitCode, ReadingForm form) {
+    return once.run(sent, session -> addReading(session, sent, unitCode, form));
+  }
+
+  private Outcome addReading(Session session, Sent sent, String unitCode, ReadingForm form) {
+    FleetPicture fleet = FleetPicture.load(session, clock.today());
+    Optional<MeterStanding> meter = Optional.ofNullable(fleet.meters().get(form.meterId()));
+    if (meter.filter(m -> m.file().unit().code().equals(unitCode)).isEmpty()) {
+      return Outcome.refused(Problem.ofWhole(unitCode + " has no such meter."));
+    }
+    Typed typed = new Typed();
+    Optional<BigDecimal> amount = typed.decimal("value", "The reading", form.value());
+    amount
+        .flatMap(value -> ReadingWording.outOfRange("value", value))
+        .ifPresent(problem -> typed.refuse("value", problem.text()));
+    Optional<LocalDate> day = typed.dayUpTo("day", form.day(), clock.today());
+    if (!typed.problems().isEmpty()) {
+      return new Outcome.Refused(typed.problems());
+    }
+    MeterValue value = MeterValue.of(amount.orElseThrow(), meter.get().file().meter().measure());
+    Reading reading = new Reading(Long.MAX_VALUE, day.orElseThrow(), Optional.empty(), value);
+    List<Problem> objections = objections(meter.get(), reading);
+    if (!objections.isEmpty() && !form.keepFlagged()) {
+      return new Outcome.Refused(objections);
+    }
+    session
+        .readings()
+        .add(form.meterId(), reading, ReadingRepository.Source.ENTERED, sent.actor(), clock.now());
+    return new Outcome.Done("/fleet/" + unitCode);
+  }
+
+  /** What speaks against a reading: it would be set aside itself, or set later ones aside. */
+  private static List<Problem> objections(MeterStanding meter, Reading reading) {
+    List<Reading> all = new ArrayList<>(meter.file().readings());
+    all.add(reading);
+    ReadingLog log = ReadingLog.judge(all);
+    List<Problem> objections = new ArrayList<>();
+    log.readings().stream()
+        .filter(judged -> judged.reading().equals(reading))
+        .filter(judged -> !judged.accepted())
+        .forEach(judged -> objections.add(new Problem("value", ReadingWording.why(judged))));
+    long flaggedBefore = meter.log().readings().stream().filter(r -> !r.accepted()).count();
+    long flaggedNow =
+        log.readings().stream()
+            .filter(judged -> !judged.reading().equals(reading))
+            .filter(judged -> !judged.accepted())
+            .count();
+    if (flaggedNow > flaggedBefore) {
+      objections.add(
+          new Problem(
+              "value",
+              Words.count(flaggedNow - flaggedBefore, "later reading", "later readings")
+                  + " would be set aside by it."));
+    }
+    return objections;
+  }
+
+  /** Builds the unit page from one consistent state. */
+  private final class UnitPage {
+    private static final int LATEST_READINGS = 8;
+
+    private final Session session;
+    private final Unit unit;
+    private final LocalDate today;
+    private final FleetPicture fleet;
+    private final UnitPlan plan;
+    private final UnitParts parts;
+
+    UnitPage(Session session, Unit unit, LocalDate today) {
+      this.session = session;
+      this.unit = unit;
+      this.today = today;
+      this.fleet = FleetPicture.load(session, today);
+      this.plan = fleet.planOf(unit, today.plusYears(HORIZON_YEARS));
+      this.parts = new UnitParts(session);
+    }
+
+    UnitView view() {
+      return new UnitView(
+          unit.code(),
+          unit.name(),
+          unit.model(),
+          unit.unitClass().name(),
+          Words.day(unit.inServiceOn(), today),
+          ruler(unit, plan.occurrences()),
+          DueRuler.scale(today, RULER_WEEKS),
+          plan.occurrences().stream().limit(5).map(this::occurrence).toList(),
+          dues(),
+          plan.needs().compartments().stream().map(parts::compartment).toList(),
+          plan.needs().positions().stream().map(parts::position).toList(),
+          fleet.metersOf(unit).stream().map(this::meter).toList(),
+          today.toString());
+    }
+
+    private UnitView.OccurrenceRow occurrence(Occurrence occurrence) {
+      List<Long> tasks = occurrence.tasks().stream().map(t -> t.task().id()).toList();
+      boolean first = occurrence.equals(plan.occurrences().get(0));
+      var tray =
+          session.trays().open().stream()
+              .filter(open -> open.taskIds().stream().anyMatch(tasks::contains))
+              .filter(open -> first || open.plannedOn().equals(occurrence.date()))
+              .findFirst();
+      return new UnitView.OccurrenceRow(
+          Words.day(occurrence.date(), today),
+          occurrence.date().toString(),
+          occurrence.title(),
+          occurrence.tasks().stream()
+              .map(task -> task.task().name() + (task.pulledForward() ? " (pulled forward)" : ""))
+              .collect(Collectors.joining(", ")),
+          tray.map(open -> open.id()),
+          tray.map(open -> open.number()).orElse(""));
+    }
+
+    private List<UnitView.DueRow> dues() {
+      return fleet.tasks().get(unit.id()).stream()
+          .map(standing -> DueRule.due(standing, today, today.plusYears(HORIZON_YEARS)))
+          .sorted(
+              Comparator.comparing((Due due) -> due.plannedDate().orElse(LocalDate.MAX))
+                  .thenComparing(due -> due.task().id()))
+          .map(
+              due ->
+                  new UnitView.DueRow(
+                      due.task().serviceName(),
+                      due.task().name(),
+                      DueWording.limits(due, today),
+                      DueWording.lastDone(due.standing().origin(), today),
+                      DueWording.state(due, today)))
+          .toList();
+    }
+
+    private UnitView.MeterBlock meter(MeterStanding meter) {
+      List<JudgedReading> all = meter.log().readings();
+      List<UnitView.ReadingRow> latest = new ArrayList<>();
+      for (int i = all.size() - 1; i >= Math.max(0, all.size() - LATEST_READINGS); i--) {
+        latest.add(reading(all.get(i)));
+      }
+      long silentDays = meter.silentDays(today);
+      return new UnitView.MeterBlock(
+          meter.file().meter().id(),
+          meter.file().meter().name(),
+          meter.file().meter().measure().symbol(),
+          meter.outlook().on(today).rounded().display(),
+          RateWording.words(meter.outlook().rate()),
+          meter.isStale(today)
+              ? Optional.of(dev.lonja.web.frame.State.note("silent for " + silentDays + " days"))
+              : Optional.empty(),
+          latest);
+    }
+
+    private UnitView.ReadingRow reading(JudgedReading judged) {
+      return new UnitView.ReadingRow(
+          Words.day(judged.reading().day(), today),
+          judged.reading().value().display(),
+          judged.flag().map(flag -> dev.lonja.web.frame.State.note(flag.name().toLowerCase())),
+          judged.accepted() ? "" : ReadingWording.why(judged));
+    }
+  }
+}

@@ -1,0 +1,29 @@
+package dev.lonja.web.today;
+
+import org.springframework.security.core.Authentication;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The page one begins with. The workshop begins with its trays. */
+@Controller
+class TodayController {
+
+  private final TodayDesk desk;
+
+  TodayController(TodayDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/")
+  String today(Authentication person, Model model) {
+    boolean workshop =
+        person.getAuthorities().stream()
+            .anyMatch(authority -> "ROLE_WORKSHOP".equals(authority.getAuthority()));
+    if (workshop) {
+      return "redirect:/trays";
+    }
+    model.addAttribute("view", desk.view());
+    return "today";
+  }
+}

@@ -1,0 +1,24 @@
+package dev.lonja.web.today;
+
+import dev.lonja.web.frame.State;
+import java.util.List;
+
+/** The rack and the list beside it. */
+record TodayView(String summary, List<Shelf> shelves, List<Need> needs) {
+
+  /** One working day. */
+  record Shelf(String weekday, String day, List<Block> blocks, List<Wish> wishes) {}
+
+  /** A tray on the shelf; {@code fill} is the drawing of how far it is laid. */
+  record Block(long trayId, String unit, String what, String progress, State state, String fill) {}
+
+  /** A planned occurrence whose tray has not been started. */
+  record Wish(String unit, String what, String date) {}
+
+  /**
+   * Something that needs hands.
+   *
+   * @param urgent true for short and overdue, false for what merely wants attention
+   */
+  record Need(boolean urgent, String what, String detail, String path) {}
+}

@@ -1,0 +1,219 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.web.frame.OpenTrayChoice;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.request.Typed;
+import jakarta.servlet.http.HttpSession;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The pages of Trays and everything that is done to one. */
+@Controller
+class TrayController {
+
+  private static final String METER_FIELD = "meter-";
+
+  private final TrayPages pages;
+  private final TrayDesk desk;
+  private final HandOverDesk handOvers;
+
+  TrayController(TrayPages pages, TrayDesk desk, HandOverDesk handOvers) {
+    this.pages = pages;
+    this.desk = desk;
+    this.handOvers = handOvers;
+  }
+
+  @GetMapping("/trays")
+  String all(Authentication person, Model model) {
+    model.addAttribute("view", pages.all(viewer(person)));
+    return "trays";
+  }
+
+  @GetMapping("/trays/{id}")
+  String tray(@PathVariable long id, Authentication person, HttpSession session, Model model) {
+    return page(id, person, Map.of(), List.of(), session, model);
+  }
+
+  @PostMapping("/trays/start")
+  String start(
+      @RequestParam String requestKey,
+      @RequestParam String unit,
+      @RequestParam String day,
+      Authentication person) {
+    Optional<LocalDate> planned = new Typed().day("day", day);
+    if (planned.isEmpty()) {
+      throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+    }
+    Outcome outcome =
+        desk.start(Sent.by(person, requestKey, "start", unit, day), unit, planned.get());
+    return outcome instanceof Outcome.Done done
+        ? "redirect:" + done.answer()
+        : "redirect:/fleet/" + unit;
+  }
+
+  @PostMapping("/trays/{id}/lines/{lineId}/{what}")
+  String onLine(
+      @PathVariable long id,
+      @PathVariable long lineId,
+      @PathVariable String what,
+      @RequestParam String requestKey,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, what, id, lineId);
+    Outcome outcome =
+        switch (what) {
+          case "lay" -> desk.lay(sent, id, lineId);
+          case "take-off" -> desk.takeOff(sent, id, lineId);
+          case "leave-out" -> desk.leaveOut(sent, id, lineId);
+          default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        };
+    return next(outcome, id, person, Map.of(), session, model);
+  }
+
+  @PostMapping("/trays/{id}/scan")
+  String scan(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam String code,
+      @RequestParam Map<String, String> typed,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Outcome outcome = desk.scan(Sent.by(person, requestKey, "scan", id, code), id, code);
+    return next(outcome, id, person, typed, session, model);
+  }
+
+  @PostMapping("/trays/{id}/put-on")
+  String putOn(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam long itemId,
+      @RequestParam String quantity,
+      @RequestParam Map<String, String> typed,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "put-on", id, itemId, quantity);
+    return next(desk.putOn(sent, id, itemId, quantity), id, person, typed, session, model);
+  }
+
+  @PostMapping("/trays/{id}/hand-over")
+  String handOver(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      @RequestParam String mechanic,
+      @RequestParam Map<String, String> typed,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    HandOverDesk.Form form = new HandOverDesk.Form(version, mechanic, meters(typed));
+    Sent sent = Sent.by(person, requestKey, "hand-over", id, form);
+    return next(handOvers.handOver(sent, id, form), id, person, typed, session, model);
+  }
+
+  @PostMapping("/trays/{id}/take-back")
+  String takeBack(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam long itemId,
+      @RequestParam String back,
+      @RequestParam Map<String, String> typed,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "take-back", id, itemId, back);
+    return next(handOvers.takeBack(sent, id, itemId, back), id, person, typed, session, model);
+  }
+
+  @PostMapping("/trays/{id}/undo")
+  String undo(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      @RequestParam String reason,
+      @RequestParam Map<String, String> typed,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "undo", id, version, reason);
+    return next(handOvers.undo(sent, id, version, reason), id, person, typed, session, model);
+  }
+
+  @PostMapping("/trays/{id}/clear")
+  String clear(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Outcome outcome = desk.clear(Sent.by(person, requestKey, "clear", id), id);
+    return next(outcome, id, person, Map.of(), session, model);
+  }
+
+  private static Map<Long, String> meters(Map<String, String> typed) {
+    Map<Long, String> meters = new HashMap<>();
+    typed.forEach(
+        (field, value) -> {
+          if (field.matches(METER_FIELD + "[0-9]{1,18}")) {
+            meters.put(Long.valueOf(field.substring(METER_FIELD.length())), value);
+          }
+        });
+    return meters;
+  }
+
+  private String next(
+      Outcome outcome,
+      long id,
+      Authentication person,
+      Map<String, String> typed,
+      HttpSession session,
+      Model model) {
+    if (outcome instanceof Outcome.Done done) {
+      return "redirect:" + done.answer();
+    }
+    return page(id, person, typed, ((Outcome.Refused) outcome).problems(), session, model);
+  }
+
+  private String page(
+      long id,
+      Authentication person,
+      Map<String, String> typed,
+      List<Problem> problems,
+      HttpSession session,
+      Model model) {
+    TrayView view =
+        pages
+            .tray(id, viewer(person))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    if (view.open()) {
+      OpenTrayChoice.choose(session, id);
+    }
+    model.addAttribute("view", view);
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "tray";
+  }
+
+  private static TrayPages.Viewer viewer(Authentication person) {
+    boolean workshop =
+        person.getAuthorities().stream()
+            .anyMatch(authority -> "ROLE_WORKSHOP".equals(authority.getAuthority()));
+    return new TrayPages.Viewer(person.getName(), !workshop);
+  }
+}

@@ -1,0 +1,216 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.LineStates;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+
+/**
+ * Answers what goes into a job and whether it is here. The workshop sees the trays it was handed.
+ */
+@Service
+public class TrayPages {
+
+  private static final int DAYS_BACK = 30;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  /** Who looks: the store sees every tray, a mechanic the own ones. */
+  record Viewer(String name, boolean seesAll) {
+
+    boolean sees(Tray tray) {
+      return seesAll || tray.mechanic().filter(name::equalsIgnoreCase).isPresent();
+    }
+  }
+
+  TrayPages(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  TraysView all(Viewer viewer) {
+    return store.read(
+        session ->
+            new TraysView(
+                rows(session, session.trays().open(), viewer),
+                rows(
+                    session,
+                    session.trays().handedOverSince(clock.today().minusDays(DAYS_BACK)),
+                    viewer)));
+  }
+
+  Optional<TrayView> tray(long id, Viewer viewer) {
+    return store.read(
+        session -> session.trays().byId(id).filter(viewer::sees).map(tray -> view(session, tray)));
+  }
+
+  private List<TraysView.Row> rows(Session session, List<Tray> trays, Viewer viewer) {
+    return trays.stream().filter(viewer::sees).map(tray -> row(session, tray)).toList();
+  }
+
+  private TraysView.Row row(Session session, Tray tray) {
+    TrayProgress progress = TrayDesk.progress(session, tray, clock.today());
+    return new TraysView.Row(
+        tray.id(),
+        tray.number(),
+        tray.unitCode(),
+        tray.title(),
+        when(tray),
+        progress.laidCount() + "/" + progress.steps().size(),
+        state(tray, progress));
+  }
+
+  private static State state(Tray tray, TrayProgress progress) {
+    return switch (tray.state()) {
+      case OPEN -> LineStates.of(progress);
+      case HANDED_OVER -> State.ready("handed over");
+      case CLEARED -> State.open("put back");
+    };
+  }
+
+  private String when(Tray tray) {
+    return tray.handedOverOn()
+        .map(day -> "to " + tray.mechanic().orElseThrow() + " on " + Words.day(day, clock.today()))
+        .orElseGet(() -> Words.weekdayAndDay(tray.plannedOn()));
+  }
+
+  private TrayView view(Session session, Tray tray) {
+    TrayProgress progress = TrayDesk.progress(session, tray, clock.today());
+    FleetPicture fleet = FleetPicture.load(session, clock.today());
+    Map<Long, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    List<TrayView.LineRow> lines =
+        progress.steps().stream().map(step -> line(session, tray, step, issued)).toList();
+    JobFacts facts = new JobFacts(fleet, tray);
+    return new TrayView(
+        tray.id(),
+        tray.number(),
+        tray.unitCode(),
+        tray.title(),
+        when(tray),
+        progress.laidCount() + " of " + progress.steps().size() + " laid",
+        state(tray, progress),
+        tray.isOpen(),
+        progress.state() == TrayProgress.State.READY,
+        tray.state() == Tray.State.HANDED_OVER,
+        tray.version(),
+        lines.stream()
+            .filter(line -> !line.laid() && line.mayLay())
+            .map(TrayView.LineRow::bin)
+            .findFirst()
+            .orElse(""),
+        lines,
+        facts.torques(),
+        facts.cautions(),
+        HandOverDesk.metersOfTray(fleet, tray).stream().map(this::meter).toList(),
+        tray.mechanic().orElse(""));
+  }
+
+  private TrayView.MeterRow meter(MeterStanding meter) {
+    return new TrayView.MeterRow(
+        meter.file().meter().id(),
+        meter.file().meter().name(),
+        meter.file().meter().measure().symbol(),
+        meter.outlook().on(clock.today()).rounded().display());
+  }
+
+  private TrayView.LineRow line(
+      Session session, Tray tray, TrayProgress.Step step, Map<Long, List<PastMovement>> issued) {
+    Item item = session.items().byId(step.line().itemId()).orElseThrow();
+    Quantity out =
+        issued.getOrDefault(item.id(), List.of()).stream()
+            .map(PastMovement::stillOut)
+            .reduce(Quantity.zero(item.measure()), Quantity::plus);
+    return new TrayView.LineRow(
+        step.line().id(),
+        item.id(),
+        item.homeBin().address(),
+        Plate.of(item),
+        item.product().map(Drum::of),
+        step.line().place(),
+        step.line().note(),
+        step.line().wanted().display(),
+        LineStates.of(step),
+        step.line().isLaid(),
+        step.state() == TrayProgress.LineState.TO_LAY,
+        tray.state() == Tray.State.HANDED_OVER && out.isPositive() ? out.display() : "");
+  }
+
+  /** Torques and cautions that go with a tray's tasks. */
+  private static final class JobFacts {
+    private final UnitNeeds needs;
+    private final List<Task> tasks;
+
+    JobFacts(FleetPicture fleet, Tray tray) {
+      this.needs = fleet.needs().get(tray.unitId());
+      this.tasks =
+          fleet.tasks().get(tray.unitId()).stream()
+              .map(TaskStanding::task)
+              .filter(task -> tray.taskIds().contains(task.id()))
+              .toList();
+    }
+
+    List<String> torques() {
+      List<String> torques = new ArrayList<>();
+      for (Position position : needs.positions()) {
+        if (position.torque().isPresent() && isWorkedOn(position)) {
+          torques.add(position.name() + " " + position.torque().get().display());
+        }
+      }
+      return torques;
+    }
+
+    List<String> cautions() {
+      Set<String> cautions = new LinkedHashSet<>();
+      for (Compartment compartment : drained()) {
+        cautions.addAll(Cautions.whenDraining(compartment.kind()));
+      }
+      return cautions.isEmpty() ? List.of() : Cautions.deferring(cautions);
+    }
+
+    private boolean isWorkedOn(Position position) {
+      boolean sealOfDrained =
+          position.kind() == Position.Kind.DRAIN_SEAL
+              && drained().stream().anyMatch(position::belongsTo);
+      return sealOfDrained || tasks.stream().anyMatch(task -> onPosition(task, position.id()));
+    }
+
+    private static boolean onPosition(Task task, long positionId) {
+      return (task.action() instanceof Task.Action.Replace replace
+              && replace.positionId() == positionId)
+          || (task.action() instanceof Task.Action.Inspect inspect
+              && inspect.positionId() == positionId);
+    }
+
+    private List<Compartment> drained() {
+      return tasks.stream()
+          .map(Task::action)
+          .filter(Task.Action.ChangeFluid.class::isInstance)
+          .map(action -> needs.compartment(((Task.Action.ChangeFluid) action).compartmentId()))
+          .toList();
+    }
+  }
+}

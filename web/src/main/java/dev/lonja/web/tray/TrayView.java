@@ -1,0 +1,50 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import java.util.List;
+import java.util.Optional;
+
+/** Everything the tray page shows, in words. */
+record TrayView(
+    long id,
+    String number,
+    String unit,
+    String title,
+    String when,
+    String progress,
+    State state,
+    boolean open,
+    boolean ready,
+    boolean handedOver,
+    long version,
+    String nextBin,
+    List<LineRow> lines,
+    List<String> torques,
+    List<String> cautions,
+    List<MeterRow> meters,
+    String mechanic) {
+
+  /**
+   * A line in walking order.
+   *
+   * @param back what may still come back, if the tray was handed over
+   */
+  record LineRow(
+      long id,
+      long itemId,
+      String bin,
+      Plate plate,
+      Optional<Drum> drum,
+      String place,
+      String note,
+      String amount,
+      State state,
+      boolean laid,
+      boolean mayLay,
+      String back) {}
+
+  /** A meter to be read at the hand-over. */
+  record MeterRow(long id, String name, String measure, String expected) {}
+}

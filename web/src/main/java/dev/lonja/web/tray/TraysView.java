@@ -1,0 +1,17 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.web.frame.State;
+import java.util.List;
+
+/** The list of trays. */
+record TraysView(List<Row> open, List<Row> handedOver) {
+
+  record Row(
+      long id,
+      String number,
+      String unit,
+      String title,
+      String when,
+      String progress,
+      State state) {}
+}
