@@ -12,6 +12,8 @@
     const target = document.querySelector(selector);
     if (target && !target.disabled && target.getAttribute("aria-disabled") !== "true") {
       target.click();
+      // a link into the page leads to a form: hands stay on the keyboard
+      target.hash && document.querySelector(`${target.hash} input:not([type=hidden])`)?.focus();
     }
     return Boolean(target);
   };
@@ -36,6 +38,15 @@
     const types = event.key.length === 1 && event.key !== " " && event.key !== "?";
     if (types && !isField(event.target) && !event.ctrlKey && !event.metaKey && !event.altKey) {
       scanTarget()?.focus();
+    }
+  };
+
+  // From a field back to the page, from the page back to where one came from.
+  const stepBack = (target) => {
+    if (isField(target)) {
+      target.blur();
+    } else if (document.referrer.startsWith(location.origin)) {
+      history.back();
     }
   };
 
@@ -71,26 +82,14 @@
   });
 
   document.addEventListener("alpine:init", () => {
-    window.Alpine.data("fold", () => ({
-      open: false,
-      toggle() {
-        this.open = !this.open;
-      },
-      close() {
-        this.open = false;
-      },
-    }));
     window.Alpine.data("keys", () => ({
       open: false,
       follow(event) {
         if (event.key === "?" && !isField(event.target)) {
           this.open = !this.open;
         } else if (event.key === "Escape") {
-          this.open = false;
+          this.open ? (this.open = false) : stepBack(event.target);
         }
-      },
-      toggle() {
-        this.open = !this.open;
       },
     }));
   });

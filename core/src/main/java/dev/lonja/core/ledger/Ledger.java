@@ -172,29 +172,38 @@ public final class Ledger {
     return running.booked();
   }
 
-  /** Undoes a whole movement that nothing refers to yet, at the value it was booked with. */
-  public static Booking correct(ItemStock stock, PastMovement movement) {
-    if (movement.kind() == MovementKind.CORRECTION) {
-      return Booking.refused(new Refusal.CorrectionOfCorrection(movement.id()));
-    }
-    if (!movement.answeredQuantity().isZero()) {
-      return Booking.refused(new Refusal.AlreadyAnswered(movement.id()));
-    }
-    Optional<Refusal> refusal =
-        movement.quantity().isPositive()
-            ? refusalOfPresence(stock, movement.place(), movement.quantity())
-            : Optional.empty();
-    if (refusal.isPresent()) {
-      return Booking.refused(refusal.get());
+  /**
+   * Undoes movements that nothing refers to yet, at the values they were booked with: one line, or
+   * both halves of a transfer, since half a transfer undone would make stock out of nothing.
+   */
+  public static Booking correct(ItemStock stock, List<PastMovement> movements) {
+    List<Refusal> refusals =
+        movements.stream().flatMap(line -> refusalOfCorrection(stock, line).stream()).toList();
+    if (!refusals.isEmpty()) {
+      return new Booking.Refused(refusals);
     }
     RunningValue running = new RunningValue(stock);
-    running.add(
-        MovementKind.CORRECTION,
-        movement.place(),
-        movement.quantity().negated(),
-        movement.value().negated(),
-        Optional.of(movement.id()));
+    for (PastMovement line : movements) {
+      running.add(
+          MovementKind.CORRECTION,
+          line.place(),
+          line.quantity().negated(),
+          line.value().negated(),
+          Optional.of(line.id()));
+    }
     return running.booked();
+  }
+
+  private static Optional<Refusal> refusalOfCorrection(ItemStock stock, PastMovement line) {
+    if (line.kind() == MovementKind.CORRECTION) {
+      return Optional.of(new Refusal.CorrectionOfCorrection(line.id()));
+    }
+    if (!line.answeredQuantity().isZero()) {
+      return Optional.of(new Refusal.AlreadyAnswered(line.id()));
+    }
+    return line.quantity().isPositive()
+        ? refusalOfPresence(stock, line.place(), line.quantity())
+        : Optional.empty();
   }
 
   private static void change(

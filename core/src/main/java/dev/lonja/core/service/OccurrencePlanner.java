@@ -40,10 +40,11 @@ public final class OccurrencePlanner {
   /** All occurrences from {@code today} to {@code until}, both included, in order of their days. */
   public static List<Occurrence> plan(
       List<TaskStanding> standings, LocalDate today, LocalDate until) {
-    OccurrencePlanner planner = new OccurrencePlanner(today, until);
+    // what falls due shortly after the horizon may still join an occurrence within it
+    OccurrencePlanner planner = new OccurrencePlanner(today, until.plusDays(JOIN_DAYS));
     standings.forEach(planner::await);
     planner.run();
-    return planner.planned.entrySet().stream()
+    return planner.planned.headMap(until, true).entrySet().stream()
         .map(entry -> new Occurrence(entry.getKey(), entry.getValue()))
         .toList();
   }

@@ -7,7 +7,7 @@ import org.jooq.Record;
 /**
  * One column of an exchange table.
  *
- * @param references the table whose {@code id} it holds, if any
+ * @param references the table whose key it holds, if any
  * @param required false if an empty cell stands for "none"
  * @param meaning in a few words, for the description that goes with the files
  */
@@ -25,7 +25,11 @@ record Column<T>(
   }
 
   static Column<Long> reference(String name, Field<Long> field, String table, String meaning) {
-    return new Column<>(name, field, Format.id(), true, false, Optional.of(table), meaning);
+    return of(name, field, Format.id(), meaning).referringTo(table);
+  }
+
+  Column<T> referringTo(String table) {
+    return new Column<>(name, field, format, required, mayBeEmptyText, Optional.of(table), meaning);
   }
 
   Column<T> optional() {
@@ -44,7 +48,7 @@ record Column<T>(
 
   String allowed() {
     String what =
-        references.map(table -> "the id of a row of " + table + ".csv").orElse(format.allowed());
+        references.map(table -> "the key of a row of " + table + ".csv").orElse(format.allowed());
     return required ? what : what + ", or nothing";
   }
 }

@@ -387,14 +387,8 @@ final class ExchangeTables {
         .with(of("reference", MOVEMENT.REFERENCE, text(80), "what it belongs to").orEmptyText())
         .with(reference("refers_to", MOVEMENT.REFERS_TO, "movements", "what it answers").optional())
         .with(
-            new Column<>(
-                "request_key",
-                MOVEMENT.REQUEST_KEY,
-                text(80),
-                true,
-                false,
-                java.util.Optional.of("requests"),
-                "idempotency key"))
+            of("request_key", MOVEMENT.REQUEST_KEY, text(80), "idempotency key")
+                .referringTo("requests"))
         .with(of("line_no", MOVEMENT.LINE_NO, whole(1, 99_999), "line within the request"))
         .with(of("actor", MOVEMENT.ACTOR, text(60), "who booked it"))
         .with(of("recorded_at", MOVEMENT.RECORDED_AT, instant(), "when"))

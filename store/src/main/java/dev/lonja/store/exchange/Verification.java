@@ -1,15 +1,20 @@
 package dev.lonja.store.exchange;
 
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
+import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.REQUEST;
+import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.STOCK;
 import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
+import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
 import dev.lonja.core.part.PartKey;
 import java.util.ArrayList;
@@ -19,6 +24,7 @@ import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 
 /** Checks that a whole store agrees with itself: keys, ledger, stock, values. */
 public final class Verification {
@@ -28,6 +34,7 @@ public final class Verification {
 
   private static final int MONTHS = 12;
   private static final long MEAN_ONE = 120_000;
+  private static final String OTHER_UNIT = " refers to another unit's ";
 
   private final DSLContext context;
   private final List<Finding> findings = new ArrayList<>();
@@ -49,6 +56,8 @@ public final class Verification {
     checkTrays();
     checkRecords();
     checkMonths();
+    checkUnits();
+    checkPreferredItems();
     return List.copyOf(findings);
   }
 
@@ -175,6 +184,70 @@ public final class Verification {
         .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
         .where(TRAY_LINE.LAID_MICRO.gt(TRAY_LINE.WANTED_MICRO))
         .forEach(row -> add("tray_lines", row.value1() + " holds more than it wants"));
+  }
+
+  /** What belongs to a unit refers to parts of the same unit only. */
+  private void checkUnits() {
+    context
+        .select(POSITION.ID)
+        .from(POSITION)
+        .join(COMPARTMENT)
+        .on(COMPARTMENT.ID.eq(POSITION.COMPARTMENT_ID))
+        .where(COMPARTMENT.UNIT_ID.ne(POSITION.UNIT_ID))
+        .forEach(row -> add("positions", "position " + row.value1() + OTHER_UNIT + "compartment"));
+    context
+        .select(TASK.ID, SERVICE.UNIT_ID, COMPARTMENT.UNIT_ID, POSITION.UNIT_ID, METER.UNIT_ID)
+        .from(TASK)
+        .join(SERVICE)
+        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .leftJoin(COMPARTMENT)
+        .on(COMPARTMENT.ID.eq(TASK.COMPARTMENT_ID))
+        .leftJoin(POSITION)
+        .on(POSITION.ID.eq(TASK.POSITION_ID))
+        .leftJoin(METER)
+        .on(METER.ID.eq(TASK.METER_ID))
+        .forEach(
+            row -> {
+              String task = "task " + row.value1() + OTHER_UNIT;
+              addIfOther(row.value2(), row.value3(), task + "compartment");
+              addIfOther(row.value2(), row.value4(), task + "position");
+              addIfOther(row.value2(), row.value5(), task + "meter");
+            });
+    context
+        .select(TRAY.NUMBER)
+        .from(TRAY_TASK)
+        .join(TRAY)
+        .on(TRAY.ID.eq(TRAY_TASK.TRAY_ID))
+        .join(TASK)
+        .on(TASK.ID.eq(TRAY_TASK.TASK_ID))
+        .join(SERVICE)
+        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .where(SERVICE.UNIT_ID.ne(TRAY.UNIT_ID))
+        .forEach(row -> add("tray_tasks", row.value1() + OTHER_UNIT + "task"));
+  }
+
+  private void addIfOther(long unitId, @Nullable Long otherUnitId, String text) {
+    if (otherUnitId != null && otherUnitId != unitId) {
+      add("tasks", text);
+    }
+  }
+
+  /** Compartments take fluids, positions take pieces. */
+  private void checkPreferredItems() {
+    context
+        .select(COMPARTMENT.ID)
+        .from(COMPARTMENT)
+        .join(ITEM)
+        .on(ITEM.ID.eq(COMPARTMENT.ITEM_ID))
+        .where(ITEM.MEASURE.ne("L"))
+        .forEach(row -> add("compartments", "compartment " + row.value1() + " is to take pieces"));
+    context
+        .select(POSITION.ID)
+        .from(POSITION)
+        .join(ITEM)
+        .on(ITEM.ID.eq(POSITION.ITEM_ID))
+        .where(ITEM.MEASURE.ne("pc"))
+        .forEach(row -> add("positions", "position " + row.value1() + " is to take litres"));
   }
 
   private void checkRecords() {

@@ -212,9 +212,24 @@ public final class LedgerRepository {
     return lines(MOVEMENT.ID.eq(movementId), 1).stream().findFirst();
   }
 
-  /** A movement with what later ones took back of it. */
-  public PastMovement past(long movementId) {
-    return pastWhere(MOVEMENT.ID.eq(movementId)).get(0);
+  /**
+   * The lines that are undone together, with what later ones took back of them: the movement alone,
+   * or both halves of a transfer.
+   */
+  public List<PastMovement> movement(long movementId) {
+    Movement half = MOVEMENT.as("half");
+    Condition sameTransfer =
+        MOVEMENT
+            .KIND
+            .eq(MovementKind.TRANSFER.name())
+            .and(
+                MOVEMENT.REQUEST_KEY.eq(
+                    context
+                        .select(half.REQUEST_KEY)
+                        .from(half)
+                        .where(half.ID.eq(movementId))
+                        .and(half.KIND.eq(MovementKind.TRANSFER.name()))));
+    return pastWhere(MOVEMENT.ID.eq(movementId).or(sameTransfer));
   }
 
   /** The issues booked under a reference, by item, with what came back of each. */

@@ -22,16 +22,14 @@ final class UnitParts {
   UnitView.CompartmentRow compartment(Compartment compartment) {
     return new UnitView.CompartmentRow(
         compartment.name(),
-        compartment.kind().words(),
         compartment.grade(),
         plate(compartment.itemId()),
         Arrays.stream(FillCondition.values())
             .filter(condition -> compartment.capacity(condition).isPresent())
             .map(
                 condition ->
-                    compartment.capacity(condition).orElseThrow().display()
-                        + " "
-                        + condition.words())
+                    new UnitView.CapacityRow(
+                        compartment.capacity(condition).orElseThrow().display(), condition.words()))
             .toList(),
         compartment
             .capacity(FillCondition.WITH_FILTER)

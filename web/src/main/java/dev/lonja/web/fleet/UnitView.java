@@ -35,11 +35,13 @@ record UnitView(
   /** A compartment with what it holds. */
   record CompartmentRow(
       String name,
-      String kind,
       String grade,
       Optional<Plate> item,
-      List<String> capacities,
+      List<CapacityRow> capacities,
       String firstPour) {}
+
+  /** How much goes in, in which condition. */
+  record CapacityRow(String amount, String condition) {}
 
   record PositionRow(
       String name, String kind, Optional<Plate> item, int quantity, String torque, String note) {}

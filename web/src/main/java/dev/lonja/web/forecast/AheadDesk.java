@@ -103,7 +103,7 @@ public class AheadDesk {
     return new AheadItemView(
         Plate.of(subject.lead()),
         subject.product().map(Drum::of),
-        subject.free().display() + " free, " + lasts(subject.cover(), WEEKS),
+        subject.free().display() + " free, lasts " + lasts(subject.cover(), WEEKS),
         TideLine.draw(today, forecast.plan().horizon(), subject),
         weeks(subject, chosen),
         chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
@@ -178,7 +178,7 @@ public class AheadDesk {
   private static String lasts(Cover cover, int weeks) {
     return cover
         .days()
-        .map(days -> days == 0 ? "today" : Words.count(days, "day", "days"))
+        .map(days -> days == 0 ? "until today" : Words.count(days, "day", "days"))
         .orElse("over " + weeks + " weeks");
   }
 

@@ -35,9 +35,9 @@ public final class Words {
     return WHOLE.format(day);
   }
 
-  /** "1 day", "4 days". */
+  /** "1 day", "4 days", "1,815 days". */
   public static String count(long number, String one, String many) {
-    return number + " " + (number == 1 ? one : many);
+    return String.format(Locale.ROOT, "%,d ", number) + (number == 1 ? one : many);
   }
 
   private static DateTimeFormatter format(String pattern) {

@@ -154,7 +154,8 @@ public class StockDesk {
           }
           long itemId = line.get().itemId();
           Booking booking =
-              Ledger.correct(session.ledger().stockOf(itemId), session.ledger().past(movementId));
+              Ledger.correct(
+                  session.ledger().stockOf(itemId), session.ledger().movement(movementId));
           return write(session, itemId, booking, sent, reason.get());
         });
   }

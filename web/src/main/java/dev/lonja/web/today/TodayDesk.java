@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
@@ -21,12 +22,12 @@ import dev.lonja.web.security.Allowed;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Answers what must leave the counter this week and what stands in the way. */
@@ -55,6 +56,7 @@ public class TodayDesk {
     private final FleetPicture fleet;
     private final List<LocalDate> days;
     private final Map<Tray, TrayProgress> trays = new LinkedHashMap<>();
+    private final List<UnitPlan> notStarted;
 
     Page(Session session, LocalDate today) {
       this.session = session;
@@ -62,11 +64,27 @@ public class TodayDesk {
       this.fleet = FleetPicture.load(session, today);
       this.days = workingDays(today);
       LocalDate last = days.get(days.size() - 1);
-      for (Tray tray : session.trays().open()) {
+      Map<Long, Quantity> free = session.ledger().free(today);
+      List<Tray> open = session.trays().open();
+      for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
-          trays.put(tray, TrayProgress.of(tray.lines(), session.ledger().free(today)));
+          trays.put(tray, TrayProgress.of(tray.lines(), free));
         }
       }
+      Set<Long> onTrays =
+          open.stream().flatMap(tray -> tray.taskIds().stream()).collect(Collectors.toSet());
+      this.notStarted =
+          fleet.plans(last).stream().map(plan -> withoutTrays(plan, onTrays)).toList();
+    }
+
+    private static UnitPlan withoutTrays(UnitPlan plan, Set<Long> onTrays) {
+      return new UnitPlan(
+          plan.unitId(),
+          plan.unitCode(),
+          plan.occurrences().stream()
+              .filter(o -> o.tasks().stream().noneMatch(t -> onTrays.contains(t.task().id())))
+              .toList(),
+          plan.needs());
     }
 
     TodayView view() {
@@ -124,14 +142,10 @@ public class TodayDesk {
     }
 
     private List<TodayView.Wish> wishes(LocalDate day) {
-      Set<Long> onTrays = new HashSet<>();
-      session.trays().open().forEach(tray -> onTrays.addAll(tray.taskIds()));
       List<TodayView.Wish> wishes = new ArrayList<>();
-      for (UnitPlan unit : fleet.plans(days.get(days.size() - 1))) {
+      for (UnitPlan unit : notStarted) {
         for (Occurrence occurrence : unit.occurrences()) {
-          boolean started =
-              occurrence.tasks().stream().anyMatch(task -> onTrays.contains(task.task().id()));
-          if (!started && shelfFor(occurrence.date()).equals(day)) {
+          if (shelfFor(occurrence.date()).equals(day)) {
             wishes.add(
                 new TodayView.Wish(
                     unit.unitCode(), occurrence.title(), occurrence.date().toString()));

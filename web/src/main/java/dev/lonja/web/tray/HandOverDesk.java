@@ -125,7 +125,7 @@ public class HandOverDesk {
         if (issue.stillOut().isZero()) {
           continue;
         }
-        Booking booking = Ledger.correct(session.ledger().stockOf(issues.getKey()), issue);
+        Booking booking = Ledger.correct(session.ledger().stockOf(issues.getKey()), List.of(issue));
         Outcome written =
             LedgerWording.write(session, issues.getKey(), booking, posting, lineNo++, "", "");
         if (written instanceof Outcome.Refused) {
