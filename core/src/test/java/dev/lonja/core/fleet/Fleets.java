@@ -1,0 +1,47 @@
+package dev.lonja.core.fleet;
+
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterValue;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** Readings, calendars and outlooks for worked examples. */
+public final class Fleets {
+
+  private Fleets() {}
+
+  public static Reading hours(long id, String day, String value) {
+    return new Reading(id, LocalDate.parse(day), Optional.empty(), MeterValue.ofHours(value));
+  }
+
+  static Reading hoursAt(long id, String instant, String value) {
+    Instant at = Instant.parse(instant);
+    LocalDate day = LocalDate.parse(instant.substring(0, 10));
+    return new Reading(id, day, Optional.of(at), MeterValue.ofHours(value));
+  }
+
+  static Reading kilometres(long id, String day, String value) {
+    return new Reading(id, LocalDate.parse(day), Optional.empty(), MeterValue.ofKilometres(value));
+  }
+
+  /** Runs {@code perDay} hours on every day alike, from a value read on a day. */
+  public static MeterOutlook steady(String day, String value, String perDay) {
+    return new MeterOutlook(
+        LocalDate.parse(day),
+        MeterValue.ofHours(value),
+        Optional.of(UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS)),
+        UsageCalendar.EVEN);
+  }
+
+  /** Nothing in January, twice the mean in February, the mean in all other months. */
+  static UsageCalendar januaryOff(LayUp... layUps) {
+    return new UsageCalendar(
+        List.of(
+            0, 20_000, 10_000, 10_000, 10_000, 10_000, 10_000, 10_000, 10_000, 10_000, 10_000,
+            10_000),
+        List.of(layUps));
+  }
+}

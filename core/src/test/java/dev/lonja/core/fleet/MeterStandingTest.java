@@ -1,0 +1,79 @@
+package dev.lonja.core.fleet;
+
+import static dev.lonja.core.fleet.Fleets.hours;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterValue;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class MeterStandingTest {
+
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+  private static final Unit.UnitClass FORKLIFTS = new Unit.UnitClass(1, "FL", "Forklifts");
+  private static final Unit.UnitClass BOATS = new Unit.UnitClass(2, "WB", "Workboats");
+
+  /** Read at 3 h a day; declared 5; a classmate without either takes the median, 3; a boat none. */
+  @Test
+  void theRateComesFromReadingsElseDeclaredElseTheClassElseNowhere() {
+    Map<Long, MeterStanding> standings =
+        MeterStanding.ofFleet(
+            List.of(
+                file(
+                    1,
+                    FORKLIFTS,
+                    Optional.of("9"),
+                    hours(1, "2027-01-01", "100"),
+                    hours(2, "2027-02-01", "193"),
+                    hours(3, "2027-03-01", "277")),
+                file(2, FORKLIFTS, Optional.of("5")),
+                file(3, FORKLIFTS, Optional.empty()),
+                file(4, BOATS, Optional.empty())),
+            TODAY);
+    assertThat(rate(standings, 1).source()).isEqualTo(UsageRate.Source.READINGS);
+    assertThat(rate(standings, 1).display()).isEqualTo("3.00 h a day");
+    assertThat(rate(standings, 2).source()).isEqualTo(UsageRate.Source.DECLARED);
+    assertThat(rate(standings, 3).source()).isEqualTo(UsageRate.Source.CLASS_MEDIAN);
+    assertThat(rate(standings, 3).display()).isEqualTo("3.00 h a day");
+    assertThat(standings.get(4L).outlook().rate()).isEmpty();
+  }
+
+  /** From 277 h on 1 March at 3 h a day: 277 + 14 × 3 = 319 h on 15 March. */
+  @Test
+  void theExpectedLifeRunsOnFromTheLastAcceptedReading() {
+    MeterOutlook outlook = Fleets.steady("2027-03-01", "277", "3");
+    assertThat(outlook.on(TODAY).rounded()).isEqualTo(MeterValue.ofHours("319"));
+    assertThat(outlook.on(LocalDate.parse("2027-02-01")).rounded())
+        .isEqualTo(MeterValue.ofHours("277"));
+  }
+
+  @Test
+  void withoutReadingsItStandsAtTheStartOfService() {
+    MeterStanding standing =
+        MeterStanding.ofFleet(List.of(file(1, BOATS, Optional.of("2"))), TODAY).get(1L);
+    assertThat(standing.outlook().base()).isEqualTo(MeterValue.ofHours("50"));
+    assertThat(standing.outlook().baseDay()).isEqualTo(LocalDate.parse("2026-01-01"));
+    // 438 days from 1 January 2026 to 15 March 2027, at 2 h a day
+    assertThat(standing.outlook().on(TODAY).rounded()).isEqualTo(MeterValue.ofHours("926"));
+    assertThat(standing.isStale(TODAY)).isTrue();
+  }
+
+  private static UsageRate rate(Map<Long, MeterStanding> standings, long meterId) {
+    return standings.get(meterId).outlook().rate().orElseThrow();
+  }
+
+  private static MeterFile file(
+      long id, Unit.UnitClass unitClass, Optional<String> declared, Reading... readings) {
+    LocalDate inService = LocalDate.parse("2026-01-01");
+    Unit unit = new Unit(id, "U-" + id, "a unit", unitClass, "a model", inService);
+    Optional<UsageRate> rate =
+        declared.map(perDay -> UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS));
+    Meter meter = new Meter(id, id, "hours", MeterValue.ofHours("50"), rate);
+    return new MeterFile(unit, meter, UsageCalendar.EVEN, List.of(readings));
+  }
+}

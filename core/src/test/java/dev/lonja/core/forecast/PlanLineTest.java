@@ -1,0 +1,150 @@
+package dev.lonja.core.forecast;
+
+import static dev.lonja.core.service.Services.FILTER;
+import static dev.lonja.core.service.Services.FILTER_POSITION;
+import static dev.lonja.core.service.Services.OIL;
+import static dev.lonja.core.service.Services.SUMP;
+import static dev.lonja.core.service.Services.done;
+import static dev.lonja.core.service.Services.task;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Fleets;
+import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.OccurrencePlanner;
+import dev.lonja.core.service.Services;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.UnitNeeds;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/**
+ * One unit at 1,000 h on Monday 15 March 2027 that runs 10 h a day: oil and filter every 250 h,
+ * last at 800 h, so due after 5, 30 and 55 days: 20 March (week 11), 14 April (15) and 9 May (18,
+ * the eighth week). It takes 6.40 L with filter, 6.528 L with the loss.
+ */
+class PlanLineTest {
+
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+  private static final MeterOutlook OUTLOOK = Fleets.steady("2027-03-15", "1000", "10");
+  private static final Task OIL_CHANGE = task(1, new Task.Action.ChangeFluid(SUMP), "250", null);
+  private static final Task FILTER_CHANGE =
+      task(2, new Task.Action.Replace(FILTER_POSITION), "250", null);
+  private static final UnitNeeds NEEDS =
+      new UnitNeeds(
+          List.of(Services.sump(Map.of(FillCondition.WITH_FILTER, Volume.ofLitres("6.4")))),
+          List.of(Services.filter(Optional.empty())));
+
+  @Test
+  void sumsEachItemByIsoWeek() {
+    PlanLine plan = plan(List.of(), 7);
+    assertThat(plan.totals().get(OIL))
+        .isEqualTo(weeks("2027-03-15", "6.528", "2027-04-12", "6.528"));
+    assertThat(plan.totals().get(FILTER).values())
+        .containsExactly(Quantity.pieces(1), Quantity.pieces(1));
+    assertThat(plan(List.of(), 8).totals().get(OIL)).hasSize(3);
+  }
+
+  @Test
+  void drillDownLinesAddUpExactly() {
+    PlanLine plan = plan(List.of(), 7);
+    Quantity sum =
+        plan.demandsOf(OIL).stream()
+            .map(Demand::quantity)
+            .reduce(Quantity.litres("0"), Quantity::plus);
+    assertThat(sum).isEqualTo(Quantity.litres("13.056"));
+    Demand first = plan.demandsOf(OIL).get(0);
+    assertThat(first.unitCode()).isEqualTo("FL-9");
+    assertThat(first.service()).isEqualTo("Service 1 + Service 2");
+    assertThat(first.date()).isEqualTo(LocalDate.parse("2027-03-20"));
+  }
+
+  /** The whole 6.40 L are laid: 6.528 − 6.4 = 0.128 L of loss stay in the forecast. */
+  @Test
+  void whatATrayHoldsIsTakenOffThatOccurrenceOnly() {
+    TrayHold hold =
+        new TrayHold(
+            Set.of(1L, 2L), Map.of(OIL, Quantity.litres("6.4"), FILTER, Quantity.pieces(1)));
+    PlanLine plan = plan(List.of(hold), 7);
+    assertThat(plan.totals().get(OIL))
+        .isEqualTo(weeks("2027-03-15", "0.128", "2027-04-12", "6.528"));
+    assertThat(plan.totals().get(FILTER).keySet())
+        .containsExactly(IsoWeek.of(LocalDate.parse("2027-04-12")));
+    assertThat(plan.demandsOf(FILTER)).hasSize(2);
+  }
+
+  @Test
+  void aHalfLaidTrayTakesOffWhatItHolds() {
+    TrayHold hold = new TrayHold(Set.of(1L), Map.of(OIL, Quantity.litres("2")));
+    assertThat(plan(List.of(hold), 7).demandsOf(OIL).get(0).quantity())
+        .isEqualTo(Quantity.litres("4.528"));
+  }
+
+  /** 7.000 L free: the first 6.528 L are covered, the second lot on 14 April is not. */
+  @Test
+  void coverEndsOnTheFirstDayThatStockDoesNotReach() {
+    Cover cover = Cover.of(Quantity.litres("7"), plan(List.of(), 7).demandsOf(OIL), TODAY);
+    assertThat(cover.shortOn()).contains(LocalDate.parse("2027-04-14"));
+    assertThat(cover.days()).contains(30L);
+    assertThat(cover.lacking()).isEqualTo(Quantity.litres("6.056"));
+  }
+
+  @Test
+  void stockThatIsUsedUpExactlyCovers() {
+    List<Demand> demands = plan(List.of(), 7).demandsOf(OIL);
+    assertThat(Cover.of(Quantity.litres("13.056"), demands, TODAY).shortOn()).isEmpty();
+    assertThat(Cover.of(Quantity.litres("13.055999"), demands, TODAY).shortOn())
+        .contains(LocalDate.parse("2027-04-14"));
+  }
+
+  @Test
+  void theHorizonEndsOnASunday() {
+    assertThat(PlanLine.lastDay(LocalDate.parse("2027-03-17"), 1))
+        .isEqualTo(LocalDate.parse("2027-03-21"));
+    assertThat(plan(List.of(), 2).horizon().get(1).display()).isEqualTo("2027-W12");
+    assertThatThrownBy(() -> plan(List.of(), 0))
+        .hasMessageContaining("weeks is 0; allowed is 1 to 208");
+  }
+
+  /**
+   * ISO 8601: 1 January 2027 is a Friday of week 53 of 2026; 29 December 2025 is week 1 of 2026.
+   */
+  @Test
+  void weeksFollowIso() {
+    assertThat(IsoWeek.of(LocalDate.parse("2027-01-01")).display()).isEqualTo("2026-W53");
+    assertThat(IsoWeek.of(LocalDate.parse("2025-12-29")).display()).isEqualTo("2026-W01");
+    assertThat(IsoWeek.of(LocalDate.parse("2027-03-21")).display()).isEqualTo("2027-W11");
+  }
+
+  private static PlanLine plan(List<TrayHold> holds, int weeks) {
+    LocalDate until = PlanLine.lastDay(TODAY, Math.max(weeks, 1));
+    UnitPlan unit =
+        new UnitPlan(
+            7,
+            "FL-9",
+            OccurrencePlanner.plan(
+                List.of(
+                    done(OIL_CHANGE, "2027-02-01", "800", OUTLOOK),
+                    done(FILTER_CHANGE, "2027-02-01", "800", OUTLOOK)),
+                TODAY,
+                until),
+            NEEDS);
+    return PlanLine.of(List.of(unit), holds, TODAY, weeks);
+  }
+
+  private static TreeMap<IsoWeek, Quantity> weeks(
+      String one, String litres, String other, String otherLitres) {
+    return new TreeMap<>(
+        Map.of(
+            new IsoWeek(LocalDate.parse(one)), Quantity.litres(litres),
+            new IsoWeek(LocalDate.parse(other)), Quantity.litres(otherLitres)));
+  }
+}

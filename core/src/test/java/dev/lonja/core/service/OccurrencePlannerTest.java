@@ -1,0 +1,111 @@
+package dev.lonja.core.service;
+
+import static dev.lonja.core.service.Services.done;
+import static dev.lonja.core.service.Services.task;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.Fleets;
+import dev.lonja.core.fleet.MeterOutlook;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** All on one unit that runs 10 h a day and stands at 1,000 h on 15 March 2027. */
+class OccurrencePlannerTest {
+
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+  private static final MeterOutlook OUTLOOK = Fleets.steady("2027-03-15", "1000", "10");
+
+  /** 250 h from 800 h: 1,050 h after 5 days; then every 25 days. */
+  @Test
+  void theNextCountsFromThePlannedDateAndTheLifeExpectedThen() {
+    assertThat(plan("2027-05-31", done(task(1, "250", null), "2027-02-01", "800", OUTLOOK)))
+        .isEqualTo("03-20:1 04-14:1 05-09:1");
+  }
+
+  /** One month from 31 January is 28 February, long past: done today, then from today. */
+  @Test
+  void anOverdueOneIsDoneTodayAndCountsFromToday() {
+    assertThat(plan("2027-05-31", done(task(1, null, 1), "2027-01-31", "0", OUTLOOK)))
+        .isEqualTo("03-15:1 04-15:1 05-15:1");
+  }
+
+  /**
+   * Task 1 at 1,050 h on 20 March. Task 2, every 500 h, at 1,100 h on 25 March: 5 days and 50 h
+   * later, exactly a tenth of its interval, so it joins. Task 3, every 499 h, is 50 h later too,
+   * but a tenth is 49.9 h, so it waits.
+   */
+  @Test
+  void joinsWithinATenthOfTheIntervalOnTheDot() {
+    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(2, "500", null), "2027-02-01", "600", OUTLOOK);
+    TaskStanding third = done(task(3, "499", null), "2027-02-01", "601", OUTLOOK);
+    assertThat(plan("2027-04-10", first, second)).isEqualTo("03-20:1,2+");
+    assertThat(plan("2027-04-10", first, third)).isEqualTo("03-20:1 03-25:3");
+  }
+
+  /** By calendar only: due 3 April, 14 days after 20 March, joins; 4 April does not. */
+  @Test
+  void joinsWithinFourteenDays() {
+    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
+    assertThat(plan("2027-04-10", first, done(task(2, null, 6), "2026-10-03", "0", OUTLOOK)))
+        .isEqualTo("03-20:1,2+");
+    assertThat(plan("2027-04-10", first, done(task(2, null, 6), "2026-10-04", "0", OUTLOOK)))
+        .isEqualTo("03-20:1 04-04:2");
+  }
+
+  /**
+   * 1 is due 20 March, 2 on 1 April joins it. 3 is due 10 April: within 14 days of 2's own date,
+   * but 2 was pulled forward and pulls no other; 20 March is 21 days before.
+   */
+  @Test
+  void whatWasPulledForwardPullsNoOther() {
+    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(2, null, 12), "2026-04-01", "0", OUTLOOK);
+    TaskStanding third = done(task(3, null, 12), "2026-04-10", "0", OUTLOOK);
+    assertThat(plan("2027-04-12", first, second, third)).isEqualTo("03-20:1,2+ 04-10:3");
+  }
+
+  /** What was pulled forward to 20 March counts from there: three months on, 20 June. */
+  @Test
+  void whatWasPulledForwardCountsFromTheDayItIsDone() {
+    TaskStanding first = done(task(1, null, 12), "2026-03-20", "0", OUTLOOK);
+    TaskStanding second = done(task(2, null, 3), "2027-01-01", "0", OUTLOOK);
+    assertThat(plan("2027-07-01", first, second)).isEqualTo("03-20:1,2+ 06-20:2");
+  }
+
+  /** The horizon ends on 20 March; task 2 is due on 25 March and still joins. */
+  @Test
+  void whatFallsDueJustAfterTheHorizonStillJoins() {
+    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(2, "500", null), "2027-02-01", "600", OUTLOOK);
+    assertThat(plan("2027-03-20", first, second)).isEqualTo("03-20:1,2+");
+    assertThat(plan("2027-03-19", first, second)).isEmpty();
+  }
+
+  @Test
+  void itsTitleNamesEachServiceOnce() {
+    List<Occurrence> occurrences =
+        OccurrencePlanner.plan(
+            List.of(
+                done(task(1, "250", null), "2027-02-01", "800", OUTLOOK),
+                done(task(2, "500", null), "2027-02-01", "600", OUTLOOK)),
+            TODAY,
+            LocalDate.parse("2027-03-31"));
+    assertThat(occurrences.get(0).title()).isEqualTo("Service 1 + Service 2");
+  }
+
+  /** "03-20:1,2+": on 20 March tasks 1 and 2, the latter pulled forward. */
+  private static String plan(String until, TaskStanding... standings) {
+    return OccurrencePlanner.plan(List.of(standings), TODAY, LocalDate.parse(until)).stream()
+        .map(
+            occurrence ->
+                occurrence.date().toString().substring(5)
+                    + ":"
+                    + occurrence.tasks().stream()
+                        .map(task -> task.task().id() + (task.pulledForward() ? "+" : ""))
+                        .collect(Collectors.joining(",")))
+        .collect(Collectors.joining(" "));
+  }
+}
