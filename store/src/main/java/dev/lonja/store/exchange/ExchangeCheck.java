@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -21,6 +22,8 @@ final class ExchangeCheck {
   private final Map<String, String> texts;
   private final List<ExchangeProblem> problems;
   private final Map<String, List<CheckedRow>> rows = new LinkedHashMap<>();
+
+  /** By table, the keys of its rows; without the tables that could not be read. */
   private final Map<String, Set<String>> keys = new HashMap<>();
 
   private ExchangeCheck(Map<String, String> texts, List<ExchangeProblem> problems) {
@@ -44,13 +47,12 @@ final class ExchangeCheck {
   private void readTable(ExchangeTable table) {
     List<CheckedRow> found = new ArrayList<>();
     rows.put(table.name(), found);
-    keys.put(table.name(), new HashSet<>());
     String text = texts.get(table.file());
     if (text == null) {
       problems.add(new ExchangeProblem(table.file(), 0, "", "missing file", "a file of that name"));
       return;
     }
-    try (CsvReader<CsvRecord> reader = CsvReader.builder().skipEmptyLines(true).ofCsvRecord(text)) {
+    try (CsvReader<CsvRecord> reader = reader(text)) {
       boolean header = true;
       for (CsvRecord line : reader) {
         if (header) {
@@ -58,6 +60,7 @@ final class ExchangeCheck {
           if (!checkHeader(table, line)) {
             return;
           }
+          keys.put(table.name(), new HashSet<>());
         } else {
           readRow(table, line, found);
         }
@@ -75,6 +78,15 @@ final class ExchangeCheck {
     }
     checkDoubles(table, table.key(), found);
     table.unique().forEach(columns -> checkDoubles(table, columns, found));
+  }
+
+  /** Rows too long or too short are let through here, to be named with their line. */
+  private static CsvReader<CsvRecord> reader(String text) {
+    return CsvReader.builder()
+        .skipEmptyLines(true)
+        .allowMissingFields(true)
+        .allowExtraFields(true)
+        .ofCsvRecord(text);
   }
 
   private boolean checkHeader(ExchangeTable table, CsvRecord line) {
@@ -156,14 +168,15 @@ final class ExchangeCheck {
 
   private void checkReferences(ExchangeTable table) {
     for (Column<?> column : table.columns()) {
-      if (column.references().isEmpty()) {
+      Optional<Set<String>> readable = column.references().map(keys::get);
+      if (readable.isEmpty()) {
         continue;
       }
-      Set<String> known = keys.get(column.references().get());
+      Set<String> known = readable.get();
       for (CheckedRow row : rows.get(table.name())) {
         String cell = row.cells().get(column.name());
-        boolean readable = column.format().parse().apply(cell).isPresent();
-        if (!cell.isEmpty() && readable && !known.contains(cell)) {
+        boolean wellFormed = column.format().parse().apply(cell).isPresent();
+        if (!cell.isEmpty() && wellFormed && !known.contains(cell)) {
           problems.add(
               new ExchangeProblem(table.file(), row.line(), column.name(), cell, column.allowed()));
         }

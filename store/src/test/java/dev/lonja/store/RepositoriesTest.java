@@ -1,0 +1,264 @@
+package dev.lonja.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.LayUp;
+import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.Product;
+import dev.lonja.core.part.PartKey;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.person.Person;
+import dev.lonja.store.request.RequestLog;
+import dev.lonja.store.tray.Tray;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Currency;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What the repositories read from and write to the example, on a real file. */
+class RepositoriesTest {
+
+  private static final Instant NOW = Instant.parse("2027-03-15T08:00:00Z");
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+
+  @TempDir private Path folder;
+  private LonjaStore store;
+
+  @BeforeEach
+  void open() {
+    store = Stores.example(folder);
+  }
+
+  @AfterEach
+  void close() {
+    store.close();
+  }
+
+  @Test
+  void aUnitHasItsClassMetersAndCalendar() {
+    store.read(
+        session -> {
+          Unit boat = session.fleet().unitByCode("wb-1").orElseThrow();
+          assertThat(boat.code()).isEqualTo("WB-1");
+          assertThat(boat.unitClass().code()).isEqualTo("WB");
+          assertThat(session.fleet().meters().stream().filter(m -> m.unitId() == boat.id()))
+              .extracting(Meter::name)
+              .containsExactly("port", "starboard");
+          assertThat(session.fleet().calendars().get(boat.id()).layUps())
+              .containsExactly(
+                  new LayUp(LocalDate.parse("2027-01-04"), LocalDate.parse("2027-01-30")));
+          assertThat(session.fleet().calendars().get(boat.id()).monthlyFactors().get(6))
+              .isEqualTo(18_000);
+          return true;
+        });
+  }
+
+  @Test
+  void aUnitsNeedsHaveCapacitiesAndTheFiltersVolume() {
+    UnitNeeds needs = store.read(session -> session.fleet().needs().get(1L));
+    Compartment sump = needs.compartments().get(0);
+    assertThat(sump.capacity(FillCondition.WITH_FILTER)).contains(Volume.ofLitres("14.2"));
+    assertThat(sump.capacity(FillCondition.DRY)).contains(Volume.ofLitres("15"));
+    assertThat(needs.positions().get(0).filterVolume()).contains(Volume.ofLitres("0.9"));
+    assertThat(needs.positions().get(1).torque().orElseThrow().display())
+        .isEqualTo("55–65 N·m · 40.6–47.9 lbf·ft");
+    assertThat(store.<List<String>>read(session -> session.fleet().unitsThatUse(8)))
+        .containsExactly("WB-1", "WB-2", "WB-3");
+  }
+
+  @Test
+  void readingsAreAddedAndNeverChanged() {
+    store.write(
+        session -> {
+          Reading reading = new Reading(0, TODAY, Optional.of(NOW), MeterValue.ofHours("1700.4"));
+          session.readings().add(1, reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
+          return true;
+        });
+    List<Reading> readings = store.read(session -> session.readings().byMeter().get(1L));
+    Reading last = readings.get(readings.size() - 1);
+    assertThat(last.value()).isEqualTo(MeterValue.ofHours("1700.4"));
+    assertThat(last.at()).contains(NOW);
+    assertThatThrownBy(() -> Stores.tamper(store, "UPDATE reading SET value_tenths = 1"))
+        .hasMessageContaining("readings are never changed");
+  }
+
+  @Test
+  void tasksComeWithTheirIntervals() {
+    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(1L));
+    Task oil = tasks.get(0);
+    assertThat(oil.serviceName()).isEqualTo("250 h service, both engines");
+    assertThat(oil.regular().months()).contains(12);
+    assertThat(oil.first().orElseThrow().run().orElseThrow().display()).isEqualTo("50 h");
+    assertThat(oil.action()).isEqualTo(new Task.Action.ChangeFluid(1));
+  }
+
+  /** The later record counts until it is withdrawn; then the one before it counts again. */
+  @Test
+  void aWithdrawnRecordCountsNoMore() {
+    assertThat(lastDone(1)).isEqualTo(LocalDate.parse("2026-09-14"));
+    long trayId =
+        store.write(
+            session -> {
+              long id = session.trays().add(1, "Service", TODAY, List.of(1L));
+              Optional<MeterValue> life = Optional.of(MeterValue.ofHours("1600"));
+              session.services().addDone(1, TODAY, life, id, "storekeeper", NOW);
+              return id;
+            });
+    assertThat(lastDone(1)).isEqualTo(TODAY);
+    store.write(
+        session -> {
+          session.services().withdrawOfTray(trayId, "wrong boat", "storekeeper", NOW);
+          return true;
+        });
+    assertThat(lastDone(1)).isEqualTo(LocalDate.parse("2026-09-14"));
+    assertThatThrownBy(() -> Stores.tamper(store, "DELETE FROM task_record"))
+        .hasMessageContaining("records are never deleted");
+  }
+
+  @Test
+  void itemsAreFoundByKeyAndByItsBeginning() {
+    store.read(
+        session -> {
+          PartKey key = PartKey.of("vm 22.1010").orElseThrow();
+          assertThat(session.items().byKey(key)).extracting(Item::id).containsExactly(8L);
+          PartKey prefix = PartKey.of("VM2").orElseThrow();
+          assertThat(session.items().byKeyPrefix(prefix, 50))
+              .extracting(Item::number)
+              .containsExactly("VM 22-1010", "VM 23-0044", "VM 24-0300");
+          assertThat(session.items().byKeyPrefix(prefix, 2)).hasSize(2);
+          assertThat(session.items().byKeyPrefix(key, 50)).isEmpty();
+          return true;
+        });
+  }
+
+  @Test
+  void aFluidHasItsProductAndPack() {
+    Item drum = store.read(session -> session.items().byId(1)).orElseThrow();
+    assertThat(drum.product().map(Product::grade)).contains("15W-40");
+    assertThat(drum.pack()).contains(Volume.ofLitres("205"));
+    assertThat(
+            store.<List<Item>>read(session -> session.items().ofProduct(drum.product().get().id())))
+        .hasSize(2);
+    assertThat(store.read(session -> session.items().binByAddress("m-1")).orElseThrow())
+        .isEqualTo(drum.homeBin());
+  }
+
+  @Test
+  void anEditNeedsTheVersionItWasBasedOn() {
+    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, "Oil filter M27", 2))).isTrue();
+    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, "something else", 3))).isFalse();
+    Item item = store.read(session -> session.items().byId(8)).orElseThrow();
+    assertThat(item.description()).isEqualTo("Oil filter M27");
+    assertThat(item.version()).isEqualTo(1);
+  }
+
+  @Test
+  void traysAreNumberedAndCheckTheirVersion() {
+    long id = store.write(s -> s.trays().add(1, "Service", TODAY, List.of(1L, 2L)));
+    store.write(
+        session -> {
+          session.trays().addLine(id, 8, "Oil filter", "look", Quantity.pieces(1));
+          return session.trays().touch(id, 0);
+        });
+    assertThat(store.<Boolean>write(s -> s.trays().handOver(id, 0, "workshop", TODAY))).isFalse();
+    assertThat(store.<Boolean>write(s -> s.trays().handOver(id, 1, "workshop", TODAY))).isTrue();
+    Tray tray = store.read(session -> session.trays().byNumber("t-0001")).orElseThrow();
+    assertThat(tray.state()).isEqualTo(Tray.State.HANDED_OVER);
+    assertThat(tray.mechanic()).contains("workshop");
+    assertThat(tray.taskIds()).containsExactly(1L, 2L);
+    assertThat(tray.lines().get(0).walkOrder()).isEqualTo(10);
+    assertThat(store.<List<Tray>>read(session -> session.trays().open())).isEmpty();
+    assertThat(store.<List<Tray>>read(session -> session.trays().handedOverSince(TODAY)))
+        .hasSize(1);
+    assertThat(
+            store.<List<Tray>>read(session -> session.trays().handedOverSince(TODAY.plusDays(1))))
+        .isEmpty();
+  }
+
+  /** Imported people have no password, so nobody administers the store until one is set. */
+  @Test
+  void peopleNeedAPasswordToCount() {
+    assertThat(store.<Boolean>read(session -> session.people().hasAdministrator())).isFalse();
+    store.write(
+        session -> {
+          session.people().save("storekeeper", Person.Role.ADMINISTRATOR, "hash");
+          return true;
+        });
+    assertThat(store.<Boolean>read(session -> session.people().hasAdministrator())).isTrue();
+    Person person = store.read(session -> session.people().byName("storekeeper")).orElseThrow();
+    assertThat(person.role()).isEqualTo(Person.Role.ADMINISTRATOR);
+  }
+
+  @Test
+  void settingsHaveDefaultsUntilTheyAreSet() {
+    try (LonjaStore empty = LonjaStore.open(folder.resolve("empty.db"))) {
+      assertThat(empty.<String>read(session -> session.settings().storeName()))
+          .isEqualTo("Main store");
+      empty.write(
+          session -> {
+            session
+                .settings()
+                .set("Net Loft", Currency.getInstance("NOK"), ZoneId.of("Europe/Oslo"));
+            return true;
+          });
+      assertThat(empty.<String>read(session -> session.settings().storeName()))
+          .isEqualTo("Net Loft");
+      assertThat(empty.<String>read(session -> session.settings().currency().getCurrencyCode()))
+          .isEqualTo("NOK");
+    }
+  }
+
+  @Test
+  void requestsAndAuditLinesAreRemembered() {
+    store.write(
+        session -> {
+          session.requests().add("key-00001", new RequestLog.Entry("abc", "/x"), "me", NOW);
+          session.audit().add("item", 8, new AuditLog.Line("edited", "a", "b", "me", NOW));
+          session.audit().add("item", 8, new AuditLog.Line("edited", "b", "c", "me", NOW));
+          return true;
+        });
+    assertThat(
+            store.<Optional<RequestLog.Entry>>read(session -> session.requests().find("key-00001")))
+        .contains(new RequestLog.Entry("abc", "/x"));
+    assertThat(store.<List<AuditLog.Line>>read(session -> session.audit().latest("item", 8, 1)))
+        .extracting(AuditLog.Line::after)
+        .containsExactly("c");
+    assertThat(RequestLog.hash("")).startsWith("e3b0c44298fc1c14");
+  }
+
+  @Test
+  void anExceptionUndoesTheWholeTransaction() {
+    assertThatThrownBy(
+            () ->
+                store.write(
+                    session -> {
+                      session.trays().add(1, "Service", TODAY, List.of(1L));
+                      throw new IllegalStateException("halfway");
+                    }))
+        .hasMessageContaining("halfway");
+    assertThat(store.<List<Tray>>read(session -> session.trays().open())).isEmpty();
+  }
+
+  private LocalDate lastDone(long taskId) {
+    return store.read(session -> session.services().lastDone().get(taskId)).day();
+  }
+}

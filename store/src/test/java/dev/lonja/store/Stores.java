@@ -1,0 +1,37 @@
+package dev.lonja.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+
+/** Stores on real SQLite files for tests. */
+public final class Stores {
+
+  /** The example store that ships: eight units and forty items. */
+  public static final Path EXAMPLE = Path.of("..", "examples", "boatyard-cage");
+
+  private Stores() {}
+
+  /** An open store in {@code folder} with the example's data. */
+  public static LonjaStore example(Path folder) {
+    Path database = folder.resolve("lonja.db");
+    assertThat(StoreFiles.load(EXAMPLE, database, false)).isEmpty();
+    return LonjaStore.open(database);
+  }
+
+  /** Runs statements on the file behind the store's back. */
+  public static void tamper(LonjaStore store, String... statements) {
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + store.file());
+        Statement statement = connection.createStatement()) {
+      for (String sql : statements) {
+        statement.execute(sql);
+      }
+    } catch (SQLException e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    }
+  }
+}

@@ -1,0 +1,237 @@
+package dev.lonja.store.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.StoreFiles;
+import dev.lonja.store.Stores;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class ExchangeTest {
+
+  @TempDir private Path folder;
+  private Map<String, String> files;
+
+  @BeforeEach
+  void readTheExample() throws IOException {
+    files = new TreeMap<>();
+    try (var list = Files.list(Stores.EXAMPLE)) {
+      for (Path file : list.toList()) {
+        files.put(file.getFileName().toString(), Files.readString(file));
+      }
+    }
+  }
+
+  @Test
+  void exportsToTheBytesThatWereImported() {
+    try (LonjaStore store = Stores.example(folder)) {
+      assertThat(store.<Map<String, String>>read(session -> session.exchange().files()))
+          .containsExactlyInAnyOrderEntriesOf(files);
+    }
+  }
+
+  @Test
+  void anEmptyStoreRoundTripsToo() {
+    Map<String, String> empty;
+    try (LonjaStore store = LonjaStore.open(folder.resolve("empty.db"))) {
+      empty = store.read(session -> session.exchange().files());
+    }
+    try (LonjaStore store = LonjaStore.open(folder.resolve("again.db"))) {
+      assertThat(
+              store.<List<ExchangeProblem>>write(session -> session.exchange().importTexts(empty)))
+          .isEmpty();
+      assertThat(store.<Map<String, String>>read(session -> session.exchange().files()))
+          .isEqualTo(empty);
+    }
+  }
+
+  /** A Data Package whose resources, fields and foreign keys all lead somewhere. */
+  @Test
+  void theDescriptionMatchesTheFiles() {
+    JsonNode root = JsonMapper.builder().build().readTree(files.get("datapackage.json"));
+    assertThat(root.get("profile").asString()).isEqualTo("tabular-data-package");
+    assertThat(root.get("resources").size()).isEqualTo(ExchangeTables.ALL.size());
+    for (JsonNode resource : root.get("resources")) {
+      String path = resource.get("path").asString();
+      List<String> fields =
+          resource
+              .get("schema")
+              .get("fields")
+              .valueStream()
+              .map(field -> field.get("name").asString())
+              .toList();
+      String header = files.get(path).lines().findFirst().orElseThrow();
+      assertThat(header).as(path).isEqualTo(String.join(",", fields));
+    }
+  }
+
+  /** Three bad rows in two files are all named, with line, column, value and what is allowed. */
+  @Test
+  void namesEveryBadRow() throws IOException {
+    edit("items.csv", text -> text.replaceFirst("fluid,L,1,205,", "fluid,kg,1,zwei,"));
+    edit("units.csv", text -> text.replaceFirst("2022-05-02", "2022-02-30"));
+    assertThat(problems())
+        .containsExactlyInAnyOrder(
+            "items.csv line 2, column unit: \"kg\"; allowed is one of pc, L",
+            "items.csv line 2, column pack_l: \"zwei\"; allowed is a number with a decimal point,"
+                + " from 0.000001 to 1000000, at most 6 decimals, or nothing",
+            "units.csv line 2, column in_service_on: \"2022-02-30\"; allowed is a date as"
+                + " YYYY-MM-DD");
+  }
+
+  @Test
+  void aCommaIsNoDecimalPoint() throws IOException {
+    edit("capacities.csv", text -> text.replaceFirst(",14\\.2\r\n", ",\"14,2\"\r\n"));
+    assertThat(problems().get(0)).startsWith("capacities.csv line 2, column volume_l: \"14,2\";");
+  }
+
+  @Test
+  void aKeyThatOccursTwiceIsNamedWithTheLineThatHasIt() throws IOException {
+    edit("bins.csv", text -> text + "1,Z-01,990\r\n13,K-01,991\r\n");
+    assertThat(problems())
+        .containsExactly(
+            "bins.csv line 14, column id: \"1\"; allowed is each only once; line 2 has it already",
+            "bins.csv line 15, column address: \"K-01\"; allowed is each only once; line 2 has it"
+                + " already");
+  }
+
+  @Test
+  void aReferenceThatLeadsNowhereIsNamed() throws IOException {
+    edit("meters.csv", text -> text + "99,77,hours,h,0,\r\n");
+    assertThat(problems())
+        .containsExactly(
+            "meters.csv line 13, column unit_id: \"77\"; allowed is the key of a row of units.csv");
+  }
+
+  @Test
+  void rulesWithinARowAreChecked() throws IOException {
+    edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,1\r\n");
+    assertThat(problems())
+        .anyMatch(p -> p.contains("column position_id") && p.contains("filled exactly where"))
+        .anyMatch(p -> p.contains("column interval_months") && p.contains("filled where"));
+  }
+
+  @Test
+  void missingFilesStrangeHeadersAndShortRowsAreNamed() throws IOException {
+    files.remove("lots.csv");
+    edit("bins.csv", text -> text.replace("walk_order", "order"));
+    edit("people.csv", text -> text + "3,someone\r\n");
+    assertThat(problems())
+        .containsExactlyInAnyOrder(
+            "lots.csv: \"missing file\"; allowed is a file of that name",
+            "bins.csv line 1: \"id,address,order\"; allowed is id,address,walk_order",
+            "people.csv line 4: \"2 cells\"; allowed is 4 cells");
+  }
+
+  @Test
+  void wrongEncodingIsNamedWithItsLine() throws IOException {
+    write();
+    byte[] latin =
+        "id,address,walk_order\r\n1,A-01,1\r\n2,Ã\u00e9,2\r\n"
+            .getBytes(StandardCharsets.ISO_8859_1);
+    Files.write(in().resolve("bins.csv"), latin);
+    assertThat(load())
+        .containsExactly("bins.csv line 3: \"bytes that are not UTF-8\"; allowed is text in UTF-8");
+  }
+
+  @Test
+  void aByteOrderMarkIsPassedOver() throws IOException {
+    edit("bins.csv", text -> "\uFEFF" + text);
+    assertThat(problems()).isEmpty();
+  }
+
+  @Test
+  void brokenQuotesAreNamed() throws IOException {
+    edit("bins.csv", text -> text + "13,\"Z-01,990\r\n");
+    assertThat(problems()).anyMatch(p -> p.startsWith("bins.csv"));
+  }
+
+  /** Rows that are right one by one may still disagree: here more goes out than ever came in. */
+  @Test
+  void stockBelowZeroIsRefused() throws IOException {
+    edit("movements.csv", text -> text.replaceFirst(",issue,-13\\.3,", ",issue,-1330,"));
+    assertThat(problems()).isNotEmpty().allMatch(p -> p.startsWith("movements.csv"));
+  }
+
+  /** Another unit's compartment, a fluid for a position, eleven months: named by the check. */
+  @Test
+  void dataThatDisagreeAreRefused() throws IOException {
+    edit("class_months.csv", text -> text.replaceFirst("36,3,12,1\r\n", ""));
+    edit(
+        "positions.csv",
+        text -> text.replaceFirst("1,1,1,Port oil filter", "1,1,9,Port oil filter"));
+    edit("compartments.csv", text -> text.replaceFirst("15W-40,1\r\n", "15W-40,8\r\n"));
+    assertThat(problems())
+        .anyMatch(p -> p.contains("needs twelve factors with mean 1"))
+        .anyMatch(p -> p.contains("position 1 refers to another unit's compartment"))
+        .anyMatch(p -> p.contains("compartment 1 is to take pieces"));
+  }
+
+  @Test
+  void nothingIsLeftOfARefusedImport() throws IOException {
+    edit("units.csv", text -> text.replaceFirst("2022-05-02", "yesterday"));
+    assertThat(problems()).hasSize(1);
+    assertThat(folder.resolve("lonja.db")).doesNotExist();
+    assertThat(folder.resolve("lonja.db.incoming")).doesNotExist();
+  }
+
+  @Test
+  void aStoreThatIsThereIsNotReplacedUnasked() throws IOException {
+    assertThat(problems()).isEmpty();
+    assertThat(load())
+        .singleElement()
+        .asString()
+        .contains("a store that is there already", "--replace");
+  }
+
+  @Test
+  void anImportBrokenHalfwayLeavesTheOldStoreAsItWas() throws IOException {
+    assertThat(problems()).isEmpty();
+    byte[] before = Files.readAllBytes(folder.resolve("lonja.db"));
+    edit("units.csv", text -> text.replaceFirst("2022-05-02", "yesterday"));
+    write();
+    assertThat(StoreFiles.load(in(), folder.resolve("lonja.db"), true)).hasSize(1);
+    assertThat(Files.readAllBytes(folder.resolve("lonja.db"))).isEqualTo(before);
+  }
+
+  private void edit(String name, UnaryOperator<String> change) {
+    String before = files.get(name);
+    String after = change.apply(before);
+    assertThat(after).as("the edit of %s", name).isNotEqualTo(before);
+    files.put(name, after);
+  }
+
+  private List<String> problems() throws IOException {
+    write();
+    return load();
+  }
+
+  private List<String> load() {
+    return StoreFiles.load(in(), folder.resolve("lonja.db"), false).stream()
+        .map(ExchangeProblem::display)
+        .toList();
+  }
+
+  private void write() throws IOException {
+    Files.createDirectories(in());
+    for (Map.Entry<String, String> file : files.entrySet()) {
+      Files.writeString(in().resolve(file.getKey()), file.getValue());
+    }
+  }
+
+  private Path in() {
+    return folder.resolve("in");
+  }
+}

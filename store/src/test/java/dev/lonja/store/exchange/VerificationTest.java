@@ -1,0 +1,99 @@
+package dev.lonja.store.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Stores;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Breaks the example behind the store's back; the check has to see it. */
+class VerificationTest {
+
+  private static final String FREE_MOVEMENTS = "DROP TRIGGER movement_stays";
+
+  @TempDir private Path folder;
+  private LonjaStore store;
+
+  @BeforeEach
+  void open() {
+    store = Stores.example(folder);
+  }
+
+  @AfterEach
+  void close() {
+    store.close();
+  }
+
+  @Test
+  void theExampleIsSound() {
+    assertThat(findings()).isEmpty();
+  }
+
+  @Test
+  void aKeyThatDoesNotBelongToItsNumber() {
+    Stores.tamper(store, "UPDATE item SET number_key = 'X1' WHERE id = 8");
+    assertThat(findings()).containsExactly("VM 22-1010 has the key X1");
+  }
+
+  @Test
+  void stockThatNoMovementAccountsFor() {
+    Stores.tamper(store, "INSERT INTO stock VALUES (8, 2, 1000000)");
+    assertThat(findings()).containsExactly("there is stock that no movement accounts for");
+  }
+
+  @Test
+  void aMovementChangedLater() {
+    Stores.tamper(
+        store, FREE_MOVEMENTS, "UPDATE movement SET quantity_micro = 4500000 WHERE item_id = 8");
+    assertThat(findings())
+        .contains("lot 8 adds up to 4500000, not to its stock", "movement 8 moves part of a piece");
+  }
+
+  @Test
+  void valueLeftBehindWhenNothingIsOnHand() {
+    Stores.tamper(
+        store,
+        "INSERT INTO movement VALUES (900, 8, 8, 1, 'ISSUE', -5000000, -9000, 0, '', '', NULL,"
+            + " 'cage-open-001', 2, 'me', '2027-03-15T08:00:00Z')");
+    assertThat(findings()).containsExactly("after movement 900 the item is worth 450 minor");
+  }
+
+  @Test
+  void moreComingBackThanWentOut() {
+    String line = "VALUES (%d, 1, 1, 11, 'RETURN', 9000000, 0, 0, '', '', %d, 'cage-open-001', %d,";
+    String who = " 'me', '2027-03-15T08:00:00Z')";
+    long issue = store.read(session -> session.ledger().latest(1, 1)).get(0).id();
+    Stores.tamper(
+        store,
+        "INSERT INTO movement " + String.format(line, 901, issue, 2) + who,
+        "INSERT INTO movement " + String.format(line, 902, issue, 3) + who);
+    assertThat(findings()).containsExactly("more than movement " + issue + " came back");
+  }
+
+  @Test
+  void anotherItemsLotAndATaskOfAnotherUnit() {
+    Stores.tamper(
+        store,
+        FREE_MOVEMENTS,
+        "UPDATE movement SET item_id = 9 WHERE id = 8",
+        "UPDATE task SET meter_id = 3 WHERE id = 1",
+        "INSERT INTO tray VALUES (1, 'T-0001', 1, 'x', '2027-03-15', 'OPEN', NULL, NULL, 0)",
+        "INSERT INTO tray_task VALUES (1, 1, 40)");
+    assertThat(findings())
+        .contains(
+            "movement 8 moves another item's lot",
+            "task 1 refers to another unit's meter",
+            "T-0001 refers to another unit's task");
+  }
+
+  private List<String> findings() {
+    return store.read(session -> session.verification().findings()).stream()
+        .map(Verification.Finding::text)
+        .toList();
+  }
+}
