@@ -2,6 +2,7 @@ package dev.lonja.web.command;
 
 import dev.lonja.store.LonjaStore;
 import dev.lonja.web.LonjaApplication;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import picocli.CommandLine.Option;
 
@@ -23,7 +24,18 @@ final class DataOption {
     return folder.resolve(LonjaApplication.DATABASE);
   }
 
+  /** Opens the store that is there; a command that needs one makes none. */
   LonjaStore open() {
+    if (Files.notExists(database())) {
+      throw new NoStore(folder);
+    }
     return LonjaStore.open(database());
+  }
+
+  /** There is nothing to work on; the message is for the person at the shell. */
+  static final class NoStore extends RuntimeException {
+    NoStore(Path folder) {
+      super("there is no store in " + folder);
+    }
   }
 }

@@ -9,7 +9,6 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.web.forecast.Forecast;
 import java.io.IOException;
 import java.io.StringWriter;
-import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -46,11 +45,7 @@ final class ForecastCommand implements Callable<Integer> {
   }
 
   @Override
-  public Integer call() throws IOException {
-    if (Files.notExists(data.database())) {
-      System.err.println("there is no store in " + data.folder());
-      return 1;
-    }
+  public Integer call() {
     if (weeks < 1 || weeks > PlanLine.MOST_WEEKS) {
       System.err.println("--weeks is " + weeks + "; allowed is 1 to " + PlanLine.MOST_WEEKS);
       return 2;

@@ -32,6 +32,14 @@ public final class LonjaCommand {
   }
 
   static CommandLine commandLine() {
-    return new CommandLine(new LonjaCommand());
+    return new CommandLine(new LonjaCommand())
+        .setExecutionExceptionHandler(
+            (problem, command, result) -> {
+              if (problem instanceof DataOption.NoStore) {
+                System.err.println(problem.getMessage());
+                return 1;
+              }
+              throw problem;
+            });
   }
 }

@@ -2,7 +2,6 @@ package dev.lonja.web.command;
 
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.exchange.Verification;
-import java.nio.file.Files;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -15,10 +14,6 @@ final class VerifyCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    if (Files.notExists(data.database())) {
-      System.err.println("there is no store in " + data.folder());
-      return 1;
-    }
     try (LonjaStore store = data.open()) {
       List<Verification.Finding> findings =
           store.read(session -> session.verification().findings());

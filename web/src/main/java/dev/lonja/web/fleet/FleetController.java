@@ -10,7 +10,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -41,9 +40,13 @@ class FleetController {
   String addReading(
       @PathVariable String code,
       @RequestParam String requestKey,
-      @ModelAttribute FleetDesk.ReadingForm form,
+      @RequestParam long meterId,
+      @RequestParam String value,
+      @RequestParam String day,
+      @RequestParam(defaultValue = "false") boolean keepFlagged,
       Principal person,
       Model model) {
+    FleetDesk.ReadingForm form = new FleetDesk.ReadingForm(meterId, value, day, keepFlagged);
     Outcome outcome =
         desk.addReading(Sent.by(person, requestKey, "reading", code, form), code, form);
     if (outcome instanceof Outcome.Done done) {

@@ -3,11 +3,13 @@ package dev.lonja.web.forecast;
 import dev.lonja.core.forecast.PlanLine;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 
 /** The pages of Ahead. */
 @Controller
@@ -27,7 +29,10 @@ class AheadController {
 
   @GetMapping("/ahead/{itemId}")
   String item(@PathVariable long itemId, @RequestParam Optional<LocalDate> week, Model model) {
-    model.addAttribute("view", desk.item(itemId, week));
+    model.addAttribute(
+        "view",
+        desk.item(itemId, week)
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     return "ahead-item";
   }
 }

@@ -85,13 +85,20 @@ public class AheadDesk {
         state(subject.cover()));
   }
 
-  /** One item, or the fluid it is a pack of, with the lines behind a week or behind all of them. */
+  /**
+   * One item, or the fluid it is a pack of, with the lines behind a week or behind all of them;
+   * empty for an unknown item.
+   */
   @Allowed.ToSeeStore
-  public AheadItemView item(long itemId, Optional<LocalDate> week) {
+  public Optional<AheadItemView> item(long itemId, Optional<LocalDate> week) {
     LocalDate today = clock.today();
     Forecast forecast = store.read(session -> Forecast.load(session, today, WEEKS));
-    Subject subject = forecast.subjectOf(itemId);
-    Optional<IsoWeek> chosen = week.map(IsoWeek::of);
+    return forecast
+        .subjectOf(itemId)
+        .map(subject -> item(forecast, subject, week.map(IsoWeek::of)));
+  }
+
+  private AheadItemView item(Forecast forecast, Subject subject, Optional<IsoWeek> chosen) {
     List<Demand> lines =
         subject.demands().stream()
             .filter(d -> chosen.isEmpty() || IsoWeek.of(d.date()).equals(chosen.get()))
@@ -104,7 +111,7 @@ public class AheadDesk {
         Plate.of(subject.lead()),
         subject.product().map(Drum::of),
         subject.free().display() + " free, lasts " + lasts(subject.cover(), WEEKS),
-        TideLine.draw(today, forecast.plan().horizon(), subject),
+        TideLine.draw(forecast.plan().today(), forecast.plan().horizon(), subject),
         weeks(subject, chosen),
         chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
         lines.stream().map(line -> line(line, subject)).toList(),

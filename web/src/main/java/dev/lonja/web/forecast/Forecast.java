@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** The plan line of the store, with stock held against it. */
@@ -38,12 +39,11 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
     return new Forecast(plan, subjects(session, plan, today));
   }
 
-  /** The subject that an item belongs to. */
-  public Subject subjectOf(long itemId) {
+  /** The subject that an item belongs to; empty for an unknown item. */
+  public Optional<Subject> subjectOf(long itemId) {
     return subjects.stream()
         .filter(subject -> subject.items().stream().anyMatch(item -> item.id() == itemId))
-        .findFirst()
-        .orElseThrow();
+        .findFirst();
   }
 
   private static TrayHold hold(Tray tray) {

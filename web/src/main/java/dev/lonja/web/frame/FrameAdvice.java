@@ -34,6 +34,7 @@ class FrameAdvice {
                 clock.isPinned(),
                 person == null ? "" : person.getName(),
                 keepsStore,
+                person != null && !workshop,
                 workshop ? Rail.forWorkshop() : Rail.forStore(),
                 OpenTrayChoice.of(httpSession)
                     .filter(id -> keepsStore)

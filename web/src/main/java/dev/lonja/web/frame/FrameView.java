@@ -14,6 +14,7 @@ public record FrameView(
     boolean pinned,
     String person,
     boolean keepsStore,
+    boolean seesStore,
     List<RailEntry> rail,
     Optional<OpenTray> openTray,
     String requestKey) {

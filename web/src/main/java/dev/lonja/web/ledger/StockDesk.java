@@ -19,6 +19,7 @@ import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -120,9 +121,14 @@ public class StockDesk {
     ItemStock stock = session.ledger().stockOf(itemId);
     Optional<Quantity> quantity = quantity(typed, stock, form.quantity());
     Optional<String> reason = reason(typed, form.reason());
-    boolean transfer = !form.what().equals("count") && !form.what().equals("scrap");
     Optional<Item.Bin> toBin =
-        transfer ? bin(session, typed, "toBin", form.toBin()) : Optional.empty();
+        form.what().equals("transfer")
+            ? bin(session, typed, "toBin", form.toBin())
+            : Optional.empty();
+    if (!List.of("count", "scrap", "transfer").contains(form.what())) {
+      typed.refuse(
+          "what", "\"" + form.what() + "\" is no booking; allowed are count, scrap and transfer.");
+    }
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
     }

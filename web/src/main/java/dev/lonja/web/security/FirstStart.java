@@ -49,6 +49,11 @@ class FirstStart {
     this.encoder = encoder;
   }
 
+  /** What the server prints at its start. */
+  String code() {
+    return code;
+  }
+
   boolean isNeeded() {
     if (!done) {
       done = store.read(session -> session.people().hasAdministrator());
@@ -59,7 +64,7 @@ class FirstStart {
   @EventListener(ApplicationReadyEvent.class)
   void announce() {
     if (isNeeded()) {
-      LOG.info("This store has no administrator yet. The code for its set-up page is {}", code);
+      LOG.info("This store has no administrator yet. The code for its set-up page is {}", code());
     }
   }
 
