@@ -173,11 +173,11 @@ public class TrayPages {
               .toList();
     }
 
-    List<String> torques() {
-      List<String> torques = new ArrayList<>();
+    List<TrayView.TorqueRow> torques() {
+      List<TrayView.TorqueRow> torques = new ArrayList<>();
       for (Position position : needs.positions()) {
         if (position.torque().isPresent() && isWorkedOn(position)) {
-          torques.add(position.name() + " " + position.torque().get().display());
+          torques.add(new TrayView.TorqueRow(position.name(), position.torque().get().display()));
         }
       }
       return torques;

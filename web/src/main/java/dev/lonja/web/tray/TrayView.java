@@ -21,7 +21,7 @@ record TrayView(
     long version,
     String nextBin,
     List<LineRow> lines,
-    List<String> torques,
+    List<TorqueRow> torques,
     List<String> cautions,
     List<MeterRow> meters,
     String mechanic) {
@@ -44,6 +44,9 @@ record TrayView(
       boolean laid,
       boolean mayLay,
       String back) {}
+
+  /** How tight a fastener is made. */
+  record TorqueRow(String place, String torque) {}
 
   /** A meter to be read at the hand-over. */
   record MeterRow(long id, String name, String measure, String expected) {}

@@ -1,0 +1,90 @@
+package dev.lonja.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import dev.lonja.web.server.LonjaServer;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What holds for every page: accessibility, no sideways scrolling, targets for oily gloves. */
+class EveryPageTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final HarbourBrowser BROWSER = new HarbourBrowser();
+
+  private static final List<String> PAGES =
+      List.of(
+          "/",
+          "/fleet",
+          "/fleet/RT-04",
+          "/find",
+          "/find?q=cu1",
+          "/find?q=zzz",
+          "/items/1",
+          "/items/18",
+          "/trays",
+          "/trays/1",
+          "/trays/3",
+          "/ahead",
+          "/ahead/1?week=2027-03-15",
+          "/book");
+
+  @ParameterizedTest
+  @ValueSource(ints = {1280, 390})
+  void passesTheAccessibilityCheck(int width) {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), width, 800);
+    for (String path : PAGES) {
+      page.navigate(SERVER.url() + path);
+      assertThat(violations(page)).as(path + " at " + width).isEmpty();
+    }
+  }
+
+  @Test
+  void theDoorPassesTheAccessibilityCheck() {
+    Page page = BROWSER.atCounter(SERVER.url());
+    page.locator("button[aria-label='Sign out']").click();
+    assertThat(violations(page)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1280, 820, 390})
+  void neverScrollsSideways(int width) {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), width, 800);
+    for (String path : PAGES) {
+      page.navigate(SERVER.url() + path);
+      Object wide = page.evaluate("document.documentElement.scrollWidth");
+      assertThat((Integer) wide).as(path + " at " + width).isLessThanOrEqualTo(width);
+    }
+  }
+
+  /** 44 px at least for whatever is pressed on the counter's screens. */
+  @ParameterizedTest
+  @ValueSource(strings = {"/", "/trays/1", "/trays/3", "/items/18", "/find?q=cu1"})
+  void targetsAreLargeEnough(String path) {
+    Page page = BROWSER.atCounter(SERVER.url());
+    page.navigate(SERVER.url() + path);
+    Object small =
+        page.evaluate(
+            "[...document.querySelectorAll('main button, main input:not([type=hidden]), main select, "
+                + "main .button, main .tray-block, main summary, .rail a')]"
+                + ".filter(e => e.offsetParent && !e.matches('.sr-only')"
+                + " && e.getBoundingClientRect().height < 44)"
+                + ".map(e => e.outerHTML.slice(0, 90))");
+    assertThat((List<?>) small).isEmpty();
+  }
+
+  private static List<String> violations(Page page) {
+    return new AxeBuilder(page)
+        .analyze().getViolations().stream().map(rule -> rule.getId() + " " + nodes(rule)).toList();
+  }
+
+  private static List<String> nodes(Rule rule) {
+    return rule.getNodes().stream().map(node -> node.getHtml()).limit(3).toList();
+  }
+}
