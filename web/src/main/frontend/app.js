@@ -74,6 +74,11 @@
     }
   });
 
+  // Where it would cover the page the open tray begins as a bar with its number.
+  if (matchMedia("(max-width: 1100px)").matches) {
+    document.querySelector(".tray-column")?.removeAttribute("open");
+  }
+
   // Sending a form twice does it once on the server; holding the button back merely says so at once.
   document.addEventListener("submit", (event) => {
     for (const button of event.target.querySelectorAll("button[type=submit]")) {

@@ -8,8 +8,7 @@ const fonts = ["next", "mono"].flatMap((face) =>
   ["latin", "latin-ext"].map((script) => [face, script]),
 );
 const icons = [
-  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "keyboard",
-  "log-out", "printer", "chevron-right", "triangle-alert",
+  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "log-out",
 ];
 
 mkdirSync(new URL("fonts/", assets), { recursive: true });

@@ -110,7 +110,7 @@ public class AheadDesk {
     return new AheadItemView(
         Plate.of(subject.lead()),
         subject.product().map(Drum::of),
-        subject.free().display() + " free, lasts " + lasts(subject.cover(), WEEKS),
+        subject.free().display() + " free, " + summary(subject.cover()),
         TideLine.draw(forecast.plan().today(), forecast.plan().horizon(), subject),
         weeks(subject, chosen),
         chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
@@ -182,10 +182,17 @@ public class AheadDesk {
     return sum;
   }
 
+  private String summary(Cover cover) {
+    return cover
+        .shortOn()
+        .map(day -> "short on " + Words.day(day, clock.today()))
+        .orElse("covered for " + WEEKS + " weeks");
+  }
+
   private static String lasts(Cover cover, int weeks) {
     return cover
         .days()
-        .map(days -> days == 0 ? "until today" : Words.count(days, "day", "days"))
+        .map(days -> Words.count(days, "day", "days"))
         .orElse("over " + weeks + " weeks");
   }
 

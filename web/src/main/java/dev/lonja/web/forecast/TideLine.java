@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * Draws stock against time as a tide falling down a harbour wall: the wall carries the scale, the
@@ -85,17 +86,24 @@ final class TideLine {
   }
 
   private void water(Svg svg) {
+    String toFloor = point('L', WIDTH - RIGHT, y(0)) + point('L', LEFT, y(0)) + "Z";
+    svg.path(line(left -> Math.max(left, 0)) + toFloor, "fill=\"#d3dedb\"");
+    svg.path(line(left -> Math.min(left, 0)) + toFloor, "fill=\"#f0d2ca\"");
+    svg.path(line(left -> left), "fill=\"none\" stroke=\"#0e2b33\" stroke-width=\"2.6\"");
+  }
+
+  /** The steps of what is left, each value changed by {@code bound} first. */
+  private String line(DoubleUnaryOperator bound) {
     Quantity left = subject.free();
-    StringBuilder line = new StringBuilder(point('M', x(today), y(amount(left))));
+    double height = y(bound.applyAsDouble(amount(left)));
+    StringBuilder line = new StringBuilder(point('M', x(today), height));
     for (Demand demand : subject.demands()) {
-      line.append(point('L', x(demand.date()), y(amount(left))));
+      line.append(point('L', x(demand.date()), height));
       left = left.minus(demand.quantity());
-      line.append(point('L', x(demand.date()), y(amount(left))));
+      height = y(bound.applyAsDouble(amount(left)));
+      line.append(point('L', x(demand.date()), height));
     }
-    line.append(point('L', WIDTH - RIGHT, y(amount(left))));
-    String area = line + point('L', WIDTH - RIGHT, y(0)) + point('L', LEFT, y(0)) + "Z";
-    svg.path(area, "fill=\"#d3dedb\"");
-    svg.path(line.toString(), "fill=\"none\" stroke=\"#0e2b33\" stroke-width=\"2.6\"");
+    return line + point('L', WIDTH - RIGHT, height);
   }
 
   private void shortDay(Svg svg) {
@@ -105,11 +113,11 @@ final class TideLine {
         .ifPresent(
             day -> {
               double x = x(day);
-              svg.line(x, TOP, x, HEIGHT - BOTTOM, "stroke=\"#b8361c\" stroke-width=\"2\"");
+              svg.line(x, TOP - 18, x, HEIGHT - BOTTOM, "stroke=\"#b8361c\" stroke-width=\"2\"");
               boolean late = x > WIDTH - 200;
               svg.label(
                   late ? x - 8 : x + 8,
-                  TOP + 12,
+                  TOP - 6,
                   "▲ short on " + Words.day(day, today),
                   "font-size=\"15\" font-weight=\"700\" fill=\"#b8361c\" text-anchor=\""
                       + (late ? "end" : "start")

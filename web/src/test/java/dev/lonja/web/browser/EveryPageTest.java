@@ -63,6 +63,17 @@ class EveryPageTest {
     }
   }
 
+  /** In the aisle the open tray is a bar that opens when it is asked for. */
+  @Test
+  void theOpenTrayIsABarOnANarrowScreen() {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 390, 844);
+    page.navigate(SERVER.url() + "/trays/3");
+    page.navigate(SERVER.url() + "/items/1");
+    assertThat(page.locator(".tray-column").boundingBox().height).isLessThan(60);
+    page.locator(".tray-column summary").click();
+    assertThat(page.locator(".tray-column").boundingBox().height).isGreaterThan(120);
+  }
+
   /** 44 px at least for whatever is pressed on the counter's screens. */
   @ParameterizedTest
   @ValueSource(strings = {"/", "/trays/1", "/trays/3", "/items/18", "/find?q=cu1"})

@@ -2,7 +2,6 @@ package dev.lonja.web.forecast;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.item.Item;
 import dev.lonja.web.server.LonjaServer;
 import dev.lonja.web.server.Visitor;
 import java.math.BigDecimal;
@@ -55,7 +54,7 @@ class AheadTest {
 
   @Test
   void aWeekOpensIntoUnitServiceDateAndReason() {
-    Visitor.Page page = visitor.get("/ahead/" + itemId("RV 2210-4") + "?week=2027-03-15");
+    Visitor.Page page = visitor.get("/ahead/" + SERVER.itemId("RV 2210-4") + "?week=2027-03-15");
     assertThat(page.text("section:last-of-type"))
         .contains("What week 11 is for", "18 Mar", "RT-04", "Small service + Large service")
         .contains("replaced every time", "Replace fuel filter: due at");
@@ -66,8 +65,8 @@ class AheadTest {
   /** All packs of a fluid are one subject: the drum's oil and the can's are the same tide. */
   @Test
   void thePacksOfAFluidAreOneTide() {
-    assertThat(visitor.get("/ahead/" + itemId("FA 15-20")).text(".title"))
-        .isEqualTo(visitor.get("/ahead/" + itemId("FA 15-205")).text(".title"));
+    assertThat(visitor.get("/ahead/" + SERVER.itemId("FA 15-20")).text(".title"))
+        .isEqualTo(visitor.get("/ahead/" + SERVER.itemId("FA 15-205")).text(".title"));
   }
 
   @Test
@@ -81,21 +80,9 @@ class AheadTest {
     return new BigDecimal(text.replaceAll("[^0-9.]", ""));
   }
 
-  private static long itemId(String number) {
-    return SERVER
-        .store()
-        .<Item>read(
-            session ->
-                session.items().all().stream()
-                    .filter(item -> item.number().equals(number))
-                    .findFirst()
-                    .orElseThrow())
-        .id();
-  }
-
   @Test
   void nothingIsExpectedOfWhatNoServiceTakes() {
-    Visitor.Page page = visitor.get("/ahead/" + itemId("LT 4-0200"));
+    Visitor.Page page = visitor.get("/ahead/" + SERVER.itemId("LT 4-0200"));
     assertThat(page.words()).contains("Nothing is expected within the horizon.");
   }
 }

@@ -41,14 +41,14 @@ class ItemPagesTest {
         "a few|\"a few\" is not a number."
       })
   void aWrongIssueIsRefusedAndStaysInItsFields(String quantity, String problem) {
-    Quantity before = onHand("OS Z11");
+    Quantity before = SERVER.onHand("OS Z11");
     Visitor.Page answer =
         visitor.submit(
             page("OS Z11").form("/issue"), Map.of("quantity", quantity, "reason", "the pump"));
     assertThat(answer.words()).contains("Nothing was changed.").contains(problem);
     assertThat(answer.document().select("#issue-quantity").attr("value")).isEqualTo(quantity);
     assertThat(answer.document().select("#issue-reason").attr("value")).isEqualTo("the pump");
-    assertThat(onHand("OS Z11")).isEqualTo(before);
+    assertThat(SERVER.onHand("OS Z11")).isEqualTo(before);
   }
 
   @Test
@@ -63,11 +63,11 @@ class ItemPagesTest {
     FormElement form = page("HC 16-25").form("/issue");
     Map<String, String> fields =
         Visitor.filled(form, Map.of("quantity", "2", "reason", "bilge hose"));
-    Quantity before = onHand("HC 16-25");
+    Quantity before = SERVER.onHand("HC 16-25");
     for (int i = 0; i < 3; i++) {
       assertThat(visitor.post(form.attr("action"), fields).words()).contains("bilge hose");
     }
-    assertThat(onHand("HC 16-25")).isEqualTo(before.minus(Quantity.pieces(2)));
+    assertThat(SERVER.onHand("HC 16-25")).isEqualTo(before.minus(Quantity.pieces(2)));
   }
 
   @Test
@@ -125,7 +125,7 @@ class ItemPagesTest {
     assertThat(after.document().select("section table tr:contains(D-12)").first().text())
         .contains("correction");
     assertThat(after.document().select("section").first().select("tbody tr")).hasSize(1);
-    assertThat(onHand("RAG 10")).isEqualTo(Quantity.pieces(9));
+    assertThat(SERVER.onHand("RAG 10")).isEqualTo(Quantity.pieces(9));
     assertThat(visitor.submit(correct, Map.of("reason", "again")).words())
         .contains("already sent with other content");
     assertThat(SERVER.isSound()).isTrue();
@@ -135,9 +135,9 @@ class ItemPagesTest {
   void aMovementIsCorrectedOnce() {
     visitor.submit(
         page("GLV L").form("/issue"), Map.of("quantity", "1", "reason", "to the wrong shop"));
-    Quantity before = onHand("GLV L");
+    Quantity before = SERVER.onHand("GLV L");
     visitor.submit(page("GLV L").form("/correct"), Map.of("reason", "not taken"));
-    assertThat(onHand("GLV L")).isEqualTo(before.plus(Quantity.pieces(1)));
+    assertThat(SERVER.onHand("GLV L")).isEqualTo(before.plus(Quantity.pieces(1)));
     Visitor.Page page = page("GLV L");
     FormElement second = (FormElement) page.document().select("form[action$=/correct]").get(0);
     assertThat(visitor.submit(second, Map.of("reason", "twice")).words())
@@ -182,24 +182,6 @@ class ItemPagesTest {
   }
 
   private static String path(String number) {
-    return "/items/" + itemId(number);
-  }
-
-  private static long itemId(String number) {
-    return SERVER
-        .store()
-        .<Long>read(
-            session ->
-                session.items().all().stream()
-                    .filter(item -> item.number().equals(number))
-                    .findFirst()
-                    .orElseThrow()
-                    .id());
-  }
-
-  private static Quantity onHand(String number) {
-    return SERVER
-        .store()
-        .<Quantity>read(session -> session.ledger().stockOf(itemId(number)).onHand());
+    return "/items/" + SERVER.itemId(number);
   }
 }

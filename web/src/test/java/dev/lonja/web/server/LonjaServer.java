@@ -1,5 +1,7 @@
 package dev.lonja.web.server;
 
+import dev.lonja.core.part.PartKey;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.StoreFiles;
 import dev.lonja.web.LonjaApplication;
@@ -91,6 +93,16 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   public Visitor stranger() {
     return new Visitor(url());
+  }
+
+  /** The id of the only item of this number. */
+  public long itemId(String number) {
+    return store()
+        .<Long>read(session -> session.items().byKey(PartKey.of(number).orElseThrow()).get(0).id());
+  }
+
+  public Quantity onHand(String number) {
+    return store().<Quantity>read(s -> s.ledger().stockOf(itemId(number)).onHand());
   }
 
   /** The ledger and everything else agree. */

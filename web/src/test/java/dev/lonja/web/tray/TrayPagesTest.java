@@ -51,7 +51,7 @@ class TrayPagesTest {
   void aScanLaysOnePiece() {
     Visitor.Page tray = start("RT-01");
     visitor.submit(
-        visitor.get("/items/" + itemId("OS Z11")).form("/put-on"), Map.of("quantity", "2"));
+        visitor.get("/items/" + SERVER.itemId("OS Z11")).form("/put-on"), Map.of("quantity", "2"));
     Visitor.Page once = scan(tray, "OSZ11");
     assertThat(once.document().select("li:contains(OS Z11)").text()).contains("laid in part");
     assertThat(scan(tray, "OSZ11").document().select("li.is-laid").text()).contains("OS Z11");
@@ -60,7 +60,7 @@ class TrayPagesTest {
   @Test
   void whatIsPutOnNeedsAnAmountThatCanBeLaid() {
     Visitor.Page tray = start("VN-1");
-    String item = "/items/" + itemId("HC 12-16");
+    String item = "/items/" + SERVER.itemId("HC 12-16");
     for (String wrong : new String[] {"0", "-1", "1.5", "1,5", "two", ""}) {
       Visitor.Page answer =
           visitor.submit(visitor.get(item).form("/put-on"), Map.of("quantity", wrong));
@@ -83,12 +83,12 @@ class TrayPagesTest {
         Visitor.filled(
             tray.form("/hand-over"), Map.of("mechanic", "workshop", meterField(tray), "4386.2"));
     String action = tray.form("/hand-over").attr("action");
-    Quantity before = onHand("NT 20 611");
+    Quantity before = SERVER.onHand("NT 20 611");
     Visitor.Page done = visitor.post(action, fields);
     assertThat(done.words()).contains("handed over", "to workshop on 15 Mar");
-    assertThat(onHand("NT 20 611")).isEqualTo(before.minus(Quantity.pieces(1)));
+    assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before.minus(Quantity.pieces(1)));
     assertThat(visitor.post(action, fields).path()).isEqualTo(tray.path());
-    assertThat(onHand("NT 20 611")).isEqualTo(before.minus(Quantity.pieces(1)));
+    assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before.minus(Quantity.pieces(1)));
     Visitor.Page unit = visitor.get("/fleet/FL-2");
     assertThat(unit.document().select("tr:contains(Change engine oil)").text())
         .contains("15 Mar at 4,386.2 h")
@@ -107,7 +107,7 @@ class TrayPagesTest {
     assertThat(noReason.words()).contains("The reason is missing.");
     Visitor.Page undone = visitor.submit(undo.form("/undo"), Map.of("reason", "was FL-1"));
     assertThat(undone.text(".title")).contains("0 of 4 laid");
-    assertThat(onHand("NT 20 611")).isEqualTo(before);
+    assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before);
     assertThat(
             visitor.get("/fleet/FL-2").document().select("tr:contains(Change engine oil)").text())
         .doesNotContain("4,386.2 h");
@@ -137,7 +137,8 @@ class TrayPagesTest {
     Visitor.Page tray = start("RT-03");
     leaveOutAll(tray);
     visitor.submit(
-        visitor.get("/items/" + itemId("HC 16-25")).form("/put-on"), Map.of("quantity", "1"));
+        visitor.get("/items/" + SERVER.itemId("HC 16-25")).form("/put-on"),
+        Map.of("quantity", "1"));
     Visitor.Page ready = scan(tray, "HC 16-25");
     Map<String, String> fields =
         Visitor.filled(ready.form("/hand-over"), Map.of("mechanic", "workshop"));
@@ -155,7 +156,7 @@ class TrayPagesTest {
         .forEach(field -> fields.put(field.attr("name"), meterNow(field.attr("placeholder"))));
     Visitor.Page stale = visitor.post(ready.form("/hand-over").attr("action"), fields);
     assertThat(stale.words()).contains("The tray has changed since this form was shown");
-    assertThat(onHand("HC 16-25")).isEqualTo(Quantity.pieces(onHandAtFirst("HC 16-25")));
+    assertThat(SERVER.onHand("HC 16-25")).isEqualTo(Quantity.pieces(onHandAtFirst("HC 16-25")));
   }
 
   @Test
@@ -224,30 +225,12 @@ class TrayPagesTest {
                     .orElseThrow());
   }
 
-  private static long itemId(String number) {
-    return SERVER
-        .store()
-        .<Long>read(
-            session ->
-                session.items().all().stream()
-                    .filter(item -> item.number().equals(number))
-                    .findFirst()
-                    .orElseThrow()
-                    .id());
-  }
-
-  private static Quantity onHand(String number) {
-    return SERVER
-        .store()
-        .<Quantity>read(session -> session.ledger().stockOf(itemId(number)).onHand());
-  }
-
   private static long onHandAtFirst(String number) {
     return SERVER
         .store()
         .<Long>read(
             session ->
-                session.ledger().latest(itemId(number), 1_000).stream()
+                session.ledger().latest(SERVER.itemId(number), 1_000).stream()
                         .mapToLong(line -> line.quantity().millionths())
                         .sum()
                     / 1_000_000);
