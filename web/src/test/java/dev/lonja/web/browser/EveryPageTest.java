@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class EveryPageTest {
 
   @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer NOT_SET_UP = LonjaServer.empty();
   @RegisterExtension static final HarbourBrowser BROWSER = new HarbourBrowser();
 
   private static final List<String> PAGES =
@@ -45,10 +46,21 @@ class EveryPageTest {
     }
   }
 
+  /** Sign-in, set-up, and an edit that met another. */
   @Test
-  void theDoorPassesTheAccessibilityCheck() {
+  void thePagesBesideTheWayPassTheAccessibilityCheck() {
     Page page = BROWSER.atCounter(SERVER.url());
+    page.navigate(SERVER.url() + "/items/3");
+    page.locator("summary:has-text('Edit')").click();
+    SERVER.store().<Boolean>write(s -> s.items().update(3, 0, "Brisa, changed meanwhile", 3));
+    page.fill("#ed", "Brisa, as I have it");
+    page.keyboard().press("Enter");
+    page.waitForSelector("text=As you typed it");
+    assertThat(violations(page)).isEmpty();
     page.locator("button[aria-label='Sign out']").click();
+    page.waitForSelector("text=You have signed out");
+    assertThat(violations(page)).isEmpty();
+    page.navigate(NOT_SET_UP.url() + "/first-start");
     assertThat(violations(page)).isEmpty();
   }
 
