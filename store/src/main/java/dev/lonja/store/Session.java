@@ -9,6 +9,7 @@ import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.request.RequestLog;
+import dev.lonja.store.service.DeviationRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
@@ -33,6 +34,10 @@ public final class Session {
 
   public ServiceRepository services() {
     return new ServiceRepository(context);
+  }
+
+  public DeviationRepository deviations() {
+    return new DeviationRepository(context);
   }
 
   public ItemRepository items() {

@@ -7,14 +7,21 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.Product;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Torque;
+import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.audit.AuditLog;
@@ -28,6 +35,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -79,8 +87,13 @@ class RepositoriesTest {
     assertThat(sump.capacity(FillCondition.WITH_FILTER)).contains(Volume.ofLitres("14.2"));
     assertThat(sump.capacity(FillCondition.DRY)).contains(Volume.ofLitres("15"));
     assertThat(needs.positions().get(0).filterVolume()).contains(Volume.ofLitres("0.9"));
-    assertThat(needs.positions().get(1).torque().orElseThrow().display())
-        .isEqualTo("55–65 N·m · 40.6–47.9 lbf·ft");
+    Position plug = needs.positions().get(2);
+    assertThat(plug.torque().orElseThrow().display()).isEqualTo("55–65 N·m · 40.6–47.9 lbf·ft");
+    assertThat(plug.thread()).isEqualTo("M24×2");
+    assertThat(plug.drive()).isEqualTo("27 mm");
+    assertThat(needs.positions().get(0).mounting()).contains(Mounting.SIDEWAYS);
+    assertThat(needs.compartments().get(1).hint())
+        .isEqualTo("Open the fill plug before the drain plug.");
     assertThat(store.<List<String>>read(session -> session.fleet().unitsThatUse(8)))
         .containsExactly("WB-1", "WB-2", "WB-3");
   }
@@ -111,6 +124,63 @@ class RepositoriesTest {
     assertThat(oil.action()).isEqualTo(new Task.Action.ChangeFluid(1));
   }
 
+  /** WB-2's learned capacity, BH-2's missing return filter and its shorter interval. */
+  @Test
+  void unitsDeviateFromTheirVariants() {
+    Map<Long, List<Deviation>> deviations =
+        store.<Map<Long, List<Deviation>>>read(session -> session.deviations().byUnit());
+    Deviation learned = deviations.get(2L).get(0);
+    assertThat(learned.source()).isEqualTo(Deviation.Source.LEARNED);
+    assertThat(learned.change())
+        .isEqualTo(
+            new Deviation.Change.OtherCapacity(
+                1, FillCondition.WITH_FILTER, Volume.ofLitres("13.7")));
+    assertThat(deviations.get(5L))
+        .extracting(Deviation::change)
+        .hasSize(2)
+        .hasAtLeastOneElementOfType(Deviation.Change.NoPosition.class)
+        .contains(
+            new Deviation.Change.OtherInterval(
+                11, new Interval(Optional.of(MeterSpan.ofHours("400")), Optional.empty())));
+  }
+
+  /** Each kind of change is read back as it was put; a second one of the same thing replaces it. */
+  @Test
+  void aDeviationStandsUntilTheNextOneOfTheSameThing() {
+    List<Deviation.Change> changes =
+        List.of(
+            new Deviation.Change.NoCompartment(3),
+            new Deviation.Change.OtherFluid(1, 2),
+            new Deviation.Change.OtherCapacity(1, FillCondition.DRY, Volume.ofLitres("15.5")),
+            new Deviation.Change.OtherPart(1, 9, Optional.of(Volume.ofLitres("0.88"))),
+            new Deviation.Change.OtherTorque(3, TorqueRange.of(Torque.ofNewtonMetres("60"))),
+            new Deviation.Change.NoTask(4),
+            new Deviation.Change.OtherInterval(
+                1, new Interval(Optional.of(MeterSpan.ofHours("200")), Optional.of(9))));
+    changes.forEach(this::put);
+    put(new Deviation.Change.OtherCapacity(1, FillCondition.DRY, Volume.ofLitres("15.7")));
+    List<Deviation> standing =
+        store.<List<Deviation>>read(session -> session.deviations().byUnit().get(1L));
+    assertThat(standing)
+        .extracting(Deviation::change)
+        .hasSize(7)
+        .contains(new Deviation.Change.OtherCapacity(1, FillCondition.DRY, Volume.ofLitres("15.7")))
+        .containsAll(changes.subList(3, 7));
+    store.<Boolean>write(s -> s.deviations().remove(1, standing.get(0).id()));
+    assertThat(store.<List<Deviation>>read(s -> s.deviations().byUnit().get(1L))).hasSize(6);
+    assertThat(store.<Boolean>write(s -> s.deviations().remove(2, standing.get(1).id()))).isFalse();
+  }
+
+  private void put(Deviation.Change change) {
+    Deviation deviation =
+        new Deviation(0, change, Deviation.Source.UNIT, "seen", TODAY, "storekeeper");
+    store.<Boolean>write(
+        session -> {
+          session.deviations().put(1, deviation);
+          return true;
+        });
+  }
+
   /** The later record counts until it is withdrawn; then the one before it counts again. */
   @Test
   void aWithdrawnRecordCountsNoMore() {
@@ -120,7 +190,7 @@ class RepositoriesTest {
             session -> {
               long id = session.trays().add(1, "Service", TODAY, List.of(1L));
               Optional<MeterValue> life = Optional.of(MeterValue.ofHours("1600"));
-              session.services().addDone(1, TODAY, life, id, "storekeeper", NOW);
+              session.services().addDone(1, 1, TODAY, life, id, "storekeeper", NOW);
               return id;
             });
     assertThat(lastDone(1)).isEqualTo(TODAY);
@@ -259,6 +329,6 @@ class RepositoriesTest {
   }
 
   private LocalDate lastDone(long taskId) {
-    return store.read(session -> session.services().lastDone().get(taskId)).day();
+    return store.read(session -> session.services().lastDone().get(1L).get(taskId)).day();
   }
 }

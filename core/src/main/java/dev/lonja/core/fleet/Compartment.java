@@ -1,6 +1,7 @@
 package dev.lonja.core.fleet;
 
 import dev.lonja.core.quantity.Volume;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 
@@ -10,6 +11,8 @@ import java.util.Optional;
  * @param grade the grade its spec demands
  * @param itemId the preferred item, if one is chosen
  * @param capacities what it takes in each condition on file
+ * @param hint the order of the work, such as "open the fill plug before the drain plug"; may be
+ *     empty
  */
 public record Compartment(
     long id,
@@ -17,16 +20,25 @@ public record Compartment(
     Kind kind,
     String grade,
     Optional<Long> itemId,
-    Map<FillCondition, Volume> capacities) {
+    Map<FillCondition, Volume> capacities,
+    String hint) {
 
   /** What a compartment belongs to. */
   public enum Kind {
     ENGINE("engine"),
     GEARBOX("gearbox"),
-    FINAL_DRIVE("final drive"),
+    PRIMARY_DRIVE("primary drive"),
+    /** One sump for the engine and its wet clutch. */
+    ENGINE_CLUTCH("engine and clutch"),
+    FRONT_DRIVE("front drive"),
+    REAR_DRIVE("rear drive"),
+    TRANSFER_CASE("transfer case"),
     HYDRAULIC("hydraulic tank"),
+    POWER_STEERING("power steering"),
     COOLING("cooling circuit"),
-    BRAKE_CIRCUIT("brake circuit");
+    BRAKE_CIRCUIT("brake circuit"),
+    EXHAUST_FLUID("exhaust fluid tank"),
+    WASHER("washer tank");
 
     private final String words;
 
@@ -41,6 +53,19 @@ public record Compartment(
 
   public Compartment {
     capacities = Map.copyOf(capacities);
+  }
+
+  /** This compartment with another preferred item. */
+  public Compartment withItem(long item) {
+    return new Compartment(id, name, kind, grade, Optional.of(item), capacities, hint);
+  }
+
+  /** This compartment with another capacity in one condition. */
+  public Compartment withCapacity(FillCondition condition, Volume volume) {
+    Map<FillCondition, Volume> changed = new EnumMap<>(FillCondition.class);
+    changed.putAll(capacities);
+    changed.put(condition, volume);
+    return new Compartment(id, name, kind, grade, itemId, changed, hint);
   }
 
   public Optional<Volume> capacity(FillCondition condition) {

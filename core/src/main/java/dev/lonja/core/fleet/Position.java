@@ -10,6 +10,10 @@ import java.util.Optional;
  * @param compartmentId the compartment it belongs to, if any
  * @param itemId the preferred item, if one is chosen
  * @param quantity how many pieces it takes, 1 or more
+ * @param torque of the fastener, or of the filter where the maker states one
+ * @param mounting how a filter sits, where known
+ * @param thread of a plug, as printed; may be empty
+ * @param drive what turns a plug, such as "17 mm hex"; may be empty
  * @param filterVolume the oil its filter takes up, where known
  */
 public record Position(
@@ -20,6 +24,9 @@ public record Position(
     Optional<Long> itemId,
     int quantity,
     Optional<TorqueRange> torque,
+    Optional<Mounting> mounting,
+    String thread,
+    String drive,
     String note,
     Optional<Volume> filterVolume) {
 
@@ -31,6 +38,7 @@ public record Position(
     CABIN_FILTER("cabin filter", false),
     HYDRAULIC_FILTER("hydraulic filter", true),
     DRAIN_PLUG("drain plug", false),
+    FILL_PLUG("fill plug", false),
     DRAIN_SEAL("drain seal", false),
     COVER_SEAL("cover seal", false),
     BELT("belt", false),
@@ -53,6 +61,39 @@ public record Position(
     public boolean holdsCompartmentFluid() {
       return holdsCompartmentFluid;
     }
+  }
+
+  /** This position with another preferred item and the oil that one takes up. */
+  public Position withItem(long item, Optional<Volume> volume) {
+    return new Position(
+        id,
+        name,
+        kind,
+        compartmentId,
+        Optional.of(item),
+        quantity,
+        torque,
+        mounting,
+        thread,
+        drive,
+        note,
+        volume);
+  }
+
+  public Position withTorque(TorqueRange other) {
+    return new Position(
+        id,
+        name,
+        kind,
+        compartmentId,
+        itemId,
+        quantity,
+        Optional.of(other),
+        mounting,
+        thread,
+        drive,
+        note,
+        filterVolume);
   }
 
   public boolean belongsTo(Compartment compartment) {

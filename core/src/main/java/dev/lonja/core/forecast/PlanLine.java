@@ -88,7 +88,7 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
     for (int i = 0; i < demands.size(); i++) {
       Demand demand = demands.get(i);
       Quantity laid = left.get(demand.itemId());
-      if (laid == null || demand.repeat() > 0 || !hold.taskIds().contains(demand.line().taskId())) {
+      if (laid == null || demand.repeat() > 0 || !hold.isFor(demand)) {
         continue;
       }
       Quantity taken = laid.min(demand.line().toLay()).min(demand.quantity());

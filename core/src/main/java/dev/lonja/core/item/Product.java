@@ -15,6 +15,8 @@ public record Product(long id, String make, String name, Kind kind, String grade
     HYDRAULIC_OIL("hydraulic"),
     COOLANT("coolant"),
     BRAKE_FLUID("brake"),
+    EXHAUST_FLUID("exhaust"),
+    WASHER_FLUID("washer"),
     GREASE("grease");
 
     private final String words;

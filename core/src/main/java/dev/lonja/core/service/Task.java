@@ -1,7 +1,6 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.quantity.MeterSpan;
-import java.math.BigDecimal;
 import java.util.Optional;
 
 /**
@@ -9,7 +8,7 @@ import java.util.Optional;
  *
  * @param meterId the meter that counts for it; present exactly if the regular interval has a span
  * @param first the running-in interval, where there is one
- * @param severity shortens the meter span: above 0, 1 for none; it leaves the calendar alone
+ * @param severity shortens the meter span; it leaves the calendar alone
  */
 public record Task(
     long id,
@@ -19,7 +18,7 @@ public record Task(
     Optional<Long> meterId,
     Interval regular,
     Optional<Interval> first,
-    BigDecimal severity) {
+    Severity severity) {
 
   /** What is done to what. */
   public sealed interface Action {
@@ -38,9 +37,29 @@ public record Task(
       throw new IllegalArgumentException(
           "meterId is " + meterId + "; allowed is one exactly if the interval has a span");
     }
-    if (!(severity.signum() > 0)) {
-      throw new IllegalArgumentException("severity is " + severity + "; allowed is above 0");
+  }
+
+  /** The position it works on, if it is not a change of fluid. */
+  Optional<Long> positionId() {
+    if (action instanceof Action.Replace replace) {
+      return Optional.of(replace.positionId());
     }
+    return action instanceof Action.Inspect inspect
+        ? Optional.of(inspect.positionId())
+        : Optional.empty();
+  }
+
+  /** This task with another regular interval, without a first one and without severity. */
+  Task withInterval(Interval interval) {
+    return new Task(
+        id,
+        serviceName,
+        name,
+        action,
+        interval.run().flatMap(run -> meterId),
+        interval,
+        Optional.empty(),
+        Severity.NONE);
   }
 
   /** The interval in force: the first one until the task has been done once. */
@@ -50,6 +69,6 @@ public record Task(
 
   /** The meter span of {@code interval} as shortened by the severity, rounded to a tenth. */
   Optional<MeterSpan> spanInForce(Interval interval) {
-    return interval.run().map(span -> span.times(severity));
+    return interval.run().map(span -> span.times(severity.factor()));
   }
 }

@@ -4,7 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
 import java.util.List;
 
-/** What one unit is made of, as far as the store supplies it. */
+/** What one variant or unit is made of, as far as the store supplies it. */
 public record UnitNeeds(List<Compartment> compartments, List<Position> positions) {
 
   public UnitNeeds {

@@ -70,7 +70,16 @@ class MeterStandingTest {
   private static MeterFile file(
       long id, Unit.UnitClass unitClass, Optional<String> declared, Reading... readings) {
     LocalDate inService = LocalDate.parse("2026-01-01");
-    Unit unit = new Unit(id, "U-" + id, "a unit", unitClass, "a model", inService);
+    Unit unit =
+        new Unit(
+            id,
+            "U-" + id,
+            "a unit",
+            unitClass,
+            new Variant(1, "Brannoch", "D25", ""),
+            inService,
+            Optional.empty(),
+            0);
     Optional<UsageRate> rate =
         declared.map(perDay -> UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS));
     Meter meter = new Meter(id, id, "hours", MeterValue.ofHours("50"), rate);

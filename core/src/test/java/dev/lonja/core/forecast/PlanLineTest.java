@@ -72,7 +72,7 @@ class PlanLineTest {
   void whatATrayHoldsIsTakenOffThatOccurrenceOnly() {
     TrayHold hold =
         new TrayHold(
-            Set.of(1L, 2L), Map.of(OIL, Quantity.litres("6.4"), FILTER, Quantity.pieces(1)));
+            7, Set.of(1L, 2L), Map.of(OIL, Quantity.litres("6.4"), FILTER, Quantity.pieces(1)));
     PlanLine plan = plan(List.of(hold), 7);
     assertThat(plan.totals().get(OIL))
         .isEqualTo(weeks("2027-03-15", "0.128", "2027-04-12", "6.528"));
@@ -83,9 +83,17 @@ class PlanLineTest {
 
   @Test
   void aHalfLaidTrayTakesOffWhatItHolds() {
-    TrayHold hold = new TrayHold(Set.of(1L), Map.of(OIL, Quantity.litres("2")));
+    TrayHold hold = new TrayHold(7, Set.of(1L), Map.of(OIL, Quantity.litres("2")));
     assertThat(plan(List.of(hold), 7).demandsOf(OIL).get(0).quantity())
         .isEqualTo(Quantity.litres("4.528"));
+  }
+
+  /** Tasks belong to a variant: a tray for another unit of it holds nothing for this one. */
+  @Test
+  void aTrayForAnotherUnitTakesNothingOff() {
+    TrayHold other = new TrayHold(8, Set.of(1L), Map.of(OIL, Quantity.litres("2")));
+    assertThat(plan(List.of(other), 7).demandsOf(OIL).get(0).quantity())
+        .isEqualTo(Quantity.litres("6.528"));
   }
 
   /** 7.000 L free: the first 6.528 L are covered, the second lot on 14 April is not. */

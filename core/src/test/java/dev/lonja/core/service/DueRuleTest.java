@@ -12,6 +12,7 @@ import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -131,7 +132,16 @@ class DueRuleTest {
         .hasMessageContaining("months is 241; allowed is 1 to 240");
     assertThatThrownBy(
             () -> task(1, new Task.Action.Inspect(1), every("1", 1), Optional.empty(), "0"))
-        .hasMessageContaining("severity is 0; allowed is above 0");
+        .hasMessageContaining("factor is 0; allowed is above 0, up to 1");
+  }
+
+  @Test
+  void severityNeedsAReason() {
+    assertThatThrownBy(() -> new Severity(new BigDecimal("0.8"), " "))
+        .hasMessageContaining("reason is empty");
+    assertThatThrownBy(() -> new Severity(new BigDecimal("1.1"), "easy life"))
+        .hasMessageContaining("factor is 1.1");
+    assertThat(Severity.NONE.shortens()).isFalse();
   }
 
   private static Due due(TaskStanding standing) {

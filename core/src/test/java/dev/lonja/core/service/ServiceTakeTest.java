@@ -72,7 +72,7 @@ class ServiceTakeTest {
     assertThat(take(sump(Map.of()), Optional.empty(), CHANGE_OIL).gaps())
         .containsExactly(new Take.Gap.NoCapacity("Sump"));
     Compartment nothingChosen =
-        new Compartment(SUMP, "Sump", Compartment.Kind.ENGINE, "", Optional.empty(), BOTH);
+        new Compartment(SUMP, "Sump", Compartment.Kind.ENGINE, "", Optional.empty(), BOTH, "");
     assertThat(take(nothingChosen, Optional.empty(), CHANGE_OIL).gaps())
         .containsExactly(new Take.Gap.NoItem("Sump"));
   }

@@ -3,6 +3,7 @@ package dev.lonja.core.service;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
@@ -46,7 +47,9 @@ public final class Services {
         regular.run().map(span -> 1L),
         regular,
         first,
-        new BigDecimal(severity));
+        severity.equals("1")
+            ? Severity.NONE
+            : new Severity(new BigDecimal(severity), "dusty quay"));
   }
 
   public static TaskStanding done(Task task, String day, String life, MeterOutlook outlook) {
@@ -65,7 +68,7 @@ public final class Services {
 
   public static Compartment sump(Map<FillCondition, Volume> capacities) {
     return new Compartment(
-        SUMP, "Sump", Compartment.Kind.ENGINE, "15W-40", Optional.of(OIL), capacities);
+        SUMP, "Sump", Compartment.Kind.ENGINE, "15W-40", Optional.of(OIL), capacities, "");
   }
 
   public static Position filter(Optional<Volume> volume) {
@@ -77,6 +80,9 @@ public final class Services {
         Optional.of(FILTER),
         1,
         Optional.empty(),
+        Optional.of(Mounting.UPRIGHT),
+        "",
+        "",
         "",
         volume);
   }
@@ -90,6 +96,9 @@ public final class Services {
         Optional.of(WASHER),
         quantity,
         Optional.empty(),
+        Optional.empty(),
+        "",
+        "",
         "",
         Optional.empty());
   }

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -106,6 +107,11 @@ record Format<T>(
         "one of " + String.join(", ", words),
         cell -> Optional.of(cell).filter(words::contains).map(w -> w.toUpperCase(Locale.ROOT)),
         value -> value.toLowerCase(Locale.ROOT));
+  }
+
+  /** One of the constants of an enum. */
+  static Format<String> words(Enum<?>[] values) {
+    return oneOf(Arrays.stream(values).map(Enum::name).toList());
   }
 
   /** One of a few symbols, written as they are. */

@@ -2,6 +2,7 @@ package dev.lonja.store.exchange;
 
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.DEVIATION;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
 import static dev.lonja.store.schema.Tables.METER;
@@ -15,6 +16,7 @@ import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
+import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.part.PartKey;
 import java.util.ArrayList;
@@ -34,7 +36,7 @@ public final class Verification {
 
   private static final int MONTHS = 12;
   private static final long MEAN_ONE = 120_000;
-  private static final String OTHER_UNIT = " refers to another unit's ";
+  private static final String OTHER = " refers to another variant's ";
 
   private final DSLContext context;
   private final List<Finding> findings = new ArrayList<>();
@@ -56,6 +58,7 @@ public final class Verification {
     checkTrays();
     checkRecords();
     checkMonths();
+    checkVariants();
     checkUnits();
     checkPreferredItems();
     return List.copyOf(findings);
@@ -186,17 +189,17 @@ public final class Verification {
         .forEach(row -> add("tray_lines", row.value1() + " holds more than it wants"));
   }
 
-  /** What belongs to a unit refers to parts of the same unit only. */
-  private void checkUnits() {
+  /** What belongs to a variant refers to parts of the same variant only. */
+  private void checkVariants() {
     context
         .select(POSITION.ID)
         .from(POSITION)
         .join(COMPARTMENT)
         .on(COMPARTMENT.ID.eq(POSITION.COMPARTMENT_ID))
-        .where(COMPARTMENT.UNIT_ID.ne(POSITION.UNIT_ID))
-        .forEach(row -> add("positions", "position " + row.value1() + OTHER_UNIT + "compartment"));
+        .where(COMPARTMENT.VARIANT_ID.ne(POSITION.VARIANT_ID))
+        .forEach(row -> add("positions", "position " + row.value1() + OTHER + "compartment"));
     context
-        .select(TASK.ID, SERVICE.UNIT_ID, COMPARTMENT.UNIT_ID, POSITION.UNIT_ID, METER.UNIT_ID)
+        .select(TASK.ID, SERVICE.VARIANT_ID, COMPARTMENT.VARIANT_ID, POSITION.VARIANT_ID)
         .from(TASK)
         .join(SERVICE)
         .on(SERVICE.ID.eq(TASK.SERVICE_ID))
@@ -204,31 +207,71 @@ public final class Verification {
         .on(COMPARTMENT.ID.eq(TASK.COMPARTMENT_ID))
         .leftJoin(POSITION)
         .on(POSITION.ID.eq(TASK.POSITION_ID))
-        .leftJoin(METER)
-        .on(METER.ID.eq(TASK.METER_ID))
         .forEach(
             row -> {
-              String task = "task " + row.value1() + OTHER_UNIT;
-              addIfOther(row.value2(), row.value3(), task + "compartment");
-              addIfOther(row.value2(), row.value4(), task + "position");
-              addIfOther(row.value2(), row.value5(), task + "meter");
+              String task = "task " + row.value1() + OTHER;
+              addIfOther("tasks", row.value2(), row.value3(), task + "compartment");
+              addIfOther("tasks", row.value2(), row.value4(), task + "position");
+            });
+  }
+
+  /** A unit has the meters that its tasks count by, and deviates in parts of its own variant. */
+  private void checkUnits() {
+    context
+        .selectDistinct(UNIT.CODE, TASK.METER_NAME)
+        .from(UNIT)
+        .join(SERVICE)
+        .on(SERVICE.VARIANT_ID.eq(UNIT.VARIANT_ID))
+        .join(TASK)
+        .on(TASK.SERVICE_ID.eq(SERVICE.ID))
+        .leftJoin(METER)
+        .on(METER.UNIT_ID.eq(UNIT.ID), METER.NAME.eq(TASK.METER_NAME))
+        .where(TASK.METER_NAME.isNotNull(), METER.ID.isNull())
+        .forEach(row -> add("units", row.value1() + " has no meter called " + row.value2()));
+    var taskService = SERVICE.as("task_service");
+    context
+        .select(
+            DEVIATION.ID,
+            UNIT.VARIANT_ID,
+            COMPARTMENT.VARIANT_ID,
+            POSITION.VARIANT_ID,
+            taskService.VARIANT_ID)
+        .from(DEVIATION)
+        .join(UNIT)
+        .on(UNIT.ID.eq(DEVIATION.UNIT_ID))
+        .leftJoin(COMPARTMENT)
+        .on(COMPARTMENT.ID.eq(DEVIATION.COMPARTMENT_ID))
+        .leftJoin(POSITION)
+        .on(POSITION.ID.eq(DEVIATION.POSITION_ID))
+        .leftJoin(TASK)
+        .on(TASK.ID.eq(DEVIATION.TASK_ID))
+        .leftJoin(taskService)
+        .on(taskService.ID.eq(TASK.SERVICE_ID))
+        .forEach(
+            row -> {
+              String deviation = "deviation " + row.value1() + OTHER;
+              addIfOther("deviations", row.value2(), row.value3(), deviation + "compartment");
+              addIfOther("deviations", row.value2(), row.value4(), deviation + "position");
+              addIfOther("deviations", row.value2(), row.value5(), deviation + "task");
             });
     context
         .select(TRAY.NUMBER)
         .from(TRAY_TASK)
         .join(TRAY)
         .on(TRAY.ID.eq(TRAY_TASK.TRAY_ID))
+        .join(UNIT)
+        .on(UNIT.ID.eq(TRAY.UNIT_ID))
         .join(TASK)
         .on(TASK.ID.eq(TRAY_TASK.TASK_ID))
         .join(SERVICE)
         .on(SERVICE.ID.eq(TASK.SERVICE_ID))
-        .where(SERVICE.UNIT_ID.ne(TRAY.UNIT_ID))
-        .forEach(row -> add("tray_tasks", row.value1() + OTHER_UNIT + "task"));
+        .where(SERVICE.VARIANT_ID.ne(UNIT.VARIANT_ID))
+        .forEach(row -> add("tray_tasks", row.value1() + OTHER + "task"));
   }
 
-  private void addIfOther(long unitId, @Nullable Long otherUnitId, String text) {
-    if (otherUnitId != null && otherUnitId != unitId) {
-      add("tasks", text);
+  private void addIfOther(String table, long variantId, @Nullable Long other, String text) {
+    if (other != null && other != variantId) {
+      add(table, text);
     }
   }
 
@@ -256,7 +299,7 @@ public final class Verification {
         .from(TASK_RECORD)
         .join(TASK)
         .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
-        .where(TASK.METER_ID.isNotNull(), TASK_RECORD.LIFE_TENTHS.isNull())
+        .where(TASK.METER_NAME.isNotNull(), TASK_RECORD.LIFE_TENTHS.isNull())
         .forEach(row -> add("task_records", "record " + row.value1() + " lacks the meter's value"));
   }
 

@@ -3,21 +3,26 @@ package dev.lonja.store.fleet;
 import static dev.lonja.store.schema.Tables.CAPACITY;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.DEVIATION;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LAY_UP;
 import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.MODEL;
 import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
+import static dev.lonja.store.schema.Tables.VARIANT;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.fleet.UsageRate;
+import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Torque;
@@ -30,8 +35,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.SelectOnConditionStep;
+import org.jooq.impl.DSL;
 
 /**
  * The machines and what they are made of. Everything is read for the whole fleet in one statement.
@@ -44,30 +52,38 @@ public final class FleetRepository {
     this.context = context;
   }
 
-  /** All units in order of their codes. */
+  /** The units in service, in order of their codes. */
   public List<Unit> units() {
-    return context
-        .select()
-        .from(UNIT)
-        .join(UNIT_CLASS)
-        .on(UNIT_CLASS.ID.eq(UNIT.CLASS_ID))
-        .orderBy(UNIT.CODE)
-        .fetch(FleetRepository::unit);
+    return rows().where(UNIT.RETIRED_ON.isNull()).orderBy(UNIT.CODE).fetch(FleetRepository::unit);
   }
 
+  /** A unit in service or retired. */
   public Optional<Unit> unitByCode(String code) {
+    return rows().where(UNIT.CODE.equalIgnoreCase(code)).fetchOptional(FleetRepository::unit);
+  }
+
+  private SelectOnConditionStep<Record> rows() {
     return context
         .select()
         .from(UNIT)
         .join(UNIT_CLASS)
         .on(UNIT_CLASS.ID.eq(UNIT.CLASS_ID))
-        .where(UNIT.CODE.equalIgnoreCase(code))
-        .fetchOptional(FleetRepository::unit);
+        .join(VARIANT)
+        .on(VARIANT.ID.eq(UNIT.VARIANT_ID))
+        .join(MODEL)
+        .on(MODEL.ID.eq(VARIANT.MODEL_ID));
   }
 
-  /** All meters in order of unit and entry. */
+  /** The meters of units in service, in order of unit and entry. */
   public List<Meter> meters() {
-    return context.selectFrom(METER).orderBy(METER.UNIT_ID, METER.ID).fetch(this::meter);
+    return context
+        .select(METER.asterisk())
+        .from(METER)
+        .join(UNIT)
+        .on(UNIT.ID.eq(METER.UNIT_ID))
+        .where(UNIT.RETIRED_ON.isNull())
+        .orderBy(METER.UNIT_ID, METER.ID)
+        .fetch(this::meter);
   }
 
   /** The usage calendar of every unit: its class's months and its own lay-ups. */
@@ -98,7 +114,7 @@ public final class FleetRepository {
     return calendars;
   }
 
-  /** Compartments and positions of every unit, by unit. */
+  /** Compartments and positions, by variant. */
   public Map<Long, UnitNeeds> needs() {
     Map<Long, List<Compartment>> compartments = compartments();
     Map<Long, List<Position>> positions =
@@ -108,36 +124,38 @@ public final class FleetRepository {
             .leftJoin(ITEM)
             .on(ITEM.ID.eq(POSITION.ITEM_ID))
             .orderBy(POSITION.ID)
-            .fetchGroups(POSITION.UNIT_ID, FleetRepository::position);
+            .fetchGroups(POSITION.VARIANT_ID, FleetRepository::position);
     Map<Long, UnitNeeds> needs = new HashMap<>();
-    for (Unit unit : units()) {
+    for (Long id : context.select(VARIANT.ID).from(VARIANT).fetch(VARIANT.ID)) {
       needs.put(
-          unit.id(),
+          id,
           new UnitNeeds(
-              compartments.getOrDefault(unit.id(), List.of()),
-              positions.getOrDefault(unit.id(), List.of())));
+              compartments.getOrDefault(id, List.of()), positions.getOrDefault(id, List.of())));
     }
     return needs;
   }
 
-  /** The codes of the units with a compartment or position that prefers the item, in order. */
+  /**
+   * The codes of the units in service whose variant prefers the item somewhere, or that deviate to
+   * it, in order.
+   */
   public List<String> unitsThatUse(long itemId) {
+    Condition variantTakesIt =
+        UNIT.VARIANT_ID.in(
+            DSL.select(COMPARTMENT.VARIANT_ID)
+                .from(COMPARTMENT)
+                .where(COMPARTMENT.ITEM_ID.eq(itemId))
+                .union(
+                    DSL.select(POSITION.VARIANT_ID)
+                        .from(POSITION)
+                        .where(POSITION.ITEM_ID.eq(itemId))));
+    Condition deviatesToIt =
+        UNIT.ID.in(
+            DSL.select(DEVIATION.UNIT_ID).from(DEVIATION).where(DEVIATION.ITEM_ID.eq(itemId)));
     return context
-        .selectDistinct(UNIT.CODE)
+        .select(UNIT.CODE)
         .from(UNIT)
-        .where(
-            UNIT.ID
-                .in(
-                    context
-                        .select(COMPARTMENT.UNIT_ID)
-                        .from(COMPARTMENT)
-                        .where(COMPARTMENT.ITEM_ID.eq(itemId)))
-                .or(
-                    UNIT.ID.in(
-                        context
-                            .select(POSITION.UNIT_ID)
-                            .from(POSITION)
-                            .where(POSITION.ITEM_ID.eq(itemId)))))
+        .where(UNIT.RETIRED_ON.isNull(), variantTakesIt.or(deviatesToIt))
         .orderBy(UNIT.CODE)
         .fetch(UNIT.CODE);
   }
@@ -157,7 +175,7 @@ public final class FleetRepository {
         .selectFrom(COMPARTMENT)
         .orderBy(COMPARTMENT.ID)
         .fetchGroups(
-            COMPARTMENT.UNIT_ID,
+            COMPARTMENT.VARIANT_ID,
             row ->
                 new Compartment(
                     row.get(COMPARTMENT.ID),
@@ -165,7 +183,8 @@ public final class FleetRepository {
                     Compartment.Kind.valueOf(row.get(COMPARTMENT.KIND)),
                     row.get(COMPARTMENT.GRADE),
                     Optional.ofNullable(row.get(COMPARTMENT.ITEM_ID)),
-                    capacities.getOrDefault(row.get(COMPARTMENT.ID), Map.of())));
+                    capacities.getOrDefault(row.get(COMPARTMENT.ID), Map.of()),
+                    row.get(COMPARTMENT.HINT)));
   }
 
   private static Unit unit(Record row) {
@@ -175,8 +194,11 @@ public final class FleetRepository {
         row.get(UNIT.NAME),
         new Unit.UnitClass(
             row.get(UNIT_CLASS.ID), row.get(UNIT_CLASS.CODE), row.get(UNIT_CLASS.NAME)),
-        row.get(UNIT.MODEL),
-        row.get(UNIT.IN_SERVICE_ON));
+        new Variant(
+            row.get(VARIANT.ID), row.get(MODEL.MAKE), row.get(MODEL.NAME), row.get(VARIANT.NAME)),
+        row.get(UNIT.IN_SERVICE_ON),
+        Optional.ofNullable(row.get(UNIT.RETIRED_ON)),
+        row.get(UNIT.VERSION));
   }
 
   private Meter meter(Record row) {
@@ -205,6 +227,9 @@ public final class FleetRepository {
         Optional.ofNullable(row.get(POSITION.ITEM_ID)),
         Math.toIntExact(row.get(POSITION.QUANTITY)),
         torque,
+        Optional.ofNullable(row.get(POSITION.MOUNTING)).map(Mounting::valueOf),
+        row.get(POSITION.THREAD),
+        row.get(POSITION.DRIVE),
         row.get(POSITION.NOTE),
         Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new));
   }

@@ -4,12 +4,14 @@ import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
+import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Origin;
+import dev.lonja.core.service.Severity;
 import dev.lonja.core.service.Task;
 import dev.lonja.store.schema.tables.TaskRecord;
 import java.math.BigDecimal;
@@ -36,37 +38,49 @@ public final class ServiceRepository {
     this.context = context;
   }
 
-  /** The tasks of every unit, by unit, in order of entry. */
+  /** The tasks of every unit in service as its variant has them, by unit, in order of entry. */
   public Map<Long, List<Task>> tasksByUnit() {
     return context
         .select()
-        .from(TASK)
+        .from(UNIT)
         .join(SERVICE)
-        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .on(SERVICE.VARIANT_ID.eq(UNIT.VARIANT_ID))
+        .join(TASK)
+        .on(TASK.SERVICE_ID.eq(SERVICE.ID))
         .leftJoin(METER)
-        .on(METER.ID.eq(TASK.METER_ID))
-        .orderBy(TASK.ID)
-        .fetchGroups(SERVICE.UNIT_ID, ServiceRepository::task);
+        .on(METER.UNIT_ID.eq(UNIT.ID), METER.NAME.eq(TASK.METER_NAME))
+        .where(UNIT.RETIRED_ON.isNull())
+        .orderBy(UNIT.ID, TASK.ID)
+        .fetchGroups(UNIT.ID, ServiceRepository::task);
   }
 
-  /** By task, the latest record that has not been withdrawn. */
-  public Map<Long, Origin> lastDone() {
-    Map<Long, Origin> last = new HashMap<>();
+  /** By unit and task, the latest record that has not been withdrawn. */
+  public Map<Long, Map<Long, Origin>> lastDone() {
+    Map<Long, Map<Long, Origin>> last = new HashMap<>();
     context
-        .select(TASK_RECORD.TASK_ID, TASK_RECORD.DONE_ON, TASK_RECORD.LIFE_TENTHS, METER.MEASURE)
+        .select(
+            TASK_RECORD.UNIT_ID,
+            TASK_RECORD.TASK_ID,
+            TASK_RECORD.DONE_ON,
+            TASK_RECORD.LIFE_TENTHS,
+            METER.MEASURE)
         .from(TASK_RECORD)
         .join(TASK)
         .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
         .leftJoin(METER)
-        .on(METER.ID.eq(TASK.METER_ID))
+        .on(METER.UNIT_ID.eq(TASK_RECORD.UNIT_ID), METER.NAME.eq(TASK.METER_NAME))
         .where(stands())
         .orderBy(TASK_RECORD.DONE_ON, TASK_RECORD.ID)
-        .forEach(row -> last.put(row.get(TASK_RECORD.TASK_ID), origin(row)));
+        .forEach(
+            row ->
+                last.computeIfAbsent(row.get(TASK_RECORD.UNIT_ID), id -> new HashMap<>())
+                    .put(row.get(TASK_RECORD.TASK_ID), origin(row)));
     return last;
   }
 
-  /** Records that a task was done as part of a tray. */
+  /** Records that a task was done on a unit as part of a tray. */
   public void addDone(
+      long unitId,
       long taskId,
       LocalDate day,
       Optional<MeterValue> life,
@@ -75,6 +89,7 @@ public final class ServiceRepository {
       Instant at) {
     context
         .insertInto(TASK_RECORD)
+        .set(TASK_RECORD.UNIT_ID, unitId)
         .set(TASK_RECORD.TASK_ID, taskId)
         .set(TASK_RECORD.DONE_ON, day)
         .set(TASK_RECORD.LIFE_TENTHS, life.map(MeterValue::tenths).orElse(null))
@@ -97,6 +112,7 @@ public final class ServiceRepository {
   private void withdraw(Record wrong, String reason, String actor, Instant at) {
     context
         .insertInto(TASK_RECORD)
+        .set(TASK_RECORD.UNIT_ID, wrong.get(TASK_RECORD.UNIT_ID))
         .set(TASK_RECORD.TASK_ID, wrong.get(TASK_RECORD.TASK_ID))
         .set(TASK_RECORD.DONE_ON, wrong.get(TASK_RECORD.DONE_ON))
         .set(TASK_RECORD.LIFE_TENTHS, wrong.get(TASK_RECORD.LIFE_TENTHS))
@@ -136,10 +152,12 @@ public final class ServiceRepository {
         row.get(SERVICE.NAME),
         row.get(TASK.NAME),
         action(row),
-        Optional.ofNullable(row.get(TASK.METER_ID)),
+        Optional.ofNullable(row.get(METER.ID)),
         regular,
         hasFirst ? Optional.of(new Interval(firstSpan, firstMonths)) : Optional.empty(),
-        BigDecimal.valueOf(row.get(TASK.SEVERITY_E4), SEVERITY_SCALE));
+        new Severity(
+            BigDecimal.valueOf(row.get(TASK.SEVERITY_E4), SEVERITY_SCALE),
+            row.get(TASK.SEVERITY_REASON)));
   }
 
   private static Task.Action action(Record row) {

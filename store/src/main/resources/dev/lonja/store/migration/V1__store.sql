@@ -50,15 +50,34 @@ CREATE TABLE class_month (
   UNIQUE (class_id, month)
 ) STRICT;
 
+CREATE TABLE model (
+  id INTEGER NOT NULL PRIMARY KEY,
+  make TEXT NOT NULL CHECK (length(make) BETWEEN 1 AND 60),
+  name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
+  UNIQUE (make, name)
+) STRICT;
+
+-- An engine variant of a model says what its machines are made of and what is done to them.
+CREATE TABLE variant (
+  id INTEGER NOT NULL PRIMARY KEY,
+  model_id INTEGER NOT NULL REFERENCES model,
+  name TEXT NOT NULL CHECK (length(name) <= 60),
+  UNIQUE (model_id, name)
+) STRICT;
+
 CREATE TABLE unit (
   id INTEGER NOT NULL PRIMARY KEY,
   code TEXT NOT NULL UNIQUE CHECK (length(code) BETWEEN 1 AND 20),
-  name TEXT NOT NULL,
+  name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
   class_id INTEGER NOT NULL REFERENCES unit_class,
-  model TEXT NOT NULL,
-  in_service_on TEXT NOT NULL CHECK (date(in_service_on) = in_service_on)
+  variant_id INTEGER NOT NULL REFERENCES variant,
+  in_service_on TEXT NOT NULL CHECK (date(in_service_on) = in_service_on),
+  retired_on TEXT CHECK (date(retired_on) = retired_on),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  CHECK (retired_on >= in_service_on)
 ) STRICT;
 CREATE INDEX unit_class_of ON unit (class_id);
+CREATE INDEX unit_variant ON unit (variant_id);
 
 CREATE TABLE lay_up (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -95,7 +114,7 @@ CREATE TABLE product (
   id INTEGER NOT NULL PRIMARY KEY,
   make TEXT NOT NULL,
   name TEXT NOT NULL,
-  kind TEXT NOT NULL CHECK (kind IN ('ENGINE_OIL', 'GEAR_OIL', 'HYDRAULIC_OIL', 'COOLANT', 'BRAKE_FLUID', 'GREASE')),
+  kind TEXT NOT NULL CHECK (kind IN ('ENGINE_OIL', 'GEAR_OIL', 'HYDRAULIC_OIL', 'COOLANT', 'BRAKE_FLUID', 'EXHAUST_FLUID', 'WASHER_FLUID', 'GREASE')),
   grade TEXT NOT NULL,
   classes TEXT NOT NULL,
   UNIQUE (make, name)
@@ -183,13 +202,15 @@ END;
 
 CREATE TABLE compartment (
   id INTEGER NOT NULL PRIMARY KEY,
-  unit_id INTEGER NOT NULL REFERENCES unit,
+  variant_id INTEGER NOT NULL REFERENCES variant,
   name TEXT NOT NULL,
-  kind TEXT NOT NULL CHECK (kind IN ('ENGINE', 'GEARBOX', 'FINAL_DRIVE', 'HYDRAULIC', 'COOLING', 'BRAKE_CIRCUIT')),
+  kind TEXT NOT NULL CHECK (kind IN ('ENGINE', 'GEARBOX', 'PRIMARY_DRIVE', 'ENGINE_CLUTCH', 'FRONT_DRIVE', 'REAR_DRIVE', 'TRANSFER_CASE', 'HYDRAULIC', 'POWER_STEERING', 'COOLING', 'BRAKE_CIRCUIT', 'EXHAUST_FLUID', 'WASHER')),
   grade TEXT NOT NULL,
   item_id INTEGER REFERENCES item,
-  UNIQUE (unit_id, name)
+  hint TEXT NOT NULL,
+  UNIQUE (variant_id, name)
 ) STRICT;
+CREATE INDEX compartment_item ON compartment (item_id);
 
 CREATE TABLE capacity (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -201,25 +222,28 @@ CREATE TABLE capacity (
 
 CREATE TABLE position (
   id INTEGER NOT NULL PRIMARY KEY,
-  unit_id INTEGER NOT NULL REFERENCES unit,
+  variant_id INTEGER NOT NULL REFERENCES variant,
   compartment_id INTEGER REFERENCES compartment,
   name TEXT NOT NULL,
-  kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'SPARK_PLUG', 'INSURANCE')),
+  kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'FILL_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'SPARK_PLUG', 'INSURANCE')),
   item_id INTEGER REFERENCES item,
   quantity INTEGER NOT NULL CHECK (quantity BETWEEN 1 AND 200),
   torque_low_mnm INTEGER CHECK (torque_low_mnm > 0),
   torque_high_mnm INTEGER CHECK (torque_high_mnm >= torque_low_mnm),
+  mounting TEXT CHECK (mounting IN ('UPRIGHT', 'SIDEWAYS', 'INVERTED')),
+  thread TEXT NOT NULL,
+  drive TEXT NOT NULL,
   note TEXT NOT NULL,
-  UNIQUE (unit_id, name),
+  UNIQUE (variant_id, name),
   CHECK ((torque_low_mnm IS NULL) = (torque_high_mnm IS NULL))
 ) STRICT;
 CREATE INDEX position_item ON position (item_id);
 
 CREATE TABLE service (
   id INTEGER NOT NULL PRIMARY KEY,
-  unit_id INTEGER NOT NULL REFERENCES unit,
+  variant_id INTEGER NOT NULL REFERENCES variant,
   name TEXT NOT NULL,
-  UNIQUE (unit_id, name)
+  UNIQUE (variant_id, name)
 ) STRICT;
 
 CREATE TABLE task (
@@ -229,19 +253,54 @@ CREATE TABLE task (
   action TEXT NOT NULL CHECK (action IN ('CHANGE_FLUID', 'REPLACE', 'INSPECT')),
   compartment_id INTEGER REFERENCES compartment,
   position_id INTEGER REFERENCES position,
-  meter_id INTEGER REFERENCES meter,
+  meter_name TEXT,
   interval_tenths INTEGER CHECK (interval_tenths > 0),
   interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
   first_interval_tenths INTEGER CHECK (first_interval_tenths > 0),
   first_interval_months INTEGER CHECK (first_interval_months BETWEEN 1 AND 240),
   severity_e4 INTEGER NOT NULL DEFAULT 10000 CHECK (severity_e4 BETWEEN 1000 AND 10000),
+  severity_reason TEXT NOT NULL,
   UNIQUE (service_id, name),
+  CHECK (severity_e4 = 10000 OR severity_reason <> ''),
   CHECK ((action = 'CHANGE_FLUID') = (compartment_id IS NOT NULL)),
   CHECK ((action = 'CHANGE_FLUID') = (position_id IS NULL)),
   CHECK (interval_tenths IS NOT NULL OR interval_months IS NOT NULL),
-  CHECK ((meter_id IS NOT NULL) = (interval_tenths IS NOT NULL)),
+  CHECK ((meter_name IS NOT NULL) = (interval_tenths IS NOT NULL)),
   CHECK (first_interval_tenths IS NULL OR interval_tenths IS NOT NULL)
 ) STRICT;
+
+-- How one unit differs from its variant, each with its reason.
+CREATE TABLE deviation (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  compartment_id INTEGER REFERENCES compartment,
+  position_id INTEGER REFERENCES position,
+  task_id INTEGER REFERENCES task,
+  change TEXT NOT NULL CHECK (change IN ('ABSENT', 'ITEM', 'CAPACITY', 'TORQUE', 'INTERVAL')),
+  condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
+  volume_ul INTEGER CHECK (volume_ul > 0),
+  item_id INTEGER REFERENCES item,
+  torque_low_mnm INTEGER CHECK (torque_low_mnm > 0),
+  torque_high_mnm INTEGER CHECK (torque_high_mnm >= torque_low_mnm),
+  interval_tenths INTEGER CHECK (interval_tenths > 0),
+  interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
+  source TEXT NOT NULL CHECK (source IN ('UNIT', 'LEARNED')),
+  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  since_on TEXT NOT NULL CHECK (date(since_on) = since_on),
+  actor TEXT NOT NULL,
+  CHECK ((compartment_id IS NOT NULL) + (position_id IS NOT NULL) + (task_id IS NOT NULL) = 1),
+  CHECK ((change = 'CAPACITY') = (volume_ul IS NOT NULL)),
+  CHECK ((change = 'CAPACITY') = (condition IS NOT NULL)),
+  CHECK (change <> 'CAPACITY' OR compartment_id IS NOT NULL),
+  CHECK ((change = 'ITEM') = (item_id IS NOT NULL)),
+  CHECK (change <> 'ITEM' OR task_id IS NULL),
+  CHECK ((change = 'TORQUE') = (torque_low_mnm IS NOT NULL)),
+  CHECK ((change = 'TORQUE') = (torque_high_mnm IS NOT NULL)),
+  CHECK (change <> 'TORQUE' OR position_id IS NOT NULL),
+  CHECK ((change = 'INTERVAL') = (interval_tenths IS NOT NULL OR interval_months IS NOT NULL)),
+  CHECK (change <> 'INTERVAL' OR task_id IS NOT NULL)
+) STRICT;
+CREATE UNIQUE INDEX deviation_once ON deviation (unit_id, ifnull(compartment_id, 0), ifnull(position_id, 0), ifnull(task_id, 0), change, ifnull(condition, ''));
 
 CREATE TABLE tray (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -282,6 +341,7 @@ CREATE INDEX tray_line_item ON tray_line (item_id);
 -- A record that was wrong is withdrawn by a later line that names it.
 CREATE TABLE task_record (
   id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
   task_id INTEGER NOT NULL REFERENCES task,
   done_on TEXT NOT NULL CHECK (date(done_on) = done_on),
   life_tenths INTEGER CHECK (life_tenths >= 0),
@@ -291,7 +351,7 @@ CREATE TABLE task_record (
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL
 ) STRICT;
-CREATE INDEX task_record_task ON task_record (task_id);
+CREATE INDEX task_record_task ON task_record (unit_id, task_id);
 CREATE INDEX task_record_tray ON task_record (tray_id);
 
 CREATE TRIGGER movement_stays BEFORE UPDATE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never changed'); END;

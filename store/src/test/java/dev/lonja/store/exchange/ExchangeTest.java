@@ -117,10 +117,11 @@ class ExchangeTest {
 
   @Test
   void rulesWithinARowAreChecked() throws IOException {
-    edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,1\r\n");
+    edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,0.5,\r\n");
     assertThat(problems())
         .anyMatch(p -> p.contains("column position_id") && p.contains("filled exactly where"))
-        .anyMatch(p -> p.contains("column interval_months") && p.contains("filled where"));
+        .anyMatch(p -> p.contains("column interval_months") && p.contains("filled where"))
+        .anyMatch(p -> p.contains("column severity_reason") && p.contains("below 1"));
   }
 
   @Test
@@ -165,17 +166,17 @@ class ExchangeTest {
     assertThat(problems()).isNotEmpty().allMatch(p -> p.startsWith("movements.csv"));
   }
 
-  /** Another unit's compartment, a fluid for a position, eleven months: named by the check. */
+  /** Another variant's compartment, a fluid for a position, eleven months: named by the check. */
   @Test
   void dataThatDisagreeAreRefused() throws IOException {
     edit("class_months.csv", text -> text.replaceFirst("36,3,12,1\r\n", ""));
     edit(
         "positions.csv",
-        text -> text.replaceFirst("1,1,1,Port oil filter", "1,1,9,Port oil filter"));
-    edit("compartments.csv", text -> text.replaceFirst("15W-40,1\r\n", "15W-40,8\r\n"));
+        text -> text.replaceFirst("1,1,1,Port oil filter", "1,1,6,Port oil filter"));
+    edit("compartments.csv", text -> text.replaceFirst("15W-40,1,\r\n", "15W-40,8,\r\n"));
     assertThat(problems())
         .anyMatch(p -> p.contains("needs twelve factors with mean 1"))
-        .anyMatch(p -> p.contains("position 1 refers to another unit's compartment"))
+        .anyMatch(p -> p.contains("position 1 refers to another variant's compartment"))
         .anyMatch(p -> p.contains("compartment 1 is to take pieces"));
   }
 

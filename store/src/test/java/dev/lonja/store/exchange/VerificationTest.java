@@ -76,19 +76,23 @@ class VerificationTest {
   }
 
   @Test
-  void anotherItemsLotAndATaskOfAnotherUnit() {
+  void anotherItemsLotAndPartsOfAnotherVariant() {
     Stores.tamper(
         store,
         FREE_MOVEMENTS,
         "UPDATE movement SET item_id = 9 WHERE id = 8",
-        "UPDATE task SET meter_id = 3 WHERE id = 1",
+        "UPDATE task SET compartment_id = 5 WHERE id = 1",
+        "UPDATE deviation SET compartment_id = 7 WHERE id = 1",
+        "DELETE FROM meter WHERE id = 11",
         "INSERT INTO tray VALUES (1, 'T-0001', 1, 'x', '2027-03-15', 'OPEN', NULL, NULL, 0)",
-        "INSERT INTO tray_task VALUES (1, 1, 40)");
+        "INSERT INTO tray_task VALUES (1, 1, 20)");
     assertThat(findings())
         .contains(
             "movement 8 moves another item's lot",
-            "task 1 refers to another unit's meter",
-            "T-0001 refers to another unit's task");
+            "task 1 refers to another variant's compartment",
+            "deviation 1 refers to another variant's compartment",
+            "AT-9 has no meter called road",
+            "T-0001 refers to another variant's task");
   }
 
   private List<String> findings() {

@@ -15,6 +15,7 @@ import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,21 +24,22 @@ import java.util.Random;
 import java.util.TreeMap;
 
 /**
- * What happened before today: a year of readings, the last time each task was done, and two months
- * on the shelves. All chance comes from one fixed seed.
+ * What happened before today: eighteen months of readings, the last time each task was done, and
+ * two months on the shelves. All chance comes from one fixed seed.
  */
 final class DemoHistory {
 
   private static final long SEED = 20_270_315;
-  private static final int YEAR = 365;
-  private static final int MONTHS_BACK = 60;
+  private static final int DAYS = 548;
+  private static final int DAYS_BACK = 60;
 
   private final LocalDate today;
   private final Random random = new Random(SEED);
   private final Sheet readings =
       new Sheet("id,meter_id,read_on,read_at,value_h_or_km,source,actor,recorded_at");
   private final Sheet records =
-      new Sheet("id,task_id,done_on,life_h_or_km,tray_id,withdraws,reason,actor,recorded_at");
+      new Sheet(
+          "id,unit_id,task_id,done_on,life_h_or_km,tray_id,withdraws,reason,actor,recorded_at");
   private final Map<Long, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
   private int requests;
 
@@ -46,24 +48,29 @@ final class DemoHistory {
   }
 
   Map<String, String> texts(DemoFleet fleet) {
-    fleet.meterPlans().forEach(this::runMeter);
-    fleet.taskPlans().stream().filter(task -> task.passed() >= 0).forEach(this::record);
+    for (DemoFleet.UnitPlan plan : fleet.plans()) {
+      plan.meters().values().forEach(meter -> runMeter(plan, meter));
+      plan.variant().tasks().stream()
+          .filter(task -> plan.passed().containsKey(task.service()))
+          .forEach(task -> record(plan, task, plan.passed().get(task.service())));
+    }
     return Map.of("readings.csv", readings.text(), "task_records.csv", records.text());
   }
 
-  /** Lives a year backwards from what the meter should show today, then reads it week by week. */
-  private void runMeter(DemoFleet.MeterPlan meter) {
+  /** Lives backwards from what the meter should show today, then reads it week by week. */
+  private void runMeter(DemoFleet.UnitPlan plan, DemoFleet.MeterPlan meter) {
     TreeMap<LocalDate, Double> life = new TreeMap<>();
     double value = meter.lifeToday();
-    for (LocalDate day = today; day.isAfter(today.minusDays(YEAR)); day = day.minusDays(1)) {
+    LocalDate first = today.minusDays(DAYS - 1);
+    LocalDate begin = plan.inService().isAfter(first) ? plan.inService() : first;
+    for (LocalDate day = today; !day.isBefore(begin); day = day.minusDays(1)) {
       life.put(day, value);
       value = Math.max(0, value - usedOn(day, meter));
     }
     lives.put(meter.meterId(), life);
     int every = meter.oddity() == DemoFleet.Oddity.FEW ? 120 : 7;
-    for (LocalDate day = today.minusDays(YEAR - 1);
-        !day.isAfter(today);
-        day = day.plusDays(every)) {
+    int offset = Math.floorMod(ChronoUnit.DAYS.between(begin, today), every);
+    for (LocalDate day = begin.plusDays(offset); !day.isAfter(today); day = day.plusDays(every)) {
       if (meter.oddity() == DemoFleet.Oddity.SILENT && day.isAfter(today.minusDays(61))) {
         break;
       }
@@ -94,13 +101,20 @@ final class DemoHistory {
   }
 
   /** Records a task as done where its meter stood so much of an interval below today's life. */
-  private void record(DemoFleet.TaskPlan task) {
-    double life = Math.max(0, task.meter().lifeToday() - task.passed() * task.interval());
-    LocalDate day = dayAt(task, life);
+  private void record(DemoFleet.UnitPlan plan, DemoVariant.TaskPlan task, double passed) {
+    boolean metered = !task.meter().isEmpty();
+    double life = 0;
+    LocalDate day = byCalendar(task, passed);
+    if (metered) {
+      DemoFleet.MeterPlan meter = plan.meters().get(task.meter());
+      life = Math.max(0, meter.lifeToday() - passed * task.interval());
+      day = dayAt(meter, life).orElse(day);
+    }
     records.add(
+        plan.unitId(),
         task.taskId(),
         day,
-        tenths(life),
+        metered ? tenths(life) : null,
         null,
         null,
         "carried over from the paper book",
@@ -108,33 +122,31 @@ final class DemoHistory {
         morning(day));
   }
 
-  private LocalDate dayAt(DemoFleet.TaskPlan task, double life) {
-    for (Map.Entry<LocalDate, Double> day : lives.get(task.meter().meterId()).entrySet()) {
-      if (day.getValue() >= life) {
-        boolean beforeTheYear = day.getKey().equals(today.minusDays(YEAR - 1));
-        return beforeTheYear ? notOverdue(task) : day.getKey();
-      }
-    }
-    return today;
+  /** The day on which a meter came to a life; empty if that was before the readings. */
+  private Optional<LocalDate> dayAt(DemoFleet.MeterPlan meter, double life) {
+    TreeMap<LocalDate, Double> days = lives.get(meter.meterId());
+    return days.entrySet().stream()
+        .filter(day -> day.getValue() >= life)
+        .map(Map.Entry::getKey)
+        .findFirst()
+        .filter(day -> !day.equals(days.firstKey()));
   }
 
-  /**
-   * Before the year of readings only the calendar tells: the same share of the months has passed.
-   */
-  private LocalDate notOverdue(DemoFleet.TaskPlan task) {
+  /** Where the meter does not tell, the same share of the months has passed. */
+  private LocalDate byCalendar(DemoVariant.TaskPlan task, double passed) {
     long days =
-        task.months() == 0 ? YEAR : Math.round(task.months() * 30.4 * Math.min(task.passed(), 0.9));
+        task.months() == 0 ? DAYS : Math.round(task.months() * 30.4 * Math.min(passed, 0.9));
     return today.minusDays(Math.max(days, 1));
   }
 
   /** Two months on the shelves, oldest first, through the same ledger rules as any booking. */
   void stock(Session session, DemoShelves shelves) {
-    Instant opened = morning(today.minusDays(MONTHS_BACK));
+    Instant opened = morning(today.minusDays(DAYS_BACK));
     for (DemoShelves.Opening opening : shelves.openings()) {
       receive(session, opening, opened);
     }
     List<DemoShelves.Opening> often = new ArrayList<>(shelves.openings());
-    for (int daysBack = MONTHS_BACK - 3; daysBack > 0; daysBack -= 2) {
+    for (int daysBack = DAYS_BACK - 3; daysBack > 0; daysBack -= 2) {
       DemoShelves.Opening pick = often.get(random.nextInt(often.size()));
       issueSome(session, pick, morning(today.minusDays(daysBack)));
     }

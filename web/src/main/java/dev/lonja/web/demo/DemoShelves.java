@@ -69,13 +69,13 @@ final class DemoShelves {
 
   private void stockFluids() {
     long faro = products.add("Maretta", "Faro", "engine_oil", "15W-40", "CI-4 · E7");
-    fluid("Maretta", "FA 15-205", "Faro, drum", faro, "205", "T-1", "148", 310);
+    fluid("Maretta", "FA 15-205", "Faro, drum", faro, "205", "T-1", "196", 310);
     fluid("Maretta", "FA 15-20", "Faro, can", faro, "20", "D-01", "40", 365);
     long brisa = products.add("Maretta", "Brisa", "engine_oil", "5W-30", "C3 · SP");
     fluid("Maretta", "BR 53-5", "Brisa, can", brisa, "5", "D-02", "25", 720);
     fluid("Maretta", "BR 53-1", "Brisa, bottle", brisa, "1", "D-02", "6", 890);
     long grua = products.add("Sundrel", "Grua", "engine_oil", "10W-40", "CI-4");
-    fluid("Sundrel", "GR 1040-20", "Grua, can", grua, "20", "D-03", "20", 430);
+    fluid("Sundrel", "GR 1040-20", "Grua, can", grua, "20", "D-03", "52", 430);
     long duna = products.add("Maretta", "Duna", "engine_oil", "10W-40", "SN · MA2");
     fluid("Maretta", "DU 104-4", "Duna, can", duna, "4", "D-04", "16", 810);
     long nasa80 = products.add("Orvane", "Nasa EP", "gear_oil", "80W-90", "GL-5");
@@ -88,6 +88,14 @@ final class DemoShelves {
     long ria = products.add("Orvane", "Ria", "coolant", "", "P-OAT");
     fluid("Orvane", "RI 40-5", "Ria, ready mixed, can", ria, "5", "D-07", "35", 410);
     fluid("Orvane", "RI 40-20", "Ria, ready mixed, can", ria, "20", "D-07", "20", 360);
+    long verde = products.add("Sundrel", "Verde", "hydraulic_oil", "VG 46", "HEES");
+    fluid("Sundrel", "VD 46-200", "Verde, drum, biodegradable", verde, "200", "T-3", "96", 610);
+    long rola = products.add("Maretta", "Rola", "engine_oil", "10W-30", "SN");
+    fluid("Maretta", "RL 1030-1", "Rola, bottle", rola, "1", "D-08", "9", 920);
+    long trava = products.add("Orvane", "Trava", "brake_fluid", "", "DOT 4");
+    fluid("Orvane", "TR 4-1", "Trava, bottle", trava, "1", "D-08", "6", 1_140);
+    long vista = products.add("Sundrel", "Vista", "washer_fluid", "", "");
+    fluid("Sundrel", "VI 1-5", "Vista, ready mixed, can", vista, "5", "D-09", "15", 190);
   }
 
   private void stockOilFilters() {
@@ -99,6 +107,9 @@ final class DemoShelves {
     filter("Osmere", "OS 107", "Oil filter, spin-on M18×1.5", "oil", "0.30", "A-05", 1, 760);
     filter("Osmere", "05107", "Oil filter, cartridge, two O-rings", "oil", "0.40", "A-05", 2, 830);
     filter("Corvane", "CV 6-3310", "Oil filter, maker's box", "oil", "0.62", "A-06", 1, 2350);
+    filter("Osmere", "OS 118", "Oil filter, spin-on, small", "oil", "0.20", "A-06", 3, 690);
+    filter("Veldmark", "VM 22-1010", "Oil filter, spin-on M27×2", "oil", "0.90", "A-08", 4, 1890);
+    filter("Nortrap", "NT 20 680", "Hydraulic return filter", "hydraulic", null, "A-08", 1, 4380);
     filter("Nortrap", "NT 20 640", "Hydraulic return filter", "hydraulic", null, "A-07", 1, 4120);
     filter("Ravelin", "RV 7702-1", "Hydraulic filter, spin-on", "hydraulic", null, "A-07", 2, 3380);
   }
@@ -109,6 +120,9 @@ final class DemoShelves {
     filter("Tamisco", "TM-6021", "Fuel filter, in line 8 mm", "fuel", null, "C-08", 5, 1150);
     filter("Nortrap", "NT 41 009", "Fuel filter, spin-on", "fuel", null, "C-08", 3, 1520);
     filter("Osmere", "OS 212", "Fuel filter, in line 6 mm", "fuel", null, "C-09", 4, 420);
+    filter("Veldmark", "VM 23-0044", "Fuel filter, separator", "fuel", null, "C-09", 3, 3120);
+    filter("Brannoch", "BR 3320", "Air filter, round, gas", "air", null, "C-03", 2, 2640);
+    filter("Tarrowby", "TW 5-011", "Air filter and foam sleeve", "air", null, "C-04", 4, 1120);
     filter("Pellam", "PL 6620-A", "Air filter, round", "air", null, "C-01", 3, 3860);
     filter("Pellam", "PL 6621-S", "Safety element for 6620-A", "air", null, "C-01", 2, 1740);
     filter("Ravelin", "RV 5104", "Air filter, panel", "air", null, "C-02", 2, 1290);
@@ -123,6 +137,10 @@ final class DemoShelves {
     part("any", "Cu 14×18×1.5", "Copper washer", "seal", "A-11", 22, 18);
     part("any", "Cu 18×22×1.5", "Copper washer", "seal", "A-11", 14, 24);
     part("any", "Cu 22×27×1.5", "Copper washer", "seal", "A-12", 9, 31);
+    part("any", "Cu 16×20×1.5", "Copper washer", "seal", "A-11", 16, 21);
+    part("any", "Cu 24×29×2", "Copper washer", "seal", "A-12", 6, 38);
+    part("any", "Al 12×16×1.5", "Aluminium washer", "seal", "A-12", 14, 12);
+    part("Osprel", "OP 7-0022", "Tank plug seal", "seal", "A-14", 1, 290);
     part("any", "Al 14×18×1.5", "Aluminium washer", "seal", "A-12", 12, 15);
     part("any", "Al 20×24×1.5", "Aluminium washer", "seal", "A-13", 1, 22);
     part("any", "Bond M18", "Bonded seal", "seal", "A-13", 6, 95);
@@ -133,6 +151,8 @@ final class DemoShelves {
     part("Lintrel", "LT 1-0095", "Screen cover O-ring", "o_ring", "B-03", 2, 190);
     part("Corvane", "CV 2-0014", "Drain plug M14×1.5, magnet", "drain_plug", "B-04", 2, 640);
     part("Quillon", "QN 11-204", "Drain plug M14×1.5", "drain_plug", "B-04", 1, 480);
+    part("Veldmark", "VM 12-0150", "Drain plug M24×2", "drain_plug", "B-05", 2, 780);
+    part("Osprel", "OP 7-0020", "Drain plug M22×1.5, magnet", "drain_plug", "B-05", 1, 1340);
     part("Lintrel", "LT 1-0031", "Drain plug M18×1.5", "drain_plug", "B-05", 2, 720);
   }
 
@@ -141,8 +161,10 @@ final class DemoShelves {
     part("Brannoch", "BR 4410", "Fan belt 10×925", "belt", "B-07", 1, 1830);
     part("Marlstone", "MS 300-18", "Fan belt set of two", "belt", "B-08", 1, 4460);
     part("Lintrel", "LT 4-0200", "Drive belt", "belt", "B-08", 1, 8900);
+    part("Veldmark", "VM 40-0021", "Pump impeller", "consumable", "B-10", 2, 4120);
+    part("Osmere", "OS Z09", "Spark plug, 14 mm, small", "spark_plug", "B-09", 6, 370);
     part("Osmere", "OS Z11", "Spark plug, 14 mm", "spark_plug", "B-09", 8, 390);
-    part("Osmere", "OS Z14R", "Spark plug, 14 mm, resistor", "spark_plug", "B-09", 6, 450);
+    part("Osmere", "OS Z14R", "Spark plug, 14 mm, resistor", "spark_plug", "B-09", 14, 450);
     part("any", "HC 12-16", "Hose clip 12 to 16 mm", "consumable", "D-15", 24, 45);
     part("any", "HC 16-25", "Hose clip 16 to 25 mm", "consumable", "D-15", 18, 55);
     part("any", "RAG 10", "Cotton rags, pack", "consumable", "D-14", 9, 620);

@@ -3,7 +3,9 @@ package dev.lonja.web.demo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A table of the exchange format while it is filled; rows are numbered from 1 in its first column.
@@ -18,7 +20,7 @@ final class Sheet {
   }
 
   /** Adds a row behind its number, which is returned; {@code null} is an empty cell. */
-  long add(Object... cells) {
+  long add(@Nullable Object... cells) {
     long id = rows.size() + 1;
     List<Object> all = new ArrayList<>();
     all.add(id);
@@ -27,11 +29,21 @@ final class Sheet {
     return id;
   }
 
+  /** The number of the first row whose text fits. */
+  long idOf(Predicate<String> fits) {
+    for (int i = 0; i < rows.size(); i++) {
+      if (fits.test(rows.get(i))) {
+        return i + 1L;
+      }
+    }
+    throw new IllegalArgumentException("no row fits");
+  }
+
   String text() {
     return header + "\r\n" + rows.stream().map(row -> row + "\r\n").collect(Collectors.joining());
   }
 
-  private static String cell(Object value) {
+  private static String cell(@Nullable Object value) {
     String text = Objects.toString(value, "");
     boolean plain = text.chars().noneMatch(c -> c == ',' || c == '"' || c == '\n');
     return plain ? text : '"' + text.replace("\"", "\"\"") + '"';

@@ -90,7 +90,7 @@ public class FleetDesk {
     return new FleetView.Row(
         unit.code(),
         unit.name(),
-        unit.model(),
+        unit.variant().display(),
         meters,
         ruler(unit, plan.occurrences()),
         next,
@@ -214,7 +214,7 @@ public class FleetDesk {
       return new UnitView(
           unit.code(),
           unit.name(),
-          unit.model(),
+          unit.variant().display(),
           unit.unitClass().name(),
           Words.day(unit.inServiceOn(), today),
           ruler(unit, plan.occurrences()),
@@ -232,6 +232,7 @@ public class FleetDesk {
       boolean first = occurrence.equals(plan.occurrences().get(0));
       var tray =
           session.trays().open().stream()
+              .filter(open -> open.unitId() == unit.id())
               .filter(open -> open.taskIds().stream().anyMatch(tasks::contains))
               .filter(open -> first || open.plannedOn().equals(occurrence.date()))
               .findFirst();

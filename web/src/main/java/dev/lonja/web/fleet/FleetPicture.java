@@ -8,10 +8,12 @@ import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
@@ -31,23 +33,49 @@ public record FleetPicture(
     List<Unit> units,
     Map<Long, MeterStanding> meters,
     Map<Long, List<TaskStanding>> tasks,
-    Map<Long, UnitNeeds> needs) {
+    Map<Long, UnitFile> files) {
 
   public static FleetPicture load(Session session, LocalDate today) {
     List<Unit> units = session.fleet().units();
     Map<Long, MeterStanding> meters = MeterStanding.ofFleet(meterFiles(session, units), today);
-    Map<Long, Origin> lastDone = session.services().lastDone();
-    Map<Long, List<Task>> tasks = session.services().tasksByUnit();
+    Map<Long, Map<Long, Origin>> lastDone = session.services().lastDone();
+    Map<Long, UnitFile> files = unitFiles(session, units);
     Map<Long, List<TaskStanding>> standings =
         units.stream()
             .collect(
                 Collectors.toMap(
                     Unit::id,
                     unit ->
-                        tasks.getOrDefault(unit.id(), List.of()).stream()
-                            .map(task -> standing(unit, task, meters, lastDone))
+                        files.get(unit.id()).tasks().stream()
+                            .map(
+                                task ->
+                                    standing(
+                                        unit,
+                                        task,
+                                        meters,
+                                        lastDone.getOrDefault(unit.id(), Map.of())))
                             .toList()));
-    return new FleetPicture(today, units, meters, standings, session.fleet().needs());
+    return new FleetPicture(today, units, meters, standings, files);
+  }
+
+  private static Map<Long, UnitFile> unitFiles(Session session, List<Unit> units) {
+    Map<Long, UnitNeeds> needs = session.fleet().needs();
+    Map<Long, List<Task>> tasks = session.services().tasksByUnit();
+    Map<Long, List<Deviation>> deviations = session.deviations().byUnit();
+    return units.stream()
+        .collect(
+            Collectors.toMap(
+                Unit::id,
+                unit ->
+                    UnitFile.of(
+                        needs.get(unit.variant().id()),
+                        tasks.getOrDefault(unit.id(), List.of()),
+                        deviations.getOrDefault(unit.id(), List.of()))));
+  }
+
+  /** What one unit is made of. */
+  public UnitNeeds needs(long unitId) {
+    return files.get(unitId).needs();
   }
 
   /** The occurrences of one unit up to a day. */
@@ -56,7 +84,7 @@ public record FleetPicture(
         unit.id(),
         unit.code(),
         OccurrencePlanner.plan(tasks.get(unit.id()), today, until),
-        needs.get(unit.id()));
+        needs(unit.id()));
   }
 
   /** The occurrences of all units up to a day. */

@@ -51,7 +51,7 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
     for (TrayLine line : tray.lines()) {
       laid.merge(line.itemId(), line.laid(), Quantity::plus);
     }
-    return new TrayHold(Set.copyOf(tray.taskIds()), laid);
+    return new TrayHold(tray.unitId(), Set.copyOf(tray.taskIds()), laid);
   }
 
   private static List<Subject> subjects(Session session, PlanLine plan, LocalDate today) {

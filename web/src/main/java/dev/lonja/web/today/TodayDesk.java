@@ -71,13 +71,15 @@ public class TodayDesk {
           trays.put(tray, TrayProgress.of(tray.lines(), free));
         }
       }
-      Set<Long> onTrays =
-          open.stream().flatMap(tray -> tray.taskIds().stream()).collect(Collectors.toSet());
-      this.notStarted =
-          fleet.plans(last).stream().map(plan -> withoutTrays(plan, onTrays)).toList();
+      this.notStarted = fleet.plans(last).stream().map(plan -> withoutTrays(plan, open)).toList();
     }
 
-    private static UnitPlan withoutTrays(UnitPlan plan, Set<Long> onTrays) {
+    private static UnitPlan withoutTrays(UnitPlan plan, List<Tray> open) {
+      Set<Long> onTrays =
+          open.stream()
+              .filter(tray -> tray.unitId() == plan.unitId())
+              .flatMap(tray -> tray.taskIds().stream())
+              .collect(Collectors.toSet());
       return new UnitPlan(
           plan.unitId(),
           plan.unitCode(),

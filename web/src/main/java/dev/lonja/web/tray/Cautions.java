@@ -15,17 +15,19 @@ final class Cautions {
 
   static List<String> whenDraining(Compartment.Kind kind) {
     return switch (kind) {
-      case ENGINE ->
+      case ENGINE, ENGINE_CLUTCH ->
           List.of(
               "Hot oil and exhaust: gloves and goggles.",
               "Never under a machine held only by a jack.",
               "Used oil off the skin, into its container.");
-      case GEARBOX, FINAL_DRIVE ->
+      case GEARBOX, PRIMARY_DRIVE, FRONT_DRIVE, REAR_DRIVE, TRANSFER_CASE ->
           List.of("Hot oil: gloves and goggles.", "Never under a machine held only by a jack.");
-      case HYDRAULIC ->
+      case HYDRAULIC, POWER_STEERING ->
           List.of("Hydraulic oil may be hot and under pressure: lower the load first.");
       case COOLING -> List.of("Hot coolant under pressure: let it cool before opening.");
       case BRAKE_CIRCUIT -> List.of("Brake fluid harms eyes and paint: goggles and gloves.");
+      case EXHAUST_FLUID -> List.of("Exhaust fluid corrodes metal: wash spills off with water.");
+      case WASHER -> List.of("Washer fluid may burn: no flame, no spark.");
     };
   }
 

@@ -250,6 +250,7 @@ public class HandOverDesk {
           session
               .services()
               .addDone(
+                  tray.unitId(),
                   task.id(),
                   today,
                   task.meterId().map(meters::get),

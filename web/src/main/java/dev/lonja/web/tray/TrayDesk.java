@@ -67,6 +67,7 @@ public class TrayDesk {
         occurrence.get().tasks().stream().map(task -> task.task().id()).collect(Collectors.toSet());
     Optional<Tray> already =
         session.trays().open().stream()
+            .filter(tray -> tray.unitId() == plan.get().unitId())
             .filter(tray -> tray.taskIds().stream().anyMatch(tasks::contains))
             .findFirst();
     if (already.isPresent()) {

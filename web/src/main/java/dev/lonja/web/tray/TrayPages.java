@@ -165,7 +165,7 @@ public class TrayPages {
     private final List<Task> tasks;
 
     JobFacts(FleetPicture fleet, Tray tray) {
-      this.needs = fleet.needs().get(tray.unitId());
+      this.needs = fleet.needs(tray.unitId());
       this.tasks =
           fleet.tasks().get(tray.unitId()).stream()
               .map(TaskStanding::task)

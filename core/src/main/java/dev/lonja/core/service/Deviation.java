@@ -1,0 +1,59 @@
+package dev.lonja.core.service;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.TorqueRange;
+import dev.lonja.core.quantity.Volume;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * One way in which a unit differs from its variant.
+ *
+ * @param reason in a person's words, or how it was learned
+ * @param since the day from which it holds
+ */
+public record Deviation(
+    long id, Change change, Source source, String reason, LocalDate since, String actor) {
+
+  /** Where the deviating value comes from. */
+  public enum Source {
+    /** Stated for this unit. */
+    UNIT,
+    /** Proposed from what was recorded here, and accepted by a person. */
+    LEARNED
+  }
+
+  /** What is different. */
+  public sealed interface Change {
+
+    /** The unit does not have the compartment, whatever the catalogue says. */
+    record NoCompartment(long compartmentId) implements Change {}
+
+    /** The unit does not have the position, whatever the catalogue says. */
+    record NoPosition(long positionId) implements Change {}
+
+    /** The task is not done on this unit. */
+    record NoTask(long taskId) implements Change {}
+
+    /** Another preferred fluid. */
+    record OtherFluid(long compartmentId, long itemId) implements Change {}
+
+    /**
+     * Another preferred part.
+     *
+     * @param filterVolume the oil the part takes up, where known
+     */
+    record OtherPart(long positionId, long itemId, Optional<Volume> filterVolume)
+        implements Change {}
+
+    /** Another capacity in one condition. */
+    record OtherCapacity(long compartmentId, FillCondition condition, Volume volume)
+        implements Change {}
+
+    /** Another torque. */
+    record OtherTorque(long positionId, TorqueRange torque) implements Change {}
+
+    /** Another interval; it takes the place of the regular one, of a first one and of severity. */
+    record OtherInterval(long taskId, Interval interval) implements Change {}
+  }
+}

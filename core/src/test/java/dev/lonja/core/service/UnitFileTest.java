@@ -1,0 +1,145 @@
+package dev.lonja.core.service;
+
+import static dev.lonja.core.service.Services.FILTER_POSITION;
+import static dev.lonja.core.service.Services.SUMP;
+import static dev.lonja.core.service.Services.every;
+import static dev.lonja.core.service.Services.filter;
+import static dev.lonja.core.service.Services.seal;
+import static dev.lonja.core.service.Services.sump;
+import static dev.lonja.core.service.Services.task;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Torque;
+import dev.lonja.core.quantity.TorqueRange;
+import dev.lonja.core.quantity.Volume;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** A variant with a sump, its filter and seal, a loose position, and three tasks. */
+class UnitFileTest {
+
+  private static final long LOOSE = 30;
+  private static final UnitNeeds NEEDS =
+      new UnitNeeds(
+          List.of(
+              sump(
+                  Map.of(
+                      FillCondition.WITH_FILTER, Volume.ofLitres("6.4"),
+                      FillCondition.WITHOUT_FILTER, Volume.ofLitres("5.9")))),
+          List.of(
+              filter(Optional.of(Volume.ofLitres("0.5"))), seal(20, SUMP, 1), seal(LOOSE, 99, 1)));
+  private static final List<Task> TASKS =
+      List.of(
+          task(1, new Task.Action.ChangeFluid(SUMP), "250", 12),
+          task(2, new Task.Action.Replace(FILTER_POSITION), "250", 12),
+          task(3, new Task.Action.Inspect(LOOSE), "125", null));
+
+  @Test
+  void withoutDeviationsAUnitIsItsVariant() {
+    UnitFile file = UnitFile.of(NEEDS, TASKS, List.of());
+    assertThat(file.needs()).isEqualTo(NEEDS);
+    assertThat(file.tasks()).isEqualTo(TASKS);
+  }
+
+  /** The catalogue lists a filter that this unit does not have: no part, no task, less oil. */
+  @Test
+  void anAbsentPositionTakesItsTasksAlong() {
+    UnitFile file = with(new Deviation.Change.NoPosition(FILTER_POSITION));
+    assertThat(positions(file)).containsExactly(20L, LOOSE);
+    assertThat(tasks(file)).containsExactly(1L, 3L);
+    TakeLine fill = ServiceTake.of(file.needs(), List.of(TASKS.get(0))).lines().get(0);
+    assertThat(fill.toLay()).isEqualTo(Quantity.litres("5.9"));
+    assertThat(file.deviations()).hasSize(1);
+  }
+
+  @Test
+  void anAbsentCompartmentTakesItsPositionsAndTheirTasksAlong() {
+    UnitFile file = with(new Deviation.Change.NoCompartment(SUMP));
+    assertThat(file.needs().compartments()).isEmpty();
+    assertThat(positions(file)).containsExactly(LOOSE);
+    assertThat(tasks(file)).containsExactly(3L);
+  }
+
+  @Test
+  void aCapacityChangesInItsConditionOnly() {
+    UnitFile file =
+        with(
+            new Deviation.Change.OtherCapacity(
+                SUMP, FillCondition.WITH_FILTER, Volume.ofLitres("6.1")));
+    assertThat(file.needs().compartment(SUMP).capacities())
+        .containsEntry(FillCondition.WITH_FILTER, Volume.ofLitres("6.1"))
+        .containsEntry(FillCondition.WITHOUT_FILTER, Volume.ofLitres("5.9"));
+  }
+
+  /**
+   * Another filter brings its own volume: 5.90 + 0.70 L where only the capacity without is known.
+   */
+  @Test
+  void anotherPartBringsItsOwnVolume() {
+    UnitNeeds onlyWithout =
+        new UnitNeeds(
+            List.of(sump(Map.of(FillCondition.WITHOUT_FILTER, Volume.ofLitres("5.9")))),
+            NEEDS.positions());
+    Deviation other =
+        deviation(
+            new Deviation.Change.OtherPart(
+                FILTER_POSITION, 222, Optional.of(Volume.ofLitres("0.7"))));
+    UnitFile file = UnitFile.of(onlyWithout, TASKS, List.of(other));
+    Take take = ServiceTake.of(file.needs(), file.tasks().subList(0, 2));
+    assertThat(take.lines().get(0).toLay()).isEqualTo(Quantity.litres("6.6"));
+    assertThat(take.lines().stream().map(TakeLine::itemId)).contains(222L);
+  }
+
+  @Test
+  void fluidTorqueAndIntervalMayDiffer() {
+    TorqueRange torque = TorqueRange.of(Torque.ofNewtonMetres("35"));
+    UnitFile file =
+        with(
+            new Deviation.Change.OtherFluid(SUMP, 111),
+            new Deviation.Change.OtherTorque(20, torque),
+            new Deviation.Change.OtherInterval(1, every("200", null)),
+            new Deviation.Change.NoTask(3));
+    assertThat(file.needs().compartment(SUMP).itemId()).contains(111L);
+    assertThat(file.needs().position(20).torque()).contains(torque);
+    assertThat(file.tasks().get(0).regular()).isEqualTo(every("200", null));
+    assertThat(file.tasks().get(0).meterId()).isPresent();
+    assertThat(tasks(file)).containsExactly(1L, 2L);
+  }
+
+  /** By calendar only, a task needs no meter any more. */
+  @Test
+  void anIntervalOfMonthsNeedsNoMeter() {
+    UnitFile file = with(new Deviation.Change.OtherInterval(1, every(null, 6)));
+    assertThat(file.tasks().get(0).meterId()).isEmpty();
+    assertThat(file.tasks().get(0).regular().months()).contains(6);
+  }
+
+  private static UnitFile with(Deviation.Change... changes) {
+    List<Deviation> deviations = List.of(changes).stream().map(UnitFileTest::deviation).toList();
+    return UnitFile.of(NEEDS, TASKS, deviations);
+  }
+
+  private static Deviation deviation(Deviation.Change change) {
+    return new Deviation(
+        1,
+        change,
+        Deviation.Source.UNIT,
+        "seen on the machine",
+        LocalDate.parse("2027-01-10"),
+        "storekeeper");
+  }
+
+  private static List<Long> positions(UnitFile file) {
+    return file.needs().positions().stream().map(Position::id).toList();
+  }
+
+  private static List<Long> tasks(UnitFile file) {
+    return file.tasks().stream().map(Task::id).toList();
+  }
+}

@@ -1,0 +1,219 @@
+package dev.lonja.store.exchange;
+
+import static dev.lonja.store.exchange.Column.of;
+import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.MOST;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.id;
+import static dev.lonja.store.exchange.Format.instant;
+import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.symbol;
+import static dev.lonja.store.exchange.Format.text;
+import static dev.lonja.store.exchange.Format.whole;
+import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.schema.Tables.CAPACITY;
+import static dev.lonja.store.schema.Tables.CLASS_MONTH;
+import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.LAY_UP;
+import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.MODEL;
+import static dev.lonja.store.schema.Tables.POSITION;
+import static dev.lonja.store.schema.Tables.READING;
+import static dev.lonja.store.schema.Tables.UNIT;
+import static dev.lonja.store.schema.Tables.UNIT_CLASS;
+import static dev.lonja.store.schema.Tables.VARIANT;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.store.fleet.ReadingRepository;
+import java.time.LocalDate;
+import java.util.List;
+
+/** The machines, their meters, and what their variants are made of. */
+final class FleetTables {
+
+  static final List<ExchangeTable> ALL =
+      List.of(
+          classes(),
+          classMonths(),
+          models(),
+          variants(),
+          units(),
+          layUps(),
+          meters(),
+          readings(),
+          compartments(),
+          capacities(),
+          positions());
+
+  private FleetTables() {}
+
+  private static ExchangeTable classes() {
+    return ExchangeTable.named("classes", UNIT_CLASS)
+        .with(of("id", UNIT_CLASS.ID, id(), "number of the row"))
+        .with(of("code", UNIT_CLASS.CODE, text(20), "short name"))
+        .with(of("name", UNIT_CLASS.NAME, text(60), "name"))
+        .unique("code")
+        .build();
+  }
+
+  private static ExchangeTable classMonths() {
+    return ExchangeTable.named("class_months", CLASS_MONTH)
+        .with(of("id", CLASS_MONTH.ID, id(), "number of the row"))
+        .with(reference("class_id", CLASS_MONTH.CLASS_ID, "classes", "the class"))
+        .with(of("month", CLASS_MONTH.MONTH, whole(1, 12), "1 for January"))
+        .with(
+            of(
+                "factor",
+                CLASS_MONTH.FACTOR_E4,
+                scaled(4, 0, 120_000),
+                "use against the mean month; the twelve have mean 1"))
+        .unique("class_id", "month")
+        .build();
+  }
+
+  private static ExchangeTable models() {
+    return ExchangeTable.named("models", MODEL)
+        .with(of("id", MODEL.ID, id(), "number of the row"))
+        .with(of("make", MODEL.MAKE, text(60), "who makes it"))
+        .with(of("name", MODEL.NAME, text(60), "what it is called"))
+        .unique("make", "name")
+        .build();
+  }
+
+  private static ExchangeTable variants() {
+    return ExchangeTable.named("variants", VARIANT)
+        .with(of("id", VARIANT.ID, id(), "number of the row"))
+        .with(reference("model_id", VARIANT.MODEL_ID, "models", "the model"))
+        .with(of("name", VARIANT.NAME, text(60), "what tells it from others").orEmptyText())
+        .unique("model_id", "name")
+        .build();
+  }
+
+  private static ExchangeTable units() {
+    return ExchangeTable.named("units", UNIT)
+        .with(of("id", UNIT.ID, id(), "number of the row"))
+        .with(of("code", UNIT.CODE, text(20), "short name on the machine"))
+        .with(of("name", UNIT.NAME, text(60), "what it is"))
+        .with(reference("class_id", UNIT.CLASS_ID, "classes", "its class"))
+        .with(reference("variant_id", UNIT.VARIANT_ID, "variants", "what it is made of"))
+        .with(of("in_service_on", UNIT.IN_SERVICE_ON, date(), "first day of service"))
+        .with(of("retired_on", UNIT.RETIRED_ON, date(), "the day it left the fleet").optional())
+        .with(of("version", UNIT.VERSION, whole(0, MOST), "number of edits"))
+        .unique("code")
+        .build();
+  }
+
+  private static ExchangeTable layUps() {
+    return ExchangeTable.named("lay_ups", LAY_UP)
+        .with(of("id", LAY_UP.ID, id(), "number of the row"))
+        .with(reference("unit_id", LAY_UP.UNIT_ID, "units", "the unit laid up"))
+        .with(of("first_on", LAY_UP.FIRST_ON, date(), "first day out of use"))
+        .with(of("last_on", LAY_UP.LAST_ON, date(), "last day out of use"))
+        .rule(
+            new RowRule(
+                "last_on",
+                "not before first_on",
+                row ->
+                    !LocalDate.parse(row.get("last_on"))
+                        .isBefore(LocalDate.parse(row.get("first_on")))))
+        .build();
+  }
+
+  private static ExchangeTable meters() {
+    return ExchangeTable.named("meters", METER)
+        .with(of("id", METER.ID, id(), "number of the row"))
+        .with(reference("unit_id", METER.UNIT_ID, "units", "the unit it sits on"))
+        .with(of("name", METER.NAME, text(40), "what it counts"))
+        .with(of("unit", METER.MEASURE, symbol("h", "km"), "hours or kilometres"))
+        .with(
+            of(
+                "start_h_or_km",
+                METER.START_TENTHS,
+                scaled(1, 0, MOST_TENTHS),
+                "value at the start of service"))
+        .with(
+            of(
+                    "declared_per_day",
+                    METER.DECLARED_RATE_NANO,
+                    scaled(9, 0, 1_500_000_000_000L),
+                    "use a day, for want of readings")
+                .optional())
+        .unique("unit_id", "name")
+        .build();
+  }
+
+  private static ExchangeTable readings() {
+    return ExchangeTable.named("readings", READING)
+        .with(of("id", READING.ID, id(), "number of the row"))
+        .with(reference("meter_id", READING.METER_ID, "meters", "the meter read"))
+        .with(of("read_on", READING.READ_ON, date(), "day of the reading"))
+        .with(of("read_at", READING.READ_AT, instant(), "instant, if known").optional())
+        .with(
+            of("value_h_or_km", READING.VALUE_TENTHS, scaled(1, 0, MOST_TENTHS), "what it showed"))
+        .with(of("source", READING.SOURCE, words(ReadingRepository.Source.values()), "how it came"))
+        .with(of("actor", READING.ACTOR, text(60), "who entered it"))
+        .with(of("recorded_at", READING.RECORDED_AT, instant(), "when it was entered"))
+        .build();
+  }
+
+  private static ExchangeTable compartments() {
+    return ExchangeTable.named("compartments", COMPARTMENT)
+        .with(of("id", COMPARTMENT.ID, id(), "number of the row"))
+        .with(reference("variant_id", COMPARTMENT.VARIANT_ID, "variants", "the variant"))
+        .with(of("name", COMPARTMENT.NAME, text(60), "name"))
+        .with(of("kind", COMPARTMENT.KIND, words(Compartment.Kind.values()), "kind"))
+        .with(of("grade", COMPARTMENT.GRADE, text(40), "grade the spec demands").orEmptyText())
+        .with(reference("item_id", COMPARTMENT.ITEM_ID, "items", "preferred fluid").optional())
+        .with(of("hint", COMPARTMENT.HINT, text(200), "order of the work").orEmptyText())
+        .unique("variant_id", "name")
+        .build();
+  }
+
+  private static ExchangeTable capacities() {
+    return ExchangeTable.named("capacities", CAPACITY)
+        .with(of("id", CAPACITY.ID, id(), "number of the row"))
+        .with(reference("compartment_id", CAPACITY.COMPARTMENT_ID, "compartments", "which"))
+        .with(
+            of(
+                "condition",
+                CAPACITY.CONDITION,
+                words(FillCondition.values()),
+                "the state it is filled in"))
+        .with(of("volume_l", CAPACITY.VOLUME_UL, scaled(6, 1, MOST_UL), "litres it takes"))
+        .unique("compartment_id", "condition")
+        .build();
+  }
+
+  private static ExchangeTable positions() {
+    return ExchangeTable.named("positions", POSITION)
+        .with(of("id", POSITION.ID, id(), "number of the row"))
+        .with(reference("variant_id", POSITION.VARIANT_ID, "variants", "the variant"))
+        .with(
+            reference("compartment_id", POSITION.COMPARTMENT_ID, "compartments", "belongs to")
+                .optional())
+        .with(of("name", POSITION.NAME, text(60), "name"))
+        .with(of("kind", POSITION.KIND, words(Position.Kind.values()), "what it takes"))
+        .with(reference("item_id", POSITION.ITEM_ID, "items", "preferred part").optional())
+        .with(of("quantity", POSITION.QUANTITY, whole(1, 200), "pieces it takes"))
+        .with(
+            of("torque_low_nm", POSITION.TORQUE_LOW_MNM, scaled(3, 1, 100_000_000), "from")
+                .optional())
+        .with(
+            of("torque_high_nm", POSITION.TORQUE_HIGH_MNM, scaled(3, 1, 100_000_000), "to")
+                .optional())
+        .with(
+            of("mounting", POSITION.MOUNTING, words(Mounting.values()), "how a filter sits")
+                .optional())
+        .with(of("thread", POSITION.THREAD, text(40), "thread of a plug").orEmptyText())
+        .with(of("drive", POSITION.DRIVE, text(40), "what turns a plug").orEmptyText())
+        .with(of("note", POSITION.NOTE, text(200), "what to watch for").orEmptyText())
+        .unique("variant_id", "name")
+        .together("torque_low_nm", "torque_high_nm")
+        .build();
+  }
+}

@@ -1,0 +1,140 @@
+package dev.lonja.store.exchange;
+
+import static dev.lonja.store.exchange.Column.of;
+import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.MOST;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.id;
+import static dev.lonja.store.exchange.Format.instant;
+import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.symbol;
+import static dev.lonja.store.exchange.Format.text;
+import static dev.lonja.store.exchange.Format.whole;
+import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.exchange.Format.yesNo;
+import static dev.lonja.store.schema.Tables.BIN;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.PRODUCT;
+import static dev.lonja.store.schema.Tables.REQUEST;
+
+import dev.lonja.core.item.Family;
+import dev.lonja.core.item.Product;
+import dev.lonja.core.ledger.MovementKind;
+import dev.lonja.core.part.PartKey;
+import java.util.List;
+
+/** What is stocked, where it lies and how it moved. */
+final class StockTables {
+
+  static final List<ExchangeTable> ALL =
+      List.of(bins(), products(), items(), lots(), requests(), movements());
+
+  private StockTables() {}
+
+  private static ExchangeTable bins() {
+    return ExchangeTable.named("bins", BIN)
+        .with(of("id", BIN.ID, id(), "number of the row"))
+        .with(of("address", BIN.ADDRESS, text(12), "what stands on the shelf"))
+        .with(of("walk_order", BIN.WALK_ORDER, whole(1, 999_999), "place on the walk"))
+        .unique("address")
+        .unique("walk_order")
+        .build();
+  }
+
+  private static ExchangeTable products() {
+    return ExchangeTable.named("products", PRODUCT)
+        .with(of("id", PRODUCT.ID, id(), "number of the row"))
+        .with(of("make", PRODUCT.MAKE, text(60), "who makes it"))
+        .with(of("name", PRODUCT.NAME, text(60), "what it is called"))
+        .with(of("kind", PRODUCT.KIND, words(Product.Kind.values()), "what it is for"))
+        .with(of("grade", PRODUCT.GRADE, text(20), "viscosity grade").orEmptyText())
+        .with(of("classes", PRODUCT.CLASSES, text(120), "service classes claimed").orEmptyText())
+        .unique("make", "name")
+        .build();
+  }
+
+  private static ExchangeTable items() {
+    return ExchangeTable.named("items", ITEM)
+        .with(of("id", ITEM.ID, id(), "number of the row"))
+        .with(of("make", ITEM.MAKE, text(60), "whose number it is"))
+        .with(of("number", ITEM.NUMBER, Format.partNumber(), "part number as printed"))
+        .with(of("description", ITEM.DESCRIPTION, text(120), "what it is"))
+        .with(of("family", ITEM.FAMILY, words(Family.values()), "kind of thing"))
+        .with(of("unit", ITEM.MEASURE, symbol("pc", "L"), "what it is counted in"))
+        .with(reference("product_id", ITEM.PRODUCT_ID, "products", "the fluid in it").optional())
+        .with(of("pack_l", ITEM.PACK_UL, scaled(6, 1, MOST_UL), "litres in a pack").optional())
+        .with(
+            of("filter_volume_l", ITEM.FILTER_VOLUME_UL, scaled(6, 1, MOST_UL), "oil in a filter")
+                .optional())
+        .with(reference("home_bin_id", ITEM.HOME_BIN_ID, "bins", "where it belongs"))
+        .with(of("version", ITEM.VERSION, whole(0, MOST), "number of edits"))
+        .unique("make", "number")
+        .filledExactlyFor("product_id", "family", "fluid")
+        .filledExactlyFor("pack_l", "family", "fluid")
+        .rule(
+            new RowRule(
+                "unit",
+                "L for a fluid, else pc",
+                row -> row.get("unit").equals(row.get("family").equals("fluid") ? "L" : "pc")))
+        .derive(ITEM.NUMBER_KEY, row -> PartKey.of(row.get("number")).orElseThrow().text())
+        .build();
+  }
+
+  private static ExchangeTable lots() {
+    return ExchangeTable.named("lots", LOT)
+        .with(of("id", LOT.ID, id(), "number of the row"))
+        .with(reference("item_id", LOT.ITEM_ID, "items", "the item"))
+        .with(of("code", LOT.CODE, text(40), "what is printed on it"))
+        .with(of("received_on", LOT.RECEIVED_ON, date(), "day of receipt"))
+        .with(of("expires_on", LOT.EXPIRES_ON, date(), "last good day").optional())
+        .with(of("quarantined", LOT.QUARANTINED, yesNo(), "set aside, not to be issued"))
+        .unique("item_id", "code")
+        .build();
+  }
+
+  private static ExchangeTable requests() {
+    return ExchangeTable.named("requests", REQUEST)
+        .with(of("request_key", REQUEST.REQUEST_KEY, text(80), "idempotency key"))
+        .with(of("content_hash", REQUEST.CONTENT_HASH, text(64), "SHA-256 of what was sent"))
+        .with(of("answer", REQUEST.ANSWER, text(200), "what was answered").orEmptyText())
+        .with(of("actor", REQUEST.ACTOR, text(60), "who sent it"))
+        .with(of("recorded_at", REQUEST.RECORDED_AT, instant(), "when"))
+        .build();
+  }
+
+  private static ExchangeTable movements() {
+    return ExchangeTable.named("movements", MOVEMENT)
+        .with(of("id", MOVEMENT.ID, id(), "number of the row, in order of booking"))
+        .with(reference("item_id", MOVEMENT.ITEM_ID, "items", "the item"))
+        .with(reference("lot_id", MOVEMENT.LOT_ID, "lots", "the lot"))
+        .with(reference("bin_id", MOVEMENT.BIN_ID, "bins", "the bin"))
+        .with(of("kind", MOVEMENT.KIND, words(MovementKind.values()), "what happened"))
+        .with(
+            of(
+                "quantity_pc_or_l",
+                MOVEMENT.QUANTITY_MICRO,
+                scaled(6, -MOST_UL, MOST_UL),
+                "signed: negative for what leaves"))
+        .with(of("value_minor", MOVEMENT.VALUE_MINOR, whole(-MOST, MOST), "signed, minor units"))
+        .with(
+            of(
+                "average_minor",
+                MOVEMENT.AVERAGE_E4,
+                scaled(4, 0, MOST),
+                "moving average cost after it, minor units"))
+        .with(of("reason", MOVEMENT.REASON, text(200), "why").orEmptyText())
+        .with(of("reference", MOVEMENT.REFERENCE, text(80), "what it belongs to").orEmptyText())
+        .with(reference("refers_to", MOVEMENT.REFERS_TO, "movements", "what it answers").optional())
+        .with(
+            of("request_key", MOVEMENT.REQUEST_KEY, text(80), "idempotency key")
+                .referringTo("requests"))
+        .with(of("line_no", MOVEMENT.LINE_NO, whole(1, 99_999), "line within the request"))
+        .with(of("actor", MOVEMENT.ACTOR, text(60), "who booked it"))
+        .with(of("recorded_at", MOVEMENT.RECORDED_AT, instant(), "when"))
+        .unique("request_key", "line_no")
+        .build();
+  }
+}

@@ -1,0 +1,64 @@
+package dev.lonja.store.exchange;
+
+import static dev.lonja.store.exchange.Column.of;
+import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.MOST;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.id;
+import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.text;
+import static dev.lonja.store.exchange.Format.whole;
+import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.schema.Tables.TRAY;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
+import static dev.lonja.store.schema.Tables.TRAY_TASK;
+
+import dev.lonja.store.tray.Tray;
+import java.util.List;
+
+/** What is laid out for an occurrence. */
+final class TrayTables {
+
+  static final List<ExchangeTable> ALL = List.of(trays(), trayTasks(), trayLines());
+
+  private TrayTables() {}
+
+  private static ExchangeTable trays() {
+    return ExchangeTable.named("trays", TRAY)
+        .with(of("id", TRAY.ID, id(), "number of the row"))
+        .with(of("number", TRAY.NUMBER, text(20), "number on the tray's label"))
+        .with(reference("unit_id", TRAY.UNIT_ID, "units", "the unit it is for"))
+        .with(of("title", TRAY.TITLE, text(200), "the services"))
+        .with(of("planned_on", TRAY.PLANNED_ON, date(), "the day it is for"))
+        .with(of("state", TRAY.STATE, words(Tray.State.values()), "where it stands"))
+        .with(of("mechanic", TRAY.MECHANIC, text(60), "who took it").optional())
+        .with(of("handed_over_on", TRAY.HANDED_OVER_ON, date(), "when").optional())
+        .with(of("version", TRAY.VERSION, whole(0, MOST), "number of changes"))
+        .unique("number")
+        .filledExactlyFor("mechanic", "state", "handed_over")
+        .filledExactlyFor("handed_over_on", "state", "handed_over")
+        .build();
+  }
+
+  private static ExchangeTable trayTasks() {
+    return ExchangeTable.named("tray_tasks", TRAY_TASK)
+        .with(of("id", TRAY_TASK.ID, id(), "number of the row"))
+        .with(reference("tray_id", TRAY_TASK.TRAY_ID, "trays", "the tray"))
+        .with(reference("task_id", TRAY_TASK.TASK_ID, "tasks", "the task it serves"))
+        .unique("tray_id", "task_id")
+        .build();
+  }
+
+  private static ExchangeTable trayLines() {
+    return ExchangeTable.named("tray_lines", TRAY_LINE)
+        .with(of("id", TRAY_LINE.ID, id(), "number of the row"))
+        .with(reference("tray_id", TRAY_LINE.TRAY_ID, "trays", "the tray"))
+        .with(reference("item_id", TRAY_LINE.ITEM_ID, "items", "what belongs on it"))
+        .with(of("place", TRAY_LINE.PLACE, text(60), "where it goes").orEmptyText())
+        .with(of("note", TRAY_LINE.NOTE, text(300), "what to watch for").orEmptyText())
+        .with(of("wanted_pc_or_l", TRAY_LINE.WANTED_MICRO, scaled(6, 1, MOST_UL), "how much"))
+        .with(of("laid_pc_or_l", TRAY_LINE.LAID_MICRO, scaled(6, 0, MOST_UL), "how much is laid"))
+        .build();
+  }
+}

@@ -1,0 +1,210 @@
+package dev.lonja.store.service;
+
+import static dev.lonja.store.schema.Tables.DEVIATION;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.TASK;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterSpan;
+import dev.lonja.core.quantity.Torque;
+import dev.lonja.core.quantity.TorqueRange;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.Interval;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.InsertSetMoreStep;
+import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
+
+/** How units differ from their variants. One change of one thing stands at a time. */
+public final class DeviationRepository {
+
+  private final DSLContext context;
+
+  public DeviationRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /** All deviations, by unit, in order of entry. */
+  public Map<Long, List<Deviation>> byUnit() {
+    return context
+        .select(DEVIATION.asterisk(), ITEM.FILTER_VOLUME_UL, METER.MEASURE)
+        .from(DEVIATION)
+        .leftJoin(ITEM)
+        .on(ITEM.ID.eq(DEVIATION.ITEM_ID))
+        .leftJoin(TASK)
+        .on(TASK.ID.eq(DEVIATION.TASK_ID))
+        .leftJoin(METER)
+        .on(METER.UNIT_ID.eq(DEVIATION.UNIT_ID), METER.NAME.eq(TASK.METER_NAME))
+        .orderBy(DEVIATION.UNIT_ID, DEVIATION.ID)
+        .fetchGroups(DEVIATION.UNIT_ID, DeviationRepository::deviation);
+  }
+
+  /** Puts a deviation in force; one that changed the same thing before gives way. */
+  public void put(long unitId, Deviation deviation) {
+    Row row = row(deviation.change());
+    context
+        .deleteFrom(DEVIATION)
+        .where(DEVIATION.UNIT_ID.eq(unitId), DEVIATION.CHANGE.eq(row.change()))
+        .and(same(DEVIATION.COMPARTMENT_ID, row.compartmentId()))
+        .and(same(DEVIATION.POSITION_ID, row.positionId()))
+        .and(same(DEVIATION.TASK_ID, row.taskId()))
+        .and(same(DEVIATION.CONDITION, row.condition()))
+        .execute();
+    InsertSetMoreStep<?> insert =
+        context
+            .insertInto(DEVIATION)
+            .set(DEVIATION.UNIT_ID, unitId)
+            .set(DEVIATION.CHANGE, row.change())
+            .set(DEVIATION.COMPARTMENT_ID, row.compartmentId().orElse(null))
+            .set(DEVIATION.POSITION_ID, row.positionId().orElse(null))
+            .set(DEVIATION.TASK_ID, row.taskId().orElse(null))
+            .set(DEVIATION.CONDITION, row.condition().orElse(null))
+            .set(DEVIATION.SOURCE, deviation.source().name())
+            .set(DEVIATION.REASON, deviation.reason())
+            .set(DEVIATION.SINCE_ON, deviation.since())
+            .set(DEVIATION.ACTOR, deviation.actor());
+    setValues(insert, deviation.change());
+    insert.execute();
+  }
+
+  /** Lets a unit follow its variant again; false if the deviation is not there. */
+  public boolean remove(long unitId, long deviationId) {
+    return context
+            .deleteFrom(DEVIATION)
+            .where(DEVIATION.UNIT_ID.eq(unitId), DEVIATION.ID.eq(deviationId))
+            .execute()
+        == 1;
+  }
+
+  /** The columns that say what is changed. */
+  private record Row(
+      String change,
+      Optional<Long> compartmentId,
+      Optional<Long> positionId,
+      Optional<Long> taskId,
+      Optional<String> condition) {
+
+    static Row ofCompartment(String change, long id) {
+      return new Row(change, Optional.of(id), Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    static Row ofPosition(String change, long id) {
+      return new Row(change, Optional.empty(), Optional.of(id), Optional.empty(), Optional.empty());
+    }
+
+    static Row ofTask(String change, long id) {
+      return new Row(change, Optional.empty(), Optional.empty(), Optional.of(id), Optional.empty());
+    }
+  }
+
+  private static Row row(Deviation.Change change) {
+    if (change instanceof Deviation.Change.NoCompartment c) {
+      return Row.ofCompartment("ABSENT", c.compartmentId());
+    } else if (change instanceof Deviation.Change.OtherFluid c) {
+      return Row.ofCompartment("ITEM", c.compartmentId());
+    } else if (change instanceof Deviation.Change.OtherCapacity c) {
+      return new Row(
+          "CAPACITY",
+          Optional.of(c.compartmentId()),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.of(c.condition().name()));
+    } else if (change instanceof Deviation.Change.NoPosition p) {
+      return Row.ofPosition("ABSENT", p.positionId());
+    } else if (change instanceof Deviation.Change.OtherPart p) {
+      return Row.ofPosition("ITEM", p.positionId());
+    } else if (change instanceof Deviation.Change.OtherTorque p) {
+      return Row.ofPosition("TORQUE", p.positionId());
+    } else if (change instanceof Deviation.Change.OtherInterval t) {
+      return Row.ofTask("INTERVAL", t.taskId());
+    }
+    return Row.ofTask("ABSENT", ((Deviation.Change.NoTask) change).taskId());
+  }
+
+  private static void setValues(InsertSetMoreStep<?> insert, Deviation.Change change) {
+    if (change instanceof Deviation.Change.OtherFluid c) {
+      insert.set(DEVIATION.ITEM_ID, c.itemId());
+    } else if (change instanceof Deviation.Change.OtherPart p) {
+      insert.set(DEVIATION.ITEM_ID, p.itemId());
+    } else if (change instanceof Deviation.Change.OtherCapacity c) {
+      insert.set(DEVIATION.VOLUME_UL, c.volume().microlitres());
+    } else if (change instanceof Deviation.Change.OtherTorque p) {
+      insert
+          .set(DEVIATION.TORQUE_LOW_MNM, p.torque().low().millinewtonMetres())
+          .set(DEVIATION.TORQUE_HIGH_MNM, p.torque().high().millinewtonMetres());
+    } else if (change instanceof Deviation.Change.OtherInterval t) {
+      insert
+          .set(DEVIATION.INTERVAL_TENTHS, t.interval().run().map(MeterSpan::tenths).orElse(null))
+          .set(
+              DEVIATION.INTERVAL_MONTHS,
+              t.interval().months().map(Integer::longValue).orElse(null));
+    }
+  }
+
+  private static <T> Condition same(Field<T> field, Optional<T> value) {
+    return value.map(field::eq).orElseGet(field::isNull);
+  }
+
+  private static Deviation deviation(Record row) {
+    return new Deviation(
+        row.get(DEVIATION.ID),
+        change(row),
+        Deviation.Source.valueOf(row.get(DEVIATION.SOURCE)),
+        row.get(DEVIATION.REASON),
+        row.get(DEVIATION.SINCE_ON),
+        row.get(DEVIATION.ACTOR));
+  }
+
+  private static Deviation.Change change(Record row) {
+    Long compartment = row.get(DEVIATION.COMPARTMENT_ID);
+    Long position = row.get(DEVIATION.POSITION_ID);
+    return switch (row.get(DEVIATION.CHANGE)) {
+      case "CAPACITY" ->
+          new Deviation.Change.OtherCapacity(
+              compartment,
+              FillCondition.valueOf(row.get(DEVIATION.CONDITION)),
+              new Volume(row.get(DEVIATION.VOLUME_UL)));
+      case "TORQUE" ->
+          new Deviation.Change.OtherTorque(
+              position,
+              new TorqueRange(
+                  new Torque(row.get(DEVIATION.TORQUE_LOW_MNM)),
+                  new Torque(row.get(DEVIATION.TORQUE_HIGH_MNM))));
+      case "INTERVAL" ->
+          new Deviation.Change.OtherInterval(row.get(DEVIATION.TASK_ID), interval(row));
+      case "ITEM" ->
+          compartment != null
+              ? new Deviation.Change.OtherFluid(compartment, row.get(DEVIATION.ITEM_ID))
+              : new Deviation.Change.OtherPart(
+                  position,
+                  row.get(DEVIATION.ITEM_ID),
+                  Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new));
+      default -> absent(compartment, position, row);
+    };
+  }
+
+  private static Deviation.Change absent(
+      @Nullable Long compartment, @Nullable Long position, Record row) {
+    if (compartment != null) {
+      return new Deviation.Change.NoCompartment(compartment);
+    }
+    return position != null
+        ? new Deviation.Change.NoPosition(position)
+        : new Deviation.Change.NoTask(row.get(DEVIATION.TASK_ID));
+  }
+
+  private static Interval interval(Record row) {
+    return new Interval(
+        Optional.ofNullable(row.get(DEVIATION.INTERVAL_TENTHS))
+            .map(tenths -> new MeterSpan(tenths, MeterMeasure.ofSymbol(row.get(METER.MEASURE)))),
+        Optional.ofNullable(row.get(DEVIATION.INTERVAL_MONTHS)).map(Math::toIntExact));
+  }
+}

@@ -1,0 +1,189 @@
+package dev.lonja.web.demo;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** An engine variant of a model while its parts and tasks are laid down in the sheets. */
+final class DemoVariant {
+
+  /**
+   * A task, for the history to record.
+   *
+   * @param meter the name of the meter it counts by; empty if it goes by the calendar alone
+   * @param interval in force, in the meter's unit
+   */
+  record TaskPlan(long taskId, String service, String meter, double interval, int months) {}
+
+  private final DemoSheets sheets;
+  private final long id;
+  private final List<TaskPlan> tasks = new ArrayList<>();
+  private long serviceId;
+  private String serviceName = "";
+  private String meter = "";
+
+  DemoVariant(DemoSheets sheets, String make, String model, String name) {
+    this.sheets = sheets;
+    this.id = sheets.variants.add(sheets.model(make, model), name);
+  }
+
+  long id() {
+    return id;
+  }
+
+  List<TaskPlan> tasks() {
+    return tasks;
+  }
+
+  /**
+   * A compartment.
+   *
+   * @param withFilter litres with the filter changed; null if it has no filter of its own
+   */
+  long compartment(
+      String name,
+      String kind,
+      String grade,
+      String item,
+      @Nullable String withFilter,
+      String without,
+      String hint) {
+    long compartment = sheets.compartments.add(id, name, kind, grade, sheets.item(item), hint);
+    if (withFilter != null) {
+      sheets.capacities.add(compartment, "with_filter", withFilter);
+    }
+    sheets.capacities.add(compartment, "without_filter", without);
+    return compartment;
+  }
+
+  long filter(
+      @Nullable Long compartment,
+      String name,
+      String kind,
+      String item,
+      @Nullable String mounting,
+      String note) {
+    return position(compartment, name, kind, item, 1, null, mounting, "", "", note);
+  }
+
+  /** A seal that is always new when its compartment is drained. */
+  void seal(long compartment, String name, String item, int pieces) {
+    position(compartment, name, "drain_seal", item, pieces, null, null, "", "", "");
+  }
+
+  /** A drain plug with its thread, what turns it and how tight it is made. */
+  void plug(
+      long compartment,
+      String name,
+      @Nullable String item,
+      String thread,
+      String drive,
+      String torque) {
+    position(compartment, name, "drain_plug", item, 1, torque, null, thread, drive, "");
+  }
+
+  long part(
+      String name, String kind, String item, int pieces, @Nullable String torque, String note) {
+    return position(null, name, kind, item, pieces, torque, null, "", "", note);
+  }
+
+  private long position(
+      @Nullable Long compartment,
+      String name,
+      String kind,
+      @Nullable String item,
+      int pieces,
+      @Nullable String torque,
+      @Nullable String mounting,
+      String thread,
+      String drive,
+      String note) {
+    String[] ends = torque == null ? new String[] {"", ""} : torque.split("-");
+    return sheets.positions.add(
+        id,
+        compartment,
+        name,
+        kind,
+        item == null ? null : sheets.item(item),
+        pieces,
+        ends[0],
+        ends[ends.length - 1],
+        mounting,
+        thread,
+        drive,
+        note);
+  }
+
+  /** Begins a service whose tasks count by a meter; an empty name stands for the calendar alone. */
+  void service(String name, String byMeter) {
+    serviceId = sheets.services.add(id, name);
+    serviceName = name;
+    meter = byMeter;
+  }
+
+  void change(String name, long compartment, double interval, @Nullable Integer months) {
+    task(name, "change_fluid", compartment, null, interval, months, null, "1", "");
+  }
+
+  /** A change of fluid that is due sooner the first time. */
+  void changeAfterRunningIn(
+      String name, long compartment, double first, double interval, Integer months) {
+    task(name, "change_fluid", compartment, null, interval, months, first, "1", "");
+  }
+
+  void changeUnder(
+      String severity,
+      String reason,
+      String name,
+      long compartment,
+      double interval,
+      Integer months) {
+    task(name, "change_fluid", compartment, null, interval, months, null, severity, reason);
+  }
+
+  void replace(String name, long position, double interval, @Nullable Integer months) {
+    task(name, "replace", null, position, interval, months, null, "1", "");
+  }
+
+  void replaceAfterRunningIn(
+      String name, long position, double first, double interval, Integer months) {
+    task(name, "replace", null, position, interval, months, first, "1", "");
+  }
+
+  void inspect(String name, long position, double interval, @Nullable Integer months) {
+    task(name, "inspect", null, position, interval, months, null, "1", "");
+  }
+
+  private void task(
+      String name,
+      String action,
+      @Nullable Long compartment,
+      @Nullable Long position,
+      double interval,
+      @Nullable Integer months,
+      @Nullable Double first,
+      String severity,
+      String reason) {
+    boolean metered = !meter.isEmpty();
+    long task =
+        sheets.tasks.add(
+            serviceId,
+            name,
+            action,
+            compartment,
+            position,
+            metered ? meter : null,
+            metered ? whole(interval) : null,
+            months,
+            first == null ? null : whole(first),
+            null,
+            severity,
+            reason);
+    double inForce = interval * Double.parseDouble(severity);
+    tasks.add(new TaskPlan(task, serviceName, meter, inForce, months == null ? 0 : months));
+  }
+
+  private static String whole(double interval) {
+    return String.valueOf((long) interval);
+  }
+}
