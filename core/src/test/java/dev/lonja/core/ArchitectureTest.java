@@ -17,7 +17,8 @@ class ArchitectureTest {
       classes()
           .should()
           .onlyDependOnClassesThat()
-          .resideInAnyPackage("dev.lonja.core..", "java..", "org.jspecify..");
+          .resideInAnyPackage(
+              "dev.lonja.core..", "java..", "org.jspecify..", "org.apache.commons.statistics..");
 
   @ArchTest
   static final ArchRule THE_CORE_DOES_NO_INPUT_OR_OUTPUT =

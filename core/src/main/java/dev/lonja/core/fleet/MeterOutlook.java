@@ -3,16 +3,23 @@ package dev.lonja.core.fleet;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import org.apache.commons.statistics.distribution.GammaDistribution;
 
 /**
  * What one meter is expected to stand at on a day: its base value plus the rate times the effective
  * days since. The base is the last accepted reading, else the value at the start of service.
  *
  * @param rate empty if nothing is known; the life then stays at the base value
+ * @param dispersion how unevenly it runs; present exactly if there is a rate above zero
  */
 public record MeterOutlook(
-    LocalDate baseDay, MeterValue base, Optional<UsageRate> rate, UsageCalendar calendar) {
+    LocalDate baseDay,
+    MeterValue base,
+    Optional<UsageRate> rate,
+    Optional<Dispersion> dispersion,
+    UsageCalendar calendar) {
 
   public MeterMeasure measure() {
     return base.measure();
@@ -22,6 +29,48 @@ public record MeterOutlook(
   public ExpectedLife on(LocalDate day) {
     return rate.map(r -> ExpectedLife.after(base, r, calendar.between(baseDay, day)))
         .orElse(ExpectedLife.of(base));
+  }
+
+  /**
+   * The probability that the life reaches {@code limit} by the end of {@code day}: usage since the
+   * base day is Gamma distributed with mean rate × τ and variance φ × rate × τ, so its shape is
+   * rate × τ / φ and its scale φ. The limit of 24 h (1,500 km) a day is left aside. 1 if the base
+   * value reaches the limit, 0 if nothing can be said or nothing runs by then.
+   */
+  public double chanceOfReaching(MeterValue limit, LocalDate day) {
+    if (base.compareTo(limit) >= 0) {
+      return 1;
+    }
+    double mean = rate.map(r -> r.perDay() * calendar.between(baseDay, day).days()).orElse(0.0);
+    return mean > 0 ? chance(limit, mean) : 0;
+  }
+
+  private double chance(MeterValue limit, double mean) {
+    double phi = dispersion.orElseThrow().value();
+    double remaining = limit.since(base).tenths() / 10.0;
+    return GammaDistribution.of(mean / phi, phi).survivalProbability(remaining);
+  }
+
+  /**
+   * The first day from {@code from} to {@code until} by which the limit is reached with at least
+   * this probability; empty if there is none. The probability never falls, so days are halved.
+   */
+  public Optional<LocalDate> dayOfChance(
+      MeterValue limit, double probability, LocalDate from, LocalDate until) {
+    if (until.isBefore(from) || chanceOfReaching(limit, until) < probability) {
+      return Optional.empty();
+    }
+    LocalDate low = from;
+    LocalDate high = until;
+    while (low.isBefore(high)) {
+      LocalDate middle = low.plusDays(ChronoUnit.DAYS.between(low, high) / 2);
+      if (chanceOfReaching(limit, middle) >= probability) {
+        high = middle;
+      } else {
+        low = middle.plusDays(1);
+      }
+    }
+    return Optional.of(low);
   }
 
   /**

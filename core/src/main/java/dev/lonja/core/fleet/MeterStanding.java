@@ -13,45 +13,67 @@ public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook
 
   /**
    * Judges all meters of a fleet and finds their rates: from readings, else as declared, else the
-   * median of the class, else unknown.
+   * median of the class, else unknown; and with a rate above zero how unevenly they run.
    *
    * @return by meter id
    */
   public static Map<Long, MeterStanding> ofFleet(List<MeterFile> files, LocalDate today) {
-    Map<Long, ReadingLog> logs = new HashMap<>();
-    Map<Long, UsageRate> fromReadings = new HashMap<>();
-    Map<Long, List<UsageRate>> byClass = new HashMap<>();
+    Map<Long, List<FromReadings>> byClass = new HashMap<>();
+    List<FromReadings> all = new ArrayList<>();
     for (MeterFile file : files) {
-      ReadingLog log = ReadingLog.judge(file.readings());
-      logs.put(file.meter().id(), log);
-      RateFinder.fromReadings(log.accepted(), file.calendar(), today)
-          .ifPresent(
-              rate -> {
-                fromReadings.put(file.meter().id(), rate);
-                long classId = file.unit().unitClass().id();
-                byClass.computeIfAbsent(classId, id -> new ArrayList<>()).add(rate);
-              });
+      FromReadings found = FromReadings.of(file, today);
+      all.add(found);
+      byClass.computeIfAbsent(file.unit().unitClass().id(), id -> new ArrayList<>()).add(found);
     }
     Map<Long, MeterStanding> standings = new TreeMap<>();
-    for (MeterFile file : files) {
-      List<UsageRate> peers = byClass.getOrDefault(file.unit().unitClass().id(), List.of());
-      Optional<UsageRate> rate =
-          Optional.ofNullable(fromReadings.get(file.meter().id()))
-              .or(file.meter()::declaredRate)
-              .or(() -> RateFinder.classMedian(peers, file.meter().measure()));
-      ReadingLog log = logs.get(file.meter().id());
-      standings.put(file.meter().id(), new MeterStanding(file, log, outlook(file, log, rate)));
+    for (FromReadings found : all) {
+      List<FromReadings> classmates = byClass.get(found.file().unit().unitClass().id());
+      standings.put(found.file().meter().id(), found.standing(classmates));
     }
     return standings;
   }
 
-  private static MeterOutlook outlook(MeterFile file, ReadingLog log, Optional<UsageRate> rate) {
-    Optional<Reading> last = log.lastAccepted();
-    return new MeterOutlook(
-        last.map(Reading::day).orElse(file.unit().inServiceOn()),
-        last.map(Reading::value).orElse(file.meter().start()),
-        rate,
-        file.calendar());
+  /** What one meter's own readings say. */
+  private record FromReadings(
+      MeterFile file, ReadingLog log, Optional<UsageRate> rate, Optional<Dispersion> dispersion) {
+
+    static FromReadings of(MeterFile file, LocalDate today) {
+      ReadingLog log = ReadingLog.judge(file.readings());
+      List<Reading> accepted = log.accepted();
+      Optional<UsageRate> rate = RateFinder.fromReadings(accepted, file.calendar(), today);
+      return new FromReadings(
+          file,
+          log,
+          rate,
+          rate.flatMap(
+              r ->
+                  DispersionFinder.fromReadings(
+                      RateFinder.used(accepted, today), file.calendar(), r)));
+    }
+
+    MeterStanding standing(List<FromReadings> classmates) {
+      Optional<UsageRate> best =
+          rate.or(file.meter()::declaredRate)
+              .or(
+                  () ->
+                      RateFinder.classMedian(
+                          classmates.stream().flatMap(mate -> mate.rate().stream()).toList(),
+                          file.meter().measure()));
+      List<Dispersion> theirs =
+          classmates.stream().flatMap(mate -> mate.dispersion().stream()).toList();
+      Optional<Dispersion> phi =
+          best.filter(r -> !r.isStandingStill())
+              .map(r -> dispersion.orElseGet(() -> DispersionFinder.otherwise(theirs, r)));
+      Optional<Reading> last = log.lastAccepted();
+      MeterOutlook outlook =
+          new MeterOutlook(
+              last.map(Reading::day).orElse(file.unit().inServiceOn()),
+              last.map(Reading::value).orElse(file.meter().start()),
+              best,
+              phi,
+              file.calendar());
+      return new MeterStanding(file, log, outlook);
+    }
   }
 
   public long silentDays(LocalDate today) {

@@ -57,6 +57,11 @@ public record Position(
       return words;
     }
 
+    /** True for what is undone when a compartment is drained: its plugs and their seals. */
+    public boolean opensCompartment() {
+      return this == DRAIN_PLUG || this == FILL_PLUG || this == DRAIN_SEAL;
+    }
+
     /** True for a filter that is filled with the fluid of its compartment. */
     public boolean holdsCompartmentFluid() {
       return holdsCompartmentFluid;

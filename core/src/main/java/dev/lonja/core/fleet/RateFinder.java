@@ -33,11 +33,7 @@ public final class RateFinder {
    */
   public static Optional<UsageRate> fromReadings(
       List<Reading> accepted, UsageCalendar calendar, LocalDate today) {
-    List<Reading> recent =
-        accepted.stream()
-            .filter(reading -> !reading.day().isBefore(today.minusDays(WINDOW_DAYS)))
-            .filter(reading -> !reading.day().isAfter(today))
-            .toList();
+    List<Reading> recent = used(accepted, today);
     if (recent.size() < LEAST_READINGS || spanDays(recent) < LEAST_SPAN_DAYS) {
       return Optional.empty();
     }
@@ -46,6 +42,14 @@ public final class RateFinder {
     return slopes.length == 0
         ? Optional.empty()
         : Optional.of(steadyOrBursty(recent, tau, median(slopes)));
+  }
+
+  /** The readings that the rate rests on: those of the last 365 days, both ends included. */
+  static List<Reading> used(List<Reading> accepted, LocalDate today) {
+    return accepted.stream()
+        .filter(reading -> !reading.day().isBefore(today.minusDays(WINDOW_DAYS)))
+        .filter(reading -> !reading.day().isAfter(today))
+        .toList();
   }
 
   /** The median of a class's rates that come from readings; empty if there are none. */
@@ -104,7 +108,7 @@ public final class RateFinder {
     return tenths / 10.0 / new EffectiveDays(tau[j] - tau[i]).days();
   }
 
-  private static double median(double[] values) {
+  static double median(double[] values) {
     double[] sorted = values.clone();
     Arrays.sort(sorted);
     int middle = sorted.length / 2;

@@ -33,7 +33,19 @@ public final class Fleets {
         LocalDate.parse(day),
         MeterValue.ofHours(value),
         Optional.of(UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS)),
+        Optional.of(Dispersion.of(1, MeterMeasure.HOURS)),
         UsageCalendar.EVEN);
+  }
+
+  /** The same with a stated dispersion, in hours. */
+  public static MeterOutlook uneven(String day, String value, String perDay, double phi) {
+    MeterOutlook steady = steady(day, value, perDay);
+    return new MeterOutlook(
+        steady.baseDay(),
+        steady.base(),
+        steady.rate(),
+        Optional.of(Dispersion.of(phi, MeterMeasure.HOURS)),
+        steady.calendar());
   }
 
   /** Nothing in January, twice the mean in February, the mean in all other months. */

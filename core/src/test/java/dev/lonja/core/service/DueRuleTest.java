@@ -105,7 +105,12 @@ class DueRuleTest {
   @Test
   void anUnknownRateGivesNoDateButALimitPassedIsDue() {
     MeterOutlook unknown =
-        new MeterOutlook(TODAY, MeterValue.ofHours("1585"), Optional.empty(), UsageCalendar.EVEN);
+        new MeterOutlook(
+            TODAY,
+            MeterValue.ofHours("1585"),
+            Optional.empty(),
+            Optional.empty(),
+            UsageCalendar.EVEN);
     Due ahead = due(done(task(1, "250", null), "2026-12-01", "1410", unknown));
     assertThat(ahead.plannedDate()).isEmpty();
     assertThat(ahead.flags()).containsExactly(Due.Flag.NOT_FORECASTABLE);

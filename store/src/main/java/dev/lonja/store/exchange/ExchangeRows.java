@@ -6,10 +6,13 @@ import java.util.List;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.Query;
 import org.jooq.exception.DataAccessException;
 
 /** Writes checked rows into an empty store. */
 final class ExchangeRows {
+
+  private static final int BATCH = 500;
 
   private final DSLContext context;
   private final List<ExchangeProblem> problems = new ArrayList<>();
@@ -21,21 +24,30 @@ final class ExchangeRows {
   /** Every row that the database itself refuses; empty if all were written. */
   List<ExchangeProblem> insert(Map<String, List<CheckedRow>> rows) {
     for (ExchangeTable table : ExchangeTables.ALL) {
-      for (CheckedRow row : rows.get(table.name())) {
-        insert(table, row);
+      List<CheckedRow> all = rows.get(table.name());
+      for (int from = 0; from < all.size(); from += BATCH) {
+        insert(table, all.subList(from, Math.min(from + BATCH, all.size())));
       }
     }
     return problems;
   }
 
-  private void insert(ExchangeTable table, CheckedRow row) {
-    Map<Field<?>, Object> values = new LinkedHashMap<>();
-    for (Column<?> column : table.columns()) {
-      put(values, column, row.cells().get(column.name()));
-    }
-    table.derived().forEach((field, from) -> values.put(field, from.apply(row.cells())));
+  /** In one go where the database agrees; else row by row, to name each that it refuses. */
+  private void insert(ExchangeTable table, List<CheckedRow> rows) {
+    List<Query> inserts =
+        rows.stream()
+            .<Query>map(row -> context.insertInto(table.table()).set(values(table, row)))
+            .toList();
     try {
-      context.insertInto(table.table()).set(values).execute();
+      context.transaction(configuration -> configuration.dsl().batch(inserts).execute());
+    } catch (DataAccessException e) {
+      rows.forEach(row -> insertAlone(table, row));
+    }
+  }
+
+  private void insertAlone(ExchangeTable table, CheckedRow row) {
+    try {
+      context.insertInto(table.table()).set(values(table, row)).execute();
     } catch (DataAccessException e) {
       Throwable cause = e.getCause() == null ? e : e.getCause();
       problems.add(
@@ -46,6 +58,15 @@ final class ExchangeRows {
               String.join(",", row.cells().values()),
               "a row that keeps the rules of the store (" + cause.getMessage() + ")"));
     }
+  }
+
+  private static Map<Field<?>, Object> values(ExchangeTable table, CheckedRow row) {
+    Map<Field<?>, Object> values = new LinkedHashMap<>();
+    for (Column<?> column : table.columns()) {
+      put(values, column, row.cells().get(column.name()));
+    }
+    table.derived().forEach((field, from) -> values.put(field, from.apply(row.cells())));
+    return values;
   }
 
   private static <T> void put(Map<Field<?>, Object> values, Column<T> column, String cell) {

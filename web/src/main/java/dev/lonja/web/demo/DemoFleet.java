@@ -145,7 +145,7 @@ final class DemoFleet {
     gas(forklifts, "FL-4", 3_310, 0.26);
     gas(forklifts, "FL-5", 5_742, 0.58);
     gas(forklifts, "FL-6", 2_108, 0.44);
-    gas(forklifts, "FL-7", 7_015, 0.79);
+    gas(forklifts, "FL-7", 7_015, 0.985);
   }
 
   private void diesel(long classId, String code, double life, double small, double large) {
@@ -167,7 +167,7 @@ final class DemoFleet {
     boat(boats, "WB-1", 1_410, 0.42);
     boat(boats, "WB-2", 960, 0.66);
     boat(boats, "WB-3", 2_205, 0.27);
-    boat(boats, "WB-4", 1_778, 0.81);
+    boat(boats, "WB-4", 1_778, 0.99);
     UnitPlan young =
         unit("WB-5", "Workboat, twin diesel", boats, machines.boat, today.minusDays(19));
     meter(young, "port", "h", 2.1, 31, SEASON, Oddity.NEW);
@@ -189,8 +189,7 @@ final class DemoFleet {
     long hoists = sheets.unitClass("BH", "Boat hoists", STEADY);
     hoist(hoists, "BH-1", 5_240, 0.55);
     UnitPlan second = hoist(hoists, "BH-2", 2_310, 0.22);
-    long absent =
-        sheets.positions.idOf(row -> row.contains("Return filter") && row.contains("NT 20 680"));
+    long absent = machines.hoist.positionId("Return filter");
     sheets.deviations.add(
         second.unitId(),
         null,
@@ -220,12 +219,12 @@ final class DemoFleet {
     long small = sheets.unitClass("SE", "Sweepers and washers", SEASON);
     small(small, "SW-1", "Quay sweeper", machines.sweeper, 412, 0.40);
     small(small, "SW-2", "Quay sweeper", machines.sweeper, 288, 0.15);
-    small(small, "SW-3", "Quay sweeper", machines.sweeper, 655, 0.62);
+    small(small, "SW-3", "Quay sweeper", machines.sweeper, 655, 0.99);
     small(small, "PW-1", "Pressure washer", machines.washer, 190, 0.30);
     small(small, "PW-2", "Pressure washer", machines.washer, 77, 0.52);
     small(small, "PW-3", "Pressure washer", machines.washer, 240, 0.08);
     small(small, "PW-4", "Pressure washer", machines.washer, 133, 0.44);
-    small(small, "PW-5", "Pressure washer", machines.washer, 301, 0.68);
+    small(small, "PW-5", "Pressure washer", machines.washer, 301, 0.97);
   }
 
   private void small(
@@ -239,7 +238,7 @@ final class DemoFleet {
     long carriers = sheets.unitClass("AT", "All-terrain carriers", SEASON);
     carrier(carriers, "AT-1", 1_480, Oddity.NONE, 0.72);
     carrier(carriers, "AT-2", 905, Oddity.SILENT, 0.80);
-    carrier(carriers, "AT-3", 1_122, Oddity.NONE, 0.25);
+    carrier(carriers, "AT-3", 1_122, Oddity.NONE, 0.97);
     carrier(carriers, "AT-4", 640, Oddity.NONE, 0.50);
     carrier(carriers, "AT-5", 1_905, Oddity.NONE, 0.36);
   }

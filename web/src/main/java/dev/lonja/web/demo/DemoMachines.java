@@ -111,12 +111,12 @@ final class DemoMachines {
     van.compartment("Cooling circuit", "cooling", "P-OAT", "RI 40-5", null, "8.2", "");
     van.compartment("Washer tank", "washer", "", "VI 1-5", null, "4.5", "");
     long oil =
-        van.filter(
+        van.cappedFilter(
             engine,
             "Oil filter",
-            "oil_filter",
             "RV 1180-2",
             "inverted",
+            "25",
             "Cap 25 N·m. New O-ring 68×3 into the upper groove.");
     van.seal(engine, "Sump plug seal", "Al 14×18×1.5", 1);
     van.plug(engine, "Sump plug", "QN 11-204", "M14×1.5", "17 mm hex", "32");
@@ -328,11 +328,10 @@ final class DemoMachines {
             "0.42",
             "Open the fill plug before the drain plug.");
     long oil =
-        carrier.filter(
-            engine, "Oil filter", "oil_filter", "05107", "sideways", "Cover 9 N·m, crosswise.");
+        carrier.cappedFilter(
+            engine, "Oil filter", "05107", "sideways", "9", "Cover 9 N·m, crosswise.");
     carrier.seal(engine, "Crankcase plug seal", "Bond M18", 1);
     carrier.plug(engine, "Crankcase plug", "LT 1-0031", "M18×1.5", "17 mm hex", "20");
-    carrier.part("Filter cover bolts", "insurance", "LT 1-0095", 1, "9", "");
     carrier.seal(front, "Front plug seal", "Al 14×18×1.5", 1);
     carrier.plug(front, "Front plug", null, "M14×1.5", "8 mm hex socket", "14-18");
     carrier.seal(rear, "Rear plug seal", "Al 14×18×1.5", 1);

@@ -16,6 +16,7 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
@@ -26,6 +27,7 @@ public final class DemoStore {
   public static final String PASSWORD = "lonja-demo";
 
   private static final int DAYS_OF_TRAYS = 4;
+  private static final Set<String> LAID_WHOLE = Set.of("FL-2", "RT-02", "VN-2", "PW-5", "WB-4");
 
   private DemoStore() {}
 
@@ -65,10 +67,11 @@ public final class DemoStore {
     }
   }
 
-  /** Trays for the coming days; the earlier ones are laid as far as the shelves allow. */
+  /**
+   * Trays for the coming days; some are laid whole, the others half, as far as the shelves allow.
+   */
   private static void layTrays(Session session, LocalDate today) {
     FleetPicture fleet = FleetPicture.load(session, today);
-    int count = 0;
     for (UnitPlan unit : fleet.plans(today.plusDays(DAYS_OF_TRAYS))) {
       if (unit.occurrences().isEmpty()) {
         continue;
@@ -76,7 +79,7 @@ public final class DemoStore {
       Occurrence next = unit.occurrences().get(0);
       long trayId = TrayMaker.start(session, unit, next);
       int lines = session.trays().byId(trayId).map(Tray::lines).orElseThrow().size();
-      lay(session, trayId, count++ % 3 == 0 ? lines : lines / 2, today);
+      lay(session, trayId, LAID_WHOLE.contains(unit.unitCode()) ? lines : lines / 2, today);
     }
   }
 

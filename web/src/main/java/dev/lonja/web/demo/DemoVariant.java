@@ -1,7 +1,10 @@
 package dev.lonja.web.demo;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** An engine variant of a model while its parts and tasks are laid down in the sheets. */
@@ -18,6 +21,7 @@ final class DemoVariant {
   private final DemoSheets sheets;
   private final long id;
   private final List<TaskPlan> tasks = new ArrayList<>();
+  private final Map<String, Long> positions = new HashMap<>();
   private long serviceId;
   private String serviceName = "";
   private String meter = "";
@@ -29,6 +33,10 @@ final class DemoVariant {
 
   long id() {
     return id;
+  }
+
+  long positionId(String name) {
+    return Objects.requireNonNull(positions.get(name), name);
   }
 
   List<TaskPlan> tasks() {
@@ -66,6 +74,12 @@ final class DemoVariant {
     return position(compartment, name, kind, item, 1, null, mounting, "", "", note);
   }
 
+  /** A filter under a cap or cover that has a torque. */
+  long cappedFilter(
+      long compartment, String name, String item, String mounting, String torque, String note) {
+    return position(compartment, name, "oil_filter", item, 1, torque, mounting, "", "", note);
+  }
+
   /** A seal that is always new when its compartment is drained. */
   void seal(long compartment, String name, String item, int pieces) {
     position(compartment, name, "drain_seal", item, pieces, null, null, "", "", "");
@@ -99,19 +113,22 @@ final class DemoVariant {
       String drive,
       String note) {
     String[] ends = torque == null ? new String[] {"", ""} : torque.split("-");
-    return sheets.positions.add(
-        id,
-        compartment,
-        name,
-        kind,
-        item == null ? null : sheets.item(item),
-        pieces,
-        ends[0],
-        ends[ends.length - 1],
-        mounting,
-        thread,
-        drive,
-        note);
+    long position =
+        sheets.positions.add(
+            id,
+            compartment,
+            name,
+            kind,
+            item == null ? null : sheets.item(item),
+            pieces,
+            ends[0],
+            ends[ends.length - 1],
+            mounting,
+            thread,
+            drive,
+            note);
+    positions.put(name, position);
+    return position;
   }
 
   /** Begins a service whose tasks count by a meter; an empty name stands for the calendar alone. */

@@ -3,7 +3,6 @@ package dev.lonja.web.demo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -27,16 +26,6 @@ final class Sheet {
     all.addAll(java.util.Arrays.asList(cells));
     rows.add(all.stream().map(Sheet::cell).collect(Collectors.joining(",")));
     return id;
-  }
-
-  /** The number of the first row whose text fits. */
-  long idOf(Predicate<String> fits) {
-    for (int i = 0; i < rows.size(); i++) {
-      if (fits.test(rows.get(i))) {
-        return i + 1L;
-      }
-    }
-    throw new IllegalArgumentException("no row fits");
   }
 
   String text() {

@@ -10,6 +10,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -20,9 +21,13 @@ import org.springframework.web.server.ResponseStatusException;
 class FleetController {
 
   private final FleetDesk desk;
+  private final DeviationDesk deviations;
+  private final DueDesk dues;
 
-  FleetController(FleetDesk desk) {
+  FleetController(FleetDesk desk, DeviationDesk deviations, DueDesk dues) {
     this.desk = desk;
+    this.deviations = deviations;
+    this.dues = dues;
   }
 
   @GetMapping("/fleet")
@@ -31,9 +36,46 @@ class FleetController {
     return "fleet";
   }
 
+  @GetMapping("/fleet/due")
+  String due(
+      @RequestParam(defaultValue = "") String unitClass,
+      @RequestParam(defaultValue = "day") String sort,
+      @RequestParam(defaultValue = "all") String show,
+      Model model) {
+    model.addAttribute("view", dues.view(new DueDesk.Choice(unitClass, sort, show)));
+    return "due";
+  }
+
   @GetMapping("/fleet/{code}")
   String unit(@PathVariable String code, Model model) {
-    return page(code, Optional.empty(), List.of(), model);
+    return page(code, Optional.empty(), Optional.empty(), List.of(), model);
+  }
+
+  @PostMapping("/fleet/{code}/deviations")
+  String deviate(
+      @PathVariable String code,
+      @RequestParam String requestKey,
+      @ModelAttribute DeviationDesk.Form form,
+      Principal person,
+      Model model) {
+    Outcome outcome =
+        deviations.put(Sent.by(person, requestKey, "deviation", code, form), code, form);
+    return outcome instanceof Outcome.Refused refused
+        ? page(code, Optional.empty(), Optional.of(form), refused.problems(), model)
+        : "redirect:/fleet/" + code;
+  }
+
+  @PostMapping("/fleet/{code}/deviations/{id}/remove")
+  String followVariant(
+      @PathVariable String code,
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      Principal person,
+      Model model) {
+    Outcome outcome = deviations.remove(Sent.by(person, requestKey, "follow", code, id), code, id);
+    return outcome instanceof Outcome.Refused refused
+        ? page(code, Optional.empty(), Optional.empty(), refused.problems(), model)
+        : "redirect:/fleet/" + code;
   }
 
   @PostMapping("/fleet/{code}/readings")
@@ -52,15 +94,21 @@ class FleetController {
     if (outcome instanceof Outcome.Done done) {
       return "redirect:" + done.answer();
     }
-    return page(code, Optional.of(form), ((Outcome.Refused) outcome).problems(), model);
+    return page(
+        code, Optional.of(form), Optional.empty(), ((Outcome.Refused) outcome).problems(), model);
   }
 
   private String page(
-      String code, Optional<FleetDesk.ReadingForm> typed, List<Problem> problems, Model model) {
+      String code,
+      Optional<FleetDesk.ReadingForm> typed,
+      Optional<DeviationDesk.Form> deviation,
+      List<Problem> problems,
+      Model model) {
     model.addAttribute(
         "view",
         desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("typed", typed.orElse(null));
+    model.addAttribute("deviation", deviation.orElse(null));
     model.addAttribute("problems", problems);
     return "unit";
   }

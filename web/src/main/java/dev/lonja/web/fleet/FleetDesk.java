@@ -10,10 +10,14 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.UnitFile;
+import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
@@ -34,7 +38,6 @@ import org.springframework.stereotype.Service;
 @Service
 public class FleetDesk {
 
-  private static final int RULER_WEEKS = 13;
   private static final int HORIZON_YEARS = 2;
 
   private final LonjaStore store;
@@ -67,7 +70,7 @@ public class FleetDesk {
     long overdue = rows.stream().filter(row -> row.state().style().equals("short")).count();
     return new FleetView(
         Words.count(rows.size(), "unit", "units") + ", " + overdue + " overdue",
-        DueRuler.scale(today, RULER_WEEKS),
+        DueRuler.scale(today, UnitRuler.WEEKS),
         rows);
   }
 
@@ -85,40 +88,15 @@ public class FleetDesk {
             .collect(Collectors.joining(", "));
     String next =
         plan.occurrences().isEmpty() ? "nothing planned" : plan.occurrences().get(0).title();
-    Optional<Due> first =
-        plan.occurrences().stream().findFirst().map(occurrence -> worst(occurrence));
+    Optional<Due> first = plan.occurrences().stream().findFirst().map(UnitRuler::leading);
     return new FleetView.Row(
         unit.code(),
         unit.name(),
         unit.variant().display(),
         meters,
-        ruler(unit, plan.occurrences()),
+        UnitRuler.draw(unit.code(), plan.occurrences(), today),
         next,
-        first
-            .map(due -> DueWording.state(due, today))
-            .orElse(dev.lonja.web.frame.State.open("nothing planned")));
-  }
-
-  /** The overdue task of an occurrence if there is one, else the one that set its day. */
-  private static Due worst(Occurrence occurrence) {
-    return occurrence.tasks().stream()
-        .map(Occurrence.OccurrenceTask::due)
-        .filter(Due::isOverdue)
-        .findFirst()
-        .orElse(occurrence.tasks().get(0).due());
-  }
-
-  private String ruler(Unit unit, List<Occurrence> occurrences) {
-    List<DueRuler.Post> posts =
-        occurrences.stream().map(o -> new DueRuler.Post(o.date(), worst(o).isOverdue())).toList();
-    String days =
-        posts.stream()
-            .filter(post -> !post.day().isAfter(clock.today().plusWeeks(RULER_WEEKS)))
-            .map(post -> Words.day(post.day(), clock.today()))
-            .collect(Collectors.joining(", "));
-    String title =
-        unit.code() + (days.isEmpty() ? ": nothing planned on the ruler" : ": planned " + days);
-    return DueRuler.draw(clock.today(), RULER_WEEKS, posts, title);
+        first.map(due -> DueWording.state(due, today)).orElse(State.open("nothing planned")));
   }
 
   /** The unit page; empty for an unknown code. */
@@ -200,6 +178,10 @@ public class FleetDesk {
     private final FleetPicture fleet;
     private final UnitPlan plan;
     private final UnitParts parts;
+    private final UnitFile file;
+    private final UnitNeeds variant;
+    private final List<Task> variantTasks;
+    private final DeviationWording wording;
 
     UnitPage(Session session, Unit unit, LocalDate today) {
       this.session = session;
@@ -207,7 +189,11 @@ public class FleetDesk {
       this.today = today;
       this.fleet = FleetPicture.load(session, today);
       this.plan = fleet.planOf(unit, today.plusYears(HORIZON_YEARS));
-      this.parts = new UnitParts(session);
+      this.file = fleet.files().get(unit.id());
+      this.variant = session.fleet().needs().get(unit.variant().id());
+      this.variantTasks = session.services().tasksByUnit().getOrDefault(unit.id(), List.of());
+      this.parts = new UnitParts(session, file.deviations(), today);
+      this.wording = new DeviationWording(session, variant, variantTasks);
     }
 
     UnitView view() {
@@ -217,14 +203,29 @@ public class FleetDesk {
           unit.variant().display(),
           unit.unitClass().name(),
           Words.day(unit.inServiceOn(), today),
-          ruler(unit, plan.occurrences()),
-          DueRuler.scale(today, RULER_WEEKS),
+          UnitRuler.draw(unit.code(), plan.occurrences(), today),
+          DueRuler.scale(today, UnitRuler.WEEKS),
           plan.occurrences().stream().limit(5).map(this::occurrence).toList(),
           dues(),
           plan.needs().compartments().stream().map(parts::compartment).toList(),
           plan.needs().positions().stream().map(parts::position).toList(),
+          file.deviations().stream().map(deviation -> wording.row(deviation, today)).toList(),
+          subjects(),
           fleet.metersOf(unit).stream().map(this::meter).toList(),
           today.toString());
+    }
+
+    /** All that the variant has, also what is absent here. */
+    private List<UnitView.Choice> subjects() {
+      List<UnitView.Choice> choices = new ArrayList<>();
+      variant.compartments().forEach(c -> choices.add(choice("compartment-" + c.id(), c.name())));
+      variant.positions().forEach(p -> choices.add(choice("position-" + p.id(), p.name())));
+      variantTasks.forEach(t -> choices.add(choice("task-" + t.id(), "Task: " + t.name())));
+      return choices;
+    }
+
+    private static UnitView.Choice choice(String value, String words) {
+      return new UnitView.Choice(value, words);
     }
 
     private UnitView.OccurrenceRow occurrence(Occurrence occurrence) {
@@ -278,7 +279,7 @@ public class FleetDesk {
           meter.outlook().on(today).rounded().display(),
           RateWording.words(meter.outlook().rate()),
           meter.isStale(today)
-              ? Optional.of(dev.lonja.web.frame.State.note("silent for " + silentDays + " days"))
+              ? Optional.of(State.note("silent for " + silentDays + " days"))
               : Optional.empty(),
           latest);
     }
@@ -287,7 +288,7 @@ public class FleetDesk {
       return new UnitView.ReadingRow(
           Words.day(judged.reading().day(), today),
           judged.reading().value().display(),
-          judged.flag().map(flag -> dev.lonja.web.frame.State.note(flag.name().toLowerCase())),
+          judged.flag().map(flag -> State.note(flag.name().toLowerCase())),
           judged.accepted() ? "" : ReadingWording.why(judged));
     }
   }

@@ -18,6 +18,8 @@ record UnitView(
     List<DueRow> dues,
     List<CompartmentRow> compartments,
     List<PositionRow> positions,
+    List<DeviationRow> deviations,
+    List<Choice> subjects,
     List<MeterBlock> meters,
     String today) {
 
@@ -32,19 +34,41 @@ record UnitView(
 
   record DueRow(String service, String task, String limits, String lastDone, State state) {}
 
-  /** A compartment with what it holds. */
+  /**
+   * A compartment with what it holds.
+   *
+   * @param hint the order of the work; empty if there is none
+   * @param itemSource where the preferred fluid deviates, else empty
+   */
   record CompartmentRow(
       String name,
       String grade,
       Optional<Plate> item,
+      String itemSource,
       List<CapacityRow> capacities,
-      String firstPour) {}
+      String firstPour,
+      String hint) {}
 
-  /** How much goes in, in which condition. */
-  record CapacityRow(String amount, String condition) {}
+  /** How much goes in, in which condition; {@code source} where it deviates. */
+  record CapacityRow(String amount, String condition, String source) {}
 
+  /** A position; {@code detail} holds thread, drive and mounting. */
   record PositionRow(
-      String name, String kind, Optional<Plate> item, int quantity, String torque, String note) {}
+      String name,
+      String kind,
+      String detail,
+      boolean lacksItem,
+      Optional<Plate> item,
+      int quantity,
+      String torque,
+      String source,
+      String note) {}
+
+  /** What differs from the variant, why and since when. */
+  record DeviationRow(long id, String what, String source, String reason, String since) {}
+
+  /** Something that a deviation may be about. */
+  record Choice(String value, String words) {}
 
   /** A meter with its rate and latest readings. */
   record MeterBlock(

@@ -35,6 +35,7 @@ class FrameAdvice {
                 person == null ? "" : person.getName(),
                 keepsStore,
                 person != null && !workshop,
+                keepsStore || workshop,
                 workshop ? Rail.forWorkshop() : Rail.forStore(),
                 OpenTrayChoice.of(httpSession)
                     .filter(id -> keepsStore)

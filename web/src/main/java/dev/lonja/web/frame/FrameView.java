@@ -15,6 +15,7 @@ public record FrameView(
     String person,
     boolean keepsStore,
     boolean seesStore,
+    boolean readsMeters,
     List<RailEntry> rail,
     Optional<OpenTray> openTray,
     String requestKey) {

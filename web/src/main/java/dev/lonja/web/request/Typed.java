@@ -43,6 +43,24 @@ public final class Typed {
     return Optional.empty();
   }
 
+  /** A decimal number above 0 and up to {@code most}. */
+  public Optional<BigDecimal> decimalUpTo(String field, String what, String text, BigDecimal most) {
+    Optional<BigDecimal> value = decimal(field, what, text);
+    boolean inRange = value.filter(v -> v.signum() > 0 && v.compareTo(most) <= 0).isPresent();
+    if (value.isPresent() && !inRange) {
+      refuse(
+          field,
+          what
+              + " is "
+              + text.strip()
+              + "; allowed is more than 0, up to "
+              + most.toPlainString()
+              + ".");
+      return Optional.empty();
+    }
+    return value;
+  }
+
   /** A date as YYYY-MM-DD, not after {@code last}. */
   public Optional<LocalDate> dayUpTo(String field, String text, LocalDate last) {
     Optional<LocalDate> day = day(field, text);

@@ -124,6 +124,8 @@ public class TrayPages {
             .orElse(""),
         lines,
         facts.torques(),
+        facts.tools(),
+        facts.hints(),
         facts.cautions(),
         HandOverDesk.metersOfTray(fleet, tray).stream().map(this::meter).toList(),
         tray.mechanic().orElse(""));
@@ -183,6 +185,24 @@ public class TrayPages {
       return torques;
     }
 
+    /** What turns the fasteners, each once. */
+    List<String> tools() {
+      return needs.positions().stream()
+          .filter(this::isWorkedOn)
+          .map(Position::drive)
+          .filter(drive -> !drive.isEmpty())
+          .distinct()
+          .toList();
+    }
+
+    /** The order of the work, where a compartment has one. */
+    List<String> hints() {
+      return drained().stream()
+          .filter(compartment -> !compartment.hint().isEmpty())
+          .map(compartment -> compartment.name() + ": " + compartment.hint())
+          .toList();
+    }
+
     List<String> cautions() {
       Set<String> cautions = new LinkedHashSet<>();
       for (Compartment compartment : drained()) {
@@ -192,10 +212,9 @@ public class TrayPages {
     }
 
     private boolean isWorkedOn(Position position) {
-      boolean sealOfDrained =
-          position.kind() == Position.Kind.DRAIN_SEAL
-              && drained().stream().anyMatch(position::belongsTo);
-      return sealOfDrained || tasks.stream().anyMatch(task -> onPosition(task, position.id()));
+      boolean opensDrained =
+          position.kind().opensCompartment() && drained().stream().anyMatch(position::belongsTo);
+      return opensDrained || tasks.stream().anyMatch(task -> onPosition(task, position.id()));
     }
 
     private static boolean onPosition(Task task, long positionId) {

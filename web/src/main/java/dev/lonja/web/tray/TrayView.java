@@ -22,6 +22,8 @@ record TrayView(
     String nextBin,
     List<LineRow> lines,
     List<TorqueRow> torques,
+    List<String> tools,
+    List<String> hints,
     List<String> cautions,
     List<MeterRow> meters,
     String mechanic) {

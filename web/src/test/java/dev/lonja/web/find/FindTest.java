@@ -37,7 +37,7 @@ class FindTest {
     assertThat(page.path()).startsWith("/find");
     assertThat(page.document().select("tbody tr")).hasSize(1);
     assertThat(page.words()).contains("begins with it", "NT 50 330");
-    assertThat(find("cu1").document().select("tbody tr")).hasSize(2);
+    assertThat(find("cu1").document().select("tbody tr")).hasSize(3);
     assertThat(find("NT").words()).contains("Type 3 characters or more");
   }
 

@@ -25,10 +25,10 @@ class FleetPagesTest {
   @Test
   void theListHasEveryUnitWithItsRulerTheOverdueFirst() {
     Visitor.Page page = visitor.get("/fleet");
-    assertThat(page.document().select("tbody tr")).hasSize(14);
-    assertThat(page.document().select("tbody svg[role=img][aria-label]")).hasSize(14);
+    assertThat(page.document().select("tbody tr")).hasSize(46);
+    assertThat(page.document().select("tbody svg[role=img][aria-label]")).hasSize(46);
     assertThat(page.document().select("tbody tr").get(0).text()).contains("overdue");
-    assertThat(page.text(".title")).contains("14 units, 2 overdue");
+    assertThat(page.text(".title")).contains("46 units, 2 overdue");
   }
 
   @Test
@@ -81,7 +81,8 @@ class FleetPagesTest {
     long before = readingsOf("FL-3");
     Visitor.Page answer = note("FL-3", value, day);
     assertThat(answer.words()).contains("Nothing was changed.").contains(problem);
-    assertThat(answer.document().select("input[name=value]").attr("value")).isEqualTo(value);
+    assertThat(answer.document().select("form[action$=readings] input[name=value]").attr("value"))
+        .isEqualTo(value);
     assertThat(answer.document().select("input[name=day]").attr("value")).isEqualTo(day);
     assertThat(readingsOf("FL-3")).isEqualTo(before);
   }

@@ -1,0 +1,42 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.web.frame.State;
+import java.util.List;
+
+/** What falls due on all units, as a list by day and as a calendar by week. */
+record DueView(
+    String summary,
+    String scale,
+    List<Choice> classes,
+    List<Choice> sorts,
+    List<Choice> shows,
+    List<Row> rows,
+    List<Week> weeks) {
+
+  /** A filter or order that may be chosen; {@code query} leads to it. */
+  record Choice(String words, String query, boolean chosen) {}
+
+  /**
+   * One occurrence.
+   *
+   * @param limits what sets its day
+   * @param span "10 Mar – 2 Apr", where it can be said
+   */
+  record Row(
+      String day,
+      String date,
+      String unit,
+      String title,
+      String tasks,
+      String limits,
+      String ruler,
+      String span,
+      State state,
+      boolean noRecord) {}
+
+  /** A week of the calendar. */
+  record Week(String name, String from, List<Entry> entries) {}
+
+  /** One occurrence in it. */
+  record Entry(String weekday, String unit, String title) {}
+}

@@ -1,0 +1,77 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import java.security.Principal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The page on which meters are read one after the other. */
+@Controller
+class MeterController {
+
+  private static final String METER_FIELD = "meter-";
+
+  private final MeterDesk desk;
+
+  MeterController(MeterDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/fleet/meters")
+  String meters(Model model) {
+    return page(Map.of(), List.of(), model);
+  }
+
+  @PostMapping("/fleet/meters")
+  String enter(
+      @RequestParam String requestKey,
+      @RequestParam String day,
+      @RequestParam(defaultValue = "false") boolean keepGood,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Map<Long, String> values = new HashMap<>();
+    typed.forEach(
+        (field, value) -> {
+          if (field.matches(METER_FIELD + "[0-9]{1,18}")) {
+            values.put(Long.valueOf(field.substring(METER_FIELD.length())), value);
+          }
+        });
+    Sent sent = Sent.by(person, requestKey, "meters", day, keepGood, new TreeMap<>(values));
+    return next(desk.enter(sent, day, values, keepGood), typed, model);
+  }
+
+  @PostMapping("/fleet/meters/paste")
+  String paste(
+      @RequestParam String requestKey,
+      @RequestParam String table,
+      @RequestParam(defaultValue = "false") boolean keepGood,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "paste", keepGood, table);
+    return next(desk.paste(sent, table, keepGood), typed, model);
+  }
+
+  private String next(Outcome outcome, Map<String, String> typed, Model model) {
+    return outcome instanceof Outcome.Done done
+        ? "redirect:" + done.answer()
+        : page(typed, ((Outcome.Refused) outcome).problems(), model);
+  }
+
+  private String page(Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute("view", desk.view());
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "meters";
+  }
+}
