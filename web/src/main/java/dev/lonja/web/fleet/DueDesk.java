@@ -135,6 +135,7 @@ public class DueDesk {
   private static String span(DueSpread spread, LocalDate today) {
     return spread
         .p10()
+        .filter(from -> !spread.p90().equals(Optional.of(from)))
         .map(
             from ->
                 Words.day(from, today)
