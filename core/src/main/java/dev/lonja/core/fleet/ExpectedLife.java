@@ -24,6 +24,12 @@ public record ExpectedLife(long millionths, MeterMeasure measure) {
     return new ExpectedLife(value.tenths() * PER_TENTH, value.measure());
   }
 
+  /** This life and so many tenths more. */
+  ExpectedLife plusTenths(long tenths) {
+    return new ExpectedLife(
+        Math.addExact(millionths, Math.multiplyExact(tenths, PER_TENTH)), measure);
+  }
+
   public boolean reaches(MeterValue limit) {
     return millionths >= limit.tenths() * PER_TENTH;
   }

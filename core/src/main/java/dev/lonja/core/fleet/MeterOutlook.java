@@ -13,13 +13,34 @@ import org.apache.commons.statistics.distribution.GammaDistribution;
  *
  * @param rate empty if nothing is known; the life then stays at the base value
  * @param dispersion how unevenly it runs; present exactly if there is a rate above zero
+ * @param burst a what-if that takes the place of rate and months on its days
  */
 public record MeterOutlook(
     LocalDate baseDay,
     MeterValue base,
     Optional<UsageRate> rate,
     Optional<Dispersion> dispersion,
-    UsageCalendar calendar) {
+    UsageCalendar calendar,
+    Optional<UsageBurst> burst) {
+
+  /** As things are: without a burst. */
+  public MeterOutlook(
+      LocalDate baseDay,
+      MeterValue base,
+      Optional<UsageRate> rate,
+      Optional<Dispersion> dispersion,
+      UsageCalendar calendar) {
+    this(baseDay, base, rate, dispersion, calendar, Optional.empty());
+  }
+
+  /** The same meter if it ran like this for a while; a burst of another measure is refused. */
+  public MeterOutlook with(UsageBurst what) {
+    if (what.perDay().measure() != measure()) {
+      throw new IllegalArgumentException(
+          "measure is " + what.perDay().measure().symbol() + "; allowed is " + measure().symbol());
+    }
+    return new MeterOutlook(baseDay, base, rate, dispersion, calendar, Optional.of(what));
+  }
 
   public MeterMeasure measure() {
     return base.measure();
@@ -27,8 +48,19 @@ public record MeterOutlook(
 
   /** The life expected on {@code day}; on days up to the base day it is the base value. */
   public ExpectedLife on(LocalDate day) {
-    return rate.map(r -> ExpectedLife.after(base, r, calendar.between(baseDay, day)))
-        .orElse(ExpectedLife.of(base));
+    return rate.map(r -> ExpectedLife.after(base, r, steadyDays(day)))
+        .orElse(ExpectedLife.of(base))
+        .plusTenths(burstTenths(day));
+  }
+
+  private EffectiveDays steadyDays(LocalDate day) {
+    return burst
+        .map(b -> b.restOf(calendar, baseDay, day))
+        .orElseGet(() -> calendar.between(baseDay, day));
+  }
+
+  private long burstTenths(LocalDate day) {
+    return burst.map(b -> b.tenthsBetween(baseDay, day)).orElse(0L);
   }
 
   /**
@@ -38,16 +70,16 @@ public record MeterOutlook(
    * value reaches the limit, 0 if nothing can be said or nothing runs by then.
    */
   public double chanceOfReaching(MeterValue limit, LocalDate day) {
-    if (base.compareTo(limit) >= 0) {
+    long remaining = limit.tenths() - base.tenths() - burstTenths(day);
+    if (remaining <= 0) {
       return 1;
     }
-    double mean = rate.map(r -> r.perDay() * calendar.between(baseDay, day).days()).orElse(0.0);
-    return mean > 0 ? chance(limit, mean) : 0;
+    double mean = rate.map(r -> r.perDay() * steadyDays(day).days()).orElse(0.0);
+    return mean > 0 ? chance(remaining / 10.0, mean) : 0;
   }
 
-  private double chance(MeterValue limit, double mean) {
+  private double chance(double remaining, double mean) {
     double phi = dispersion.orElseThrow().value();
-    double remaining = limit.since(base).tenths() / 10.0;
     return GammaDistribution.of(mean / phi, phi).survivalProbability(remaining);
   }
 
@@ -81,6 +113,9 @@ public record MeterOutlook(
     if (on(from).reaches(limit)) {
       return Optional.of(from);
     }
+    if (burst.isPresent()) {
+      return firstDayByHalving(limit, from, until);
+    }
     if (rate.isEmpty() || rate.get().isStandingStill()) {
       return Optional.empty();
     }
@@ -92,5 +127,23 @@ public record MeterOutlook(
       }
     }
     return Optional.empty();
+  }
+
+  /** Life never falls, so the days may be halved where a burst breaks the steady step. */
+  private Optional<LocalDate> firstDayByHalving(MeterValue limit, LocalDate from, LocalDate until) {
+    if (!on(until).reaches(limit)) {
+      return Optional.empty();
+    }
+    LocalDate low = from;
+    LocalDate high = until;
+    while (low.isBefore(high)) {
+      LocalDate middle = low.plusDays(ChronoUnit.DAYS.between(low, high) / 2);
+      if (on(middle).reaches(limit)) {
+        high = middle;
+      } else {
+        low = middle.plusDays(1);
+      }
+    }
+    return Optional.of(low);
   }
 }

@@ -30,6 +30,7 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.UnitNeeds;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -72,6 +73,47 @@ public final class FleetRepository {
         .on(VARIANT.ID.eq(UNIT.VARIANT_ID))
         .join(MODEL)
         .on(MODEL.ID.eq(VARIANT.MODEL_ID));
+  }
+
+  /** Adds a unit to the fleet; its code must be free. */
+  public long addUnit(
+      String code, String name, long classId, long variantId, LocalDate inServiceOn) {
+    return context
+        .insertInto(UNIT)
+        .set(UNIT.CODE, code)
+        .set(UNIT.NAME, name)
+        .set(UNIT.CLASS_ID, classId)
+        .set(UNIT.VARIANT_ID, variantId)
+        .set(UNIT.IN_SERVICE_ON, inServiceOn)
+        .returning(UNIT.ID)
+        .fetchSingle(UNIT.ID);
+  }
+
+  /** Puts a meter on a unit, standing at {@code start} when it goes into service. */
+  public void addMeter(long unitId, String name, MeterValue start) {
+    context
+        .insertInto(METER)
+        .set(METER.UNIT_ID, unitId)
+        .set(METER.NAME, name)
+        .set(METER.MEASURE, start.measure().symbol())
+        .set(METER.START_TENTHS, start.tenths())
+        .execute();
+  }
+
+  /**
+   * Takes a unit out of the fleet on a day; what is on file of it stays.
+   *
+   * @return false if someone else changed it since it was read with this version
+   */
+  public boolean retire(long unitId, long readVersion, LocalDate day) {
+    return context
+            .update(UNIT)
+            .set(UNIT.RETIRED_ON, day)
+            .set(UNIT.VERSION, readVersion + 1)
+            .where(UNIT.ID.eq(unitId), UNIT.VERSION.eq(readVersion))
+            .and(UNIT.RETIRED_ON.isNull())
+            .execute()
+        == 1;
   }
 
   /** The meters of units in service, in order of unit and entry. */

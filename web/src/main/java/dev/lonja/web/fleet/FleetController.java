@@ -23,11 +23,13 @@ class FleetController {
   private final FleetDesk desk;
   private final DeviationDesk deviations;
   private final DueDesk dues;
+  private final BurstDesk bursts;
 
-  FleetController(FleetDesk desk, DeviationDesk deviations, DueDesk dues) {
+  FleetController(FleetDesk desk, DeviationDesk deviations, DueDesk dues, BurstDesk bursts) {
     this.desk = desk;
     this.deviations = deviations;
     this.dues = dues;
+    this.bursts = bursts;
   }
 
   @GetMapping("/fleet")
@@ -49,6 +51,23 @@ class FleetController {
   @GetMapping("/fleet/{code}")
   String unit(@PathVariable String code, Model model) {
     return page(code, Optional.empty(), Optional.empty(), List.of(), model);
+  }
+
+  @GetMapping("/fleet/{code}/burst")
+  String burst(
+      @PathVariable String code,
+      @RequestParam(defaultValue = "") String meterId,
+      @RequestParam(defaultValue = "") String first,
+      @RequestParam(defaultValue = "") String last,
+      @RequestParam(defaultValue = "") String perDay,
+      Model model) {
+    BurstDesk.Answer answer =
+        bursts
+            .answer(code, new BurstDesk.Form(meterId, first, last, perDay))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    model.addAttribute("view", answer.view());
+    model.addAttribute("problems", answer.problems());
+    return "burst";
   }
 
   @PostMapping("/fleet/{code}/deviations")
@@ -104,12 +123,19 @@ class FleetController {
       Optional<DeviationDesk.Form> deviation,
       List<Problem> problems,
       Model model) {
+    Optional<UnitView.Retired> retired = desk.retired(code);
+    if (retired.isPresent()) {
+      model.addAttribute("view", retired.get());
+      return "retired-unit";
+    }
     model.addAttribute(
         "view",
         desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("typed", typed.orElse(null));
     model.addAttribute("deviation", deviation.orElse(null));
-    model.addAttribute("problems", problems);
+    if (!model.containsAttribute("problems")) {
+      model.addAttribute("problems", problems);
+    }
     return "unit";
   }
 }

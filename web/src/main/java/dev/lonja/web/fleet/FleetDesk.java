@@ -39,6 +39,7 @@ import org.springframework.stereotype.Service;
 public class FleetDesk {
 
   private static final int HORIZON_YEARS = 2;
+  private static final int MOST_EVENTS = 60;
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -99,14 +100,48 @@ public class FleetDesk {
         first.map(due -> DueWording.state(due, today)).orElse(State.open("nothing planned")));
   }
 
-  /** The unit page; empty for an unknown code. */
+  /** The page of a unit in service; empty for any other code. */
   public Optional<UnitView> unit(String code) {
     return store.read(
         session ->
             session
                 .fleet()
                 .unitByCode(code)
+                .filter(unit -> unit.retiredOn().isEmpty())
                 .map(unit -> new UnitPage(session, unit, clock.today()).view()));
+  }
+
+  /** What is kept of a unit that has left the fleet; empty for any other code. */
+  Optional<UnitView.Retired> retired(String code) {
+    return store.read(
+        session ->
+            session
+                .fleet()
+                .unitByCode(code)
+                .filter(unit -> unit.retiredOn().isPresent())
+                .map(unit -> retired(session, unit)));
+  }
+
+  private UnitView.Retired retired(Session session, Unit unit) {
+    LocalDate today = clock.today();
+    return new UnitView.Retired(
+        unit.code(),
+        unit.name(),
+        unit.variant().display(),
+        "In service since "
+            + Words.day(unit.inServiceOn(), today)
+            + ". Retired on "
+            + Words.day(unit.retiredOn().orElseThrow(), today)
+            + ".",
+        session.audit().latest("unit", unit.id(), MOST_EVENTS).stream()
+            .map(
+                line ->
+                    new UnitView.Event(
+                        Words.day(clock.dayOf(line.at()), today),
+                        line.action(),
+                        line.after(),
+                        line.actor()))
+            .toList());
   }
 
   /** Notes a reading. One that would be set aside is refused unless the person wants it kept. */
@@ -212,7 +247,8 @@ public class FleetDesk {
           file.deviations().stream().map(deviation -> wording.row(deviation, today)).toList(),
           subjects(),
           fleet.metersOf(unit).stream().map(this::meter).toList(),
-          today.toString());
+          today.toString(),
+          unit.version());
     }
 
     /** All that the variant has, also what is absent here. */

@@ -21,7 +21,14 @@ record UnitView(
     List<DeviationRow> deviations,
     List<Choice> subjects,
     List<MeterBlock> meters,
-    String today) {
+    String today,
+    long version) {
+
+  /** A unit that has left the fleet: what is kept of it. */
+  record Retired(String code, String name, String model, String times, List<Event> events) {}
+
+  /** Something that was done to the unit's file. */
+  record Event(String day, String what, String detail, String actor) {}
 
   /** A planned occurrence; {@code trayId} if its tray has been started. */
   record OccurrenceRow(

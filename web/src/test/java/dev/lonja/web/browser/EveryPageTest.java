@@ -26,6 +26,8 @@ class EveryPageTest {
           "/fleet/RT-04",
           "/fleet/BH-2",
           "/fleet/due",
+          "/fleet/GN-1/burst",
+          "/fleet/new",
           "/fleet/meters",
           "/find",
           "/find?q=cu1",

@@ -1,0 +1,84 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import java.security.Principal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Units that come into the fleet or leave it. */
+@Controller
+class UnitController {
+
+  private static final String START_FIELD = "start-";
+
+  private final UnitDesk desk;
+
+  UnitController(UnitDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/fleet/new")
+  String newUnit(@RequestParam(defaultValue = "") String like, Model model) {
+    return page(like, Map.of(), List.of(), model);
+  }
+
+  @PostMapping("/fleet/new")
+  String add(
+      @RequestParam String requestKey,
+      @RequestParam String like,
+      @RequestParam String code,
+      @RequestParam String name,
+      @RequestParam String inService,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Map<String, String> starts = new HashMap<>();
+    typed.forEach(
+        (field, value) -> {
+          if (field.startsWith(START_FIELD)) {
+            starts.put(field.substring(START_FIELD.length()), value);
+          }
+        });
+    UnitDesk.Form form = new UnitDesk.Form(like, code, name, inService, new TreeMap<>(starts));
+    Outcome outcome = desk.add(Sent.by(person, requestKey, "new unit", form), form);
+    return outcome instanceof Outcome.Done done
+        ? "redirect:" + done.answer()
+        : page(like, typed, ((Outcome.Refused) outcome).problems(), model);
+  }
+
+  @PostMapping("/fleet/{code}/retire")
+  String retire(
+      @PathVariable String code,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      @RequestParam String why,
+      Principal person,
+      RedirectAttributes next) {
+    Outcome outcome =
+        desk.retire(Sent.by(person, requestKey, "retire", code, version, why), code, version, why);
+    if (outcome instanceof Outcome.Done done) {
+      return "redirect:" + done.answer();
+    }
+    next.addFlashAttribute("problems", ((Outcome.Refused) outcome).problems());
+    next.addFlashAttribute("why", why);
+    return "redirect:/fleet/" + code;
+  }
+
+  private String page(String like, Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute("view", desk.newUnit(like));
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "new-unit";
+  }
+}
