@@ -1,0 +1,85 @@
+package dev.lonja.web.request;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TypedTest {
+
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+
+  private final Typed typed = new Typed();
+
+  @ParameterizedTest
+  @CsvSource({"1585.5, 1585.5", "' 7 ', 7", "-0.25, -0.25", "+3, 3", "0, 0"})
+  void numbersAreReadWithAPoint(String text, BigDecimal value) {
+    assertThat(typed.decimal("f", "The reading", text)).contains(value);
+    assertThat(typed.problems()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "1,585|\"1,585\" has a comma.",
+        "1.585,5|\"1.585,5\" has a comma.",
+        "1e5|\"1e5\" is not a number.",
+        "NaN|\"NaN\" is not a number.",
+        "1.|\"1.\" is not a number.",
+        ".5|\".5\" is not a number.",
+        "0x10|\"0x10\" is not a number.",
+        "1234567890123|\"1234567890123\" is not a number.",
+        "''|The reading is missing."
+      })
+  void whatIsNoNumberIsQuoted(String text, String problem) {
+    assertThat(typed.decimal("f", "The reading", text)).isEmpty();
+    assertThat(typed.problems())
+        .singleElement()
+        .satisfies(
+            p -> {
+              assertThat(p.field()).isEqualTo("f");
+              assertThat(p.text()).startsWith(problem);
+            });
+  }
+
+  /** More than 0, up to the limit itself. */
+  @Test
+  void limitsAreOnTheDot() {
+    BigDecimal most = BigDecimal.valueOf(24);
+    assertThat(typed.decimalUpTo("f", "The use", "24", most)).isPresent();
+    assertThat(typed.decimalUpTo("f", "The use", "0.000000001", most)).isPresent();
+    assertThat(typed.problems()).isEmpty();
+    assertThat(typed.decimalUpTo("f", "The use", "0", most)).isEmpty();
+    assertThat(typed.decimalUpTo("f", "The use", "24.000000001", most)).isEmpty();
+    assertThat(typed.problems())
+        .extracting(Problem::text)
+        .containsExactly(
+            "The use is 0; allowed is more than 0, up to 24.",
+            "The use is 24.000000001; allowed is more than 0, up to 24.");
+  }
+
+  @Test
+  void daysAreIsoDatesUpToToday() {
+    assertThat(typed.dayUpTo("d", "2027-03-15", TODAY)).contains(TODAY);
+    assertThat(typed.day("d", " 2028-02-29 ")).contains(LocalDate.parse("2028-02-29"));
+    assertThat(typed.problems()).isEmpty();
+    assertThat(typed.dayUpTo("d", "2027-03-16", TODAY)).isEmpty();
+    assertThat(typed.day("d", "2027-02-29")).isEmpty();
+    assertThat(typed.day("d", "15/3/27")).isEmpty();
+    assertThat(typed.problems()).hasSize(3);
+  }
+
+  @Test
+  void textHasALength() {
+    assertThat(typed.text("t", "The reason", " because ", 7)).contains("because");
+    assertThat(typed.text("t", "The reason", "because!", 7)).isEmpty();
+    assertThat(typed.text("t", "The reason", "  ", 7)).isEmpty();
+    assertThat(typed.problems())
+        .extracting(Problem::text)
+        .containsExactly("The reason has 8 characters; allowed are 7.", "The reason is missing.");
+  }
+}
