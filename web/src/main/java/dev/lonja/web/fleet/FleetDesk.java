@@ -1,6 +1,5 @@
 package dev.lonja.web.fleet;
 
-import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
@@ -8,11 +7,6 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
-import dev.lonja.core.service.DueRule;
-import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.Task;
-import dev.lonja.core.service.UnitFile;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ReadingRepository;
@@ -38,7 +32,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class FleetDesk {
 
-  private static final int HORIZON_YEARS = 2;
+  static final int HORIZON_YEARS = 2;
   private static final int MOST_EVENTS = 60;
 
   private final LonjaStore store;
@@ -201,131 +195,5 @@ public class FleetDesk {
                   + " would be set aside by it."));
     }
     return objections;
-  }
-
-  /** Builds the unit page from one consistent state. */
-  private final class UnitPage {
-    private static final int LATEST_READINGS = 8;
-
-    private final Session session;
-    private final Unit unit;
-    private final LocalDate today;
-    private final FleetPicture fleet;
-    private final UnitPlan plan;
-    private final UnitParts parts;
-    private final UnitFile file;
-    private final UnitNeeds variant;
-    private final List<Task> variantTasks;
-    private final DeviationWording wording;
-
-    UnitPage(Session session, Unit unit, LocalDate today) {
-      this.session = session;
-      this.unit = unit;
-      this.today = today;
-      this.fleet = FleetPicture.load(session, today);
-      this.plan = fleet.planOf(unit, today.plusYears(HORIZON_YEARS));
-      this.file = fleet.files().get(unit.id());
-      this.variant = session.fleet().needs().get(unit.variant().id());
-      this.variantTasks = session.services().tasksByUnit().getOrDefault(unit.id(), List.of());
-      this.parts = new UnitParts(session, file.deviations(), today);
-      this.wording = new DeviationWording(session, variant, variantTasks);
-    }
-
-    UnitView view() {
-      return new UnitView(
-          unit.code(),
-          unit.name(),
-          unit.variant().display(),
-          unit.unitClass().name(),
-          Words.day(unit.inServiceOn(), today),
-          UnitRuler.draw(unit.code(), plan.occurrences(), today),
-          DueRuler.scale(today, UnitRuler.WEEKS),
-          plan.occurrences().stream().limit(5).map(this::occurrence).toList(),
-          dues(),
-          plan.needs().compartments().stream().map(parts::compartment).toList(),
-          plan.needs().positions().stream().map(parts::position).toList(),
-          file.deviations().stream().map(deviation -> wording.row(deviation, today)).toList(),
-          subjects(),
-          fleet.metersOf(unit).stream().map(this::meter).toList(),
-          today.toString(),
-          unit.version());
-    }
-
-    /** All that the variant has, also what is absent here. */
-    private List<UnitView.Choice> subjects() {
-      List<UnitView.Choice> choices = new ArrayList<>();
-      variant.compartments().forEach(c -> choices.add(choice("compartment-" + c.id(), c.name())));
-      variant.positions().forEach(p -> choices.add(choice("position-" + p.id(), p.name())));
-      variantTasks.forEach(t -> choices.add(choice("task-" + t.id(), "Task: " + t.name())));
-      return choices;
-    }
-
-    private static UnitView.Choice choice(String value, String words) {
-      return new UnitView.Choice(value, words);
-    }
-
-    private UnitView.OccurrenceRow occurrence(Occurrence occurrence) {
-      List<Long> tasks = occurrence.tasks().stream().map(t -> t.task().id()).toList();
-      boolean first = occurrence.equals(plan.occurrences().get(0));
-      var tray =
-          session.trays().open().stream()
-              .filter(open -> open.unitId() == unit.id())
-              .filter(open -> open.taskIds().stream().anyMatch(tasks::contains))
-              .filter(open -> first || open.plannedOn().equals(occurrence.date()))
-              .findFirst();
-      return new UnitView.OccurrenceRow(
-          Words.day(occurrence.date(), today),
-          occurrence.date().toString(),
-          occurrence.title(),
-          occurrence.tasks().stream()
-              .map(task -> task.task().name() + (task.pulledForward() ? " (pulled forward)" : ""))
-              .collect(Collectors.joining(", ")),
-          tray.map(open -> open.id()),
-          tray.map(open -> open.number()).orElse(""));
-    }
-
-    private List<UnitView.DueRow> dues() {
-      return fleet.tasks().get(unit.id()).stream()
-          .map(standing -> DueRule.due(standing, today, today.plusYears(HORIZON_YEARS)))
-          .sorted(
-              Comparator.comparing((Due due) -> due.plannedDate().orElse(LocalDate.MAX))
-                  .thenComparing(due -> due.task().id()))
-          .map(
-              due ->
-                  new UnitView.DueRow(
-                      due.task().serviceName(),
-                      due.task().name(),
-                      DueWording.limits(due, today),
-                      DueWording.lastDone(due.standing().origin(), today),
-                      DueWording.state(due, today)))
-          .toList();
-    }
-
-    private UnitView.MeterBlock meter(MeterStanding meter) {
-      List<JudgedReading> all = meter.log().readings();
-      List<UnitView.ReadingRow> latest = new ArrayList<>();
-      for (int i = all.size() - 1; i >= Math.max(0, all.size() - LATEST_READINGS); i--) {
-        latest.add(reading(all.get(i)));
-      }
-      long silentDays = meter.silentDays(today);
-      return new UnitView.MeterBlock(
-          meter.file().meter().id(),
-          meter.file().meter().name(),
-          meter.file().meter().measure().symbol(),
-          meter.outlook().on(today).rounded().display(),
-          RateWording.words(meter.outlook().rate()),
-          meter.isStale(today)
-              ? Optional.of(State.note("silent for " + silentDays + " days"))
-              : Optional.empty(),
-          latest);
-    }
-
-    private UnitView.ReadingRow reading(JudgedReading judged) {
-      return new UnitView.ReadingRow(
-          Words.day(judged.reading().day(), today),
-          judged.reading().value().display(),
-          judged.flag().map(flag -> State.note(flag.name().toLowerCase())),
-          judged.accepted() ? "" : ReadingWording.why(judged));
-    }
   }
 }

@@ -43,7 +43,7 @@ class DeviationsTest {
 
   @Test
   void anotherPartTorqueAndIntervalHoldHereOnly() {
-    put("VN-3", "Cabin filter", "item", "QN 77-310", "", "no carbon wanted");
+    put("VN-3", "Cabin filter", "item", "Quillon QN 77-310", "", "no carbon wanted");
     put("VN-3", "Sump plug", "torque", "28-30", "", "aluminium pan");
     put("VN-3", "Task: Change engine oil", "interval", "15000, 9 months", "", "school run");
     Visitor.Page unit = visitor.get("/fleet/VN-3");
