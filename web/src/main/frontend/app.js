@@ -79,6 +79,13 @@
     document.querySelector(".tray-column")?.removeAttribute("open");
   }
 
+  // A link to a task opens the figures behind it.
+  const openTask = () =>
+    location.hash.startsWith("#task-") &&
+    document.querySelector(`${location.hash} details`)?.setAttribute("open", "");
+  openTask();
+  addEventListener("hashchange", openTask);
+
   // Sending a form twice does it once on the server; holding the button back merely says so at once.
   document.addEventListener("submit", (event) => {
     for (const button of event.target.querySelectorAll("button[type=submit]")) {

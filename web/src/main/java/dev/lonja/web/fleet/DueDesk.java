@@ -121,6 +121,7 @@ public class DueDesk {
         occurrence.tasks().stream()
             .map(task -> task.task().name())
             .collect(Collectors.joining(", ")),
+        due.task().id(),
         DueWording.why(due, today),
         DueRuler.draw(
             today,

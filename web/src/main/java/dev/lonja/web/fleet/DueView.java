@@ -19,6 +19,7 @@ record DueView(
   /**
    * One occurrence.
    *
+   * @param taskId the task that sets its day, to open it on the unit page
    * @param limits what sets its day
    * @param span "10 Mar – 2 Apr", where it can be said
    */
@@ -28,6 +29,7 @@ record DueView(
       String unit,
       String title,
       String tasks,
+      long taskId,
       String limits,
       String ruler,
       String span,

@@ -110,11 +110,13 @@ final class UnitPage {
         .map(
             due ->
                 new UnitView.DueRow(
+                    due.task().id(),
                     due.task().serviceName(),
                     due.task().name(),
                     DueWording.limits(due, today),
                     DueWording.lastDone(due.standing().origin(), today),
-                    DueWording.state(due, today)))
+                    DueWording.state(due, today),
+                    DueExplanation.of(due, today)))
         .toList();
   }
 

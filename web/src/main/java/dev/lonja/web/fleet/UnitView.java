@@ -39,7 +39,15 @@ record UnitView(
       Optional<Long> trayId,
       String trayNumber) {}
 
-  record DueRow(String service, String task, String limits, String lastDone, State state) {}
+  /** A task with when it is due; {@code how} opens the date to the figures behind it. */
+  record DueRow(
+      long taskId,
+      String service,
+      String task,
+      String limits,
+      String lastDone,
+      State state,
+      List<String> how) {}
 
   /**
    * A compartment with what it holds.

@@ -58,4 +58,36 @@ class DueTest {
         .isEqualTo("Week 11 from 15 Mar");
     assertThat(page.document().select("article").first().text()).contains("Tue 16 FL-2");
   }
+
+  /**
+   * RT-04: 61,050 km today, 0.985 × 20,000 = 19,700 km since the oil change, so done at 41,350 km,
+   * due at 61,350 km, 300 km to go.
+   */
+  @Test
+  void aDueDateOpensToTheFiguresBehindIt() {
+    Visitor.Page due = visitor.get("/fleet/due?unitClass=RT");
+    String link =
+        due.document().select("tr:contains(RT-04) td:nth-child(4) a").first().attr("href");
+    Visitor.Page unit = visitor.get("/fleet/RT-04");
+    assertThat(link).startsWith("/fleet/RT-04#task-");
+    assertThat(unit.document().select(link.replaceFirst(".*#", "#") + " ol").text())
+        .contains("Last done on", "at 41,350 km.")
+        .contains("+ 20,000 km gives 61,350 km.")
+        .contains("The meter stood at 61,050 km on 15 Mar", "a day, from a year of readings.")
+        .contains("300 km were to go then.")
+        .contains("By the calendar it is due on")
+        .contains("Planned for 18 Mar; one chance in ten by");
+  }
+
+  /** GN-2 has no record; RT-10 runs in; AT-1's drives are shortened with a reason. */
+  @Test
+  void runningInSeverityAndMissingRecordsAreSaid() {
+    assertThat(visitor.get("/fleet/GN-2").words())
+        .contains("No record; counted from the start of service");
+    assertThat(visitor.get("/fleet/RT-10").words())
+        .contains("+ 2,500 km, the running-in interval gives 2,500 km.");
+    assertThat(visitor.get("/fleet/AT-1").words())
+        .contains("+ 160 h, shortened by 0.8: wades in salt water gives");
+    assertThat(visitor.get("/fleet/RT-05").words()).contains("It was passed by 1,200 km then.");
+  }
 }
