@@ -225,9 +225,6 @@ class RepositoriesTest {
     Item drum = store.read(session -> session.items().byId(1)).orElseThrow();
     assertThat(drum.product().map(Product::grade)).contains("15W-40");
     assertThat(drum.pack()).contains(Volume.ofLitres("205"));
-    assertThat(
-            store.<List<Item>>read(session -> session.items().ofProduct(drum.product().get().id())))
-        .hasSize(2);
     assertThat(store.read(session -> session.items().binByAddress("m-1")).orElseThrow())
         .isEqualTo(drum.homeBin());
   }

@@ -5,6 +5,7 @@ import dev.lonja.core.quantity.MeterValue;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.apache.commons.statistics.distribution.GammaDistribution;
 
 /**
@@ -89,20 +90,7 @@ public record MeterOutlook(
    */
   public Optional<LocalDate> dayOfChance(
       MeterValue limit, double probability, LocalDate from, LocalDate until) {
-    if (until.isBefore(from) || chanceOfReaching(limit, until) < probability) {
-      return Optional.empty();
-    }
-    LocalDate low = from;
-    LocalDate high = until;
-    while (low.isBefore(high)) {
-      LocalDate middle = low.plusDays(ChronoUnit.DAYS.between(low, high) / 2);
-      if (chanceOfReaching(limit, middle) >= probability) {
-        high = middle;
-      } else {
-        low = middle.plusDays(1);
-      }
-    }
-    return Optional.of(low);
+    return firstDay(from, until, day -> chanceOfReaching(limit, day) >= probability);
   }
 
   /**
@@ -114,7 +102,7 @@ public record MeterOutlook(
       return Optional.of(from);
     }
     if (burst.isPresent()) {
-      return firstDayByHalving(limit, from, until);
+      return firstDay(from, until, day -> on(day).reaches(limit));
     }
     if (rate.isEmpty() || rate.get().isStandingStill()) {
       return Optional.empty();
@@ -129,16 +117,17 @@ public record MeterOutlook(
     return Optional.empty();
   }
 
-  /** Life never falls, so the days may be halved where a burst breaks the steady step. */
-  private Optional<LocalDate> firstDayByHalving(MeterValue limit, LocalDate from, LocalDate until) {
-    if (!on(until).reaches(limit)) {
+  /** The first day that holds, of days on which what held once holds on; they are halved. */
+  private static Optional<LocalDate> firstDay(
+      LocalDate from, LocalDate until, Predicate<LocalDate> holds) {
+    if (until.isBefore(from) || !holds.test(until)) {
       return Optional.empty();
     }
     LocalDate low = from;
     LocalDate high = until;
     while (low.isBefore(high)) {
       LocalDate middle = low.plusDays(ChronoUnit.DAYS.between(low, high) / 2);
-      if (on(middle).reaches(limit)) {
+      if (holds.test(middle)) {
         high = middle;
       } else {
         low = middle.plusDays(1);

@@ -76,6 +76,13 @@ public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook
     }
   }
 
+  /** The log as it would be with one more reading. */
+  public ReadingLog logWith(Reading more) {
+    List<Reading> all = new ArrayList<>(file.readings());
+    all.add(more);
+    return ReadingLog.judge(all);
+  }
+
   public long silentDays(LocalDate today) {
     return log.silentDays(file.unit().inServiceOn(), today);
   }

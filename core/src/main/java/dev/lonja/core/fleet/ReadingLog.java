@@ -39,6 +39,14 @@ public record ReadingLog(List<JudgedReading> readings) {
     return new ReadingLog(judged);
   }
 
+  /** The judgement on a reading that is in the log. */
+  public JudgedReading judgementOf(Reading reading) {
+    return readings.stream()
+        .filter(judged -> judged.reading().equals(reading))
+        .findFirst()
+        .orElseThrow();
+  }
+
   public List<Reading> accepted() {
     return readings.stream().filter(JudgedReading::accepted).map(JudgedReading::reading).toList();
   }

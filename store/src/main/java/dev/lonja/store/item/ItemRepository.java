@@ -59,20 +59,11 @@ public final class ItemRepository {
     return where(ITEM.HOME_BIN_ID.eq(binId));
   }
 
-  public List<Item> ofProduct(long productId) {
-    return where(ITEM.PRODUCT_ID.eq(productId));
-  }
-
   public Optional<Item.Bin> binByAddress(String address) {
     return context
         .selectFrom(BIN)
         .where(BIN.ADDRESS.equalIgnoreCase(address))
         .fetchOptional(ItemRepository::bin);
-  }
-
-  /** All bins in walking order. */
-  public List<Item.Bin> bins() {
-    return context.selectFrom(BIN).orderBy(BIN.WALK_ORDER).fetch(ItemRepository::bin);
   }
 
   /**

@@ -173,9 +173,7 @@ public class FleetDesk {
 
   /** What speaks against a reading: it would be set aside itself, or set later ones aside. */
   private static List<Problem> objections(MeterStanding meter, Reading reading) {
-    List<Reading> all = new ArrayList<>(meter.file().readings());
-    all.add(reading);
-    ReadingLog log = ReadingLog.judge(all);
+    ReadingLog log = meter.logWith(reading);
     List<Problem> objections = new ArrayList<>();
     log.readings().stream()
         .filter(judged -> judged.reading().equals(reading))

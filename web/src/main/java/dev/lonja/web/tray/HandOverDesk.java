@@ -3,7 +3,6 @@ package dev.lonja.web.tray;
 import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
@@ -29,7 +28,6 @@ import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -206,12 +204,7 @@ public class HandOverDesk {
 
     private JudgedReading judged(MeterStanding meter, MeterValue value) {
       Reading reading = new Reading(Long.MAX_VALUE, today, Optional.of(clock.now()), value);
-      List<Reading> all = new ArrayList<>(meter.file().readings());
-      all.add(reading);
-      return ReadingLog.judge(all).readings().stream()
-          .filter(judged -> judged.reading().equals(reading))
-          .findFirst()
-          .orElseThrow();
+      return meter.logWith(reading).judgementOf(reading);
     }
 
     private Outcome issueLines(String mechanic) {

@@ -110,7 +110,7 @@ class TrayPagesTest {
     assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before);
     assertThat(
             visitor.get("/fleet/FL-2").document().select("tr:contains(Change engine oil)").text())
-        .doesNotContain("4,386.2 h");
+        .doesNotContain("15 Mar at 4,386.2 h");
     assertThat(SERVER.isSound()).isTrue();
   }
 
