@@ -26,6 +26,9 @@ class DayPathTest {
     page.click("a.tray-block:has-text('GN-2')");
     assertThat(page.locator(".title")).containsText("3 of 6 laid");
     assertThat(page.locator(".title button.main")).isDisabled();
+    // the title stands before the lines beneath it have all arrived
+    assertThat(page.locator(".lines > li:not(.is-laid)")).hasCount(3);
+    page.waitForLoadState();
     String tray = page.url();
 
     List<String> missing = page.locator(".lines > li:not(.is-laid) .plate-number").allInnerTexts();
