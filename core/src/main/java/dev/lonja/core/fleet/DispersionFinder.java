@@ -21,20 +21,20 @@ final class DispersionFinder {
 
   /** Empty with fewer than 3 usable neighbours, or for a rate of zero. */
   static Optional<Dispersion> fromReadings(
-      List<Reading> usedByRate, UsageCalendar calendar, UsageRate rate) {
+      List<LifePoint> usedByRate, UsageCalendar calendar, UsageRate rate) {
     if (rate.isStandingStill()) {
       return Optional.empty();
     }
     double sum = 0;
     int count = 0;
-    List<Reading> thinned = thinned(usedByRate);
+    List<LifePoint> thinned = thinned(usedByRate);
     for (int i = 1; i < thinned.size(); i++) {
-      Reading before = thinned.get(i - 1);
-      Reading after = thinned.get(i);
+      LifePoint before = thinned.get(i - 1);
+      LifePoint after = thinned.get(i);
       EffectiveDays tau = calendar.between(before.day(), after.day());
       if (tau.isPositive()) {
         double mean = rate.perDay() * tau.days();
-        double off = after.value().since(before.value()).tenths() / 10.0 - mean;
+        double off = after.life().since(before.life()).tenths() / 10.0 - mean;
         sum += off * off / mean;
         count++;
       }
@@ -57,10 +57,10 @@ final class DispersionFinder {
     return Dispersion.of(median.orElse(rate.perDay()), measure);
   }
 
-  private static List<Reading> thinned(List<Reading> readings) {
-    List<Reading> kept = new ArrayList<>();
+  private static List<LifePoint> thinned(List<LifePoint> readings) {
+    List<LifePoint> kept = new ArrayList<>();
     LocalDate next = LocalDate.MIN;
-    for (Reading reading : readings) {
+    for (LifePoint reading : readings) {
       if (!reading.day().isBefore(next)) {
         kept.add(reading);
         next = reading.day().plusDays(LEAST_DAYS_APART);

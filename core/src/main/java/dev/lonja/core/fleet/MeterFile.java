@@ -1,11 +1,4 @@
 package dev.lonja.core.fleet;
 
-import java.util.List;
-
-/** A meter with its unit, the unit's usage calendar and all readings, in any order. */
-public record MeterFile(Unit unit, Meter meter, UsageCalendar calendar, List<Reading> readings) {
-
-  public MeterFile {
-    readings = List.copyOf(readings);
-  }
-}
+/** A meter with its unit, the unit's usage calendar and all that was noted of it. */
+public record MeterFile(Unit unit, Meter meter, UsageCalendar calendar, MeterNotes notes) {}

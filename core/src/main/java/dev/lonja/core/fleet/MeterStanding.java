@@ -1,5 +1,6 @@
 package dev.lonja.core.fleet;
 
+import dev.lonja.core.quantity.MeterValue;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -38,8 +39,8 @@ public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook
       MeterFile file, ReadingLog log, Optional<UsageRate> rate, Optional<Dispersion> dispersion) {
 
     static FromReadings of(MeterFile file, LocalDate today) {
-      ReadingLog log = ReadingLog.judge(file.readings());
-      List<Reading> accepted = log.accepted();
+      ReadingLog log = ReadingLog.judge(file.notes());
+      List<LifePoint> accepted = log.accepted();
       Optional<UsageRate> rate = RateFinder.fromReadings(accepted, file.calendar(), today);
       return new FromReadings(
           file,
@@ -64,11 +65,11 @@ public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook
       Optional<Dispersion> phi =
           best.filter(r -> !r.isStandingStill())
               .map(r -> dispersion.orElseGet(() -> DispersionFinder.otherwise(theirs, r)));
-      Optional<Reading> last = log.lastAccepted();
+      Optional<LifePoint> last = log.lastAccepted().flatMap(JudgedReading::counted);
       MeterOutlook outlook =
           new MeterOutlook(
-              last.map(Reading::day).orElse(file.unit().inServiceOn()),
-              last.map(Reading::value).orElse(file.meter().start()),
+              last.map(LifePoint::day).orElse(file.unit().inServiceOn()),
+              last.map(LifePoint::life).orElse(file.meter().start()),
               best,
               phi,
               file.calendar());
@@ -78,9 +79,17 @@ public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook
 
   /** The log as it would be with one more reading. */
   public ReadingLog logWith(Reading more) {
-    List<Reading> all = new ArrayList<>(file.readings());
-    all.add(more);
-    return ReadingLog.judge(all);
+    return ReadingLog.judge(file.notes().with(List.of(more)));
+  }
+
+  /** The life at which the meter in place shows {@code shown}. */
+  public MeterValue life(MeterValue shown) {
+    return log.offset().life(shown);
+  }
+
+  /** What the meter in place is expected to show on {@code day}, to the tenth. */
+  public MeterValue expectedToShow(LocalDate day) {
+    return log.offset().shown(outlook.on(day).rounded()).orElseThrow();
   }
 
   public long silentDays(LocalDate today) {

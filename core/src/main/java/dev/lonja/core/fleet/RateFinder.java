@@ -32,8 +32,8 @@ public final class RateFinder {
    * @param accepted in order of time
    */
   public static Optional<UsageRate> fromReadings(
-      List<Reading> accepted, UsageCalendar calendar, LocalDate today) {
-    List<Reading> recent = used(accepted, today);
+      List<LifePoint> accepted, UsageCalendar calendar, LocalDate today) {
+    List<LifePoint> recent = used(accepted, today);
     if (recent.size() < LEAST_READINGS || spanDays(recent) < LEAST_SPAN_DAYS) {
       return Optional.empty();
     }
@@ -45,10 +45,10 @@ public final class RateFinder {
   }
 
   /** The readings that the rate rests on: those of the last 365 days, both ends included. */
-  static List<Reading> used(List<Reading> accepted, LocalDate today) {
+  static List<LifePoint> used(List<LifePoint> accepted, LocalDate today) {
     return accepted.stream()
-        .filter(reading -> !reading.day().isBefore(today.minusDays(WINDOW_DAYS)))
-        .filter(reading -> !reading.day().isAfter(today))
+        .filter(point -> !point.day().isBefore(today.minusDays(WINDOW_DAYS)))
+        .filter(point -> !point.day().isAfter(today))
         .toList();
   }
 
@@ -65,21 +65,21 @@ public final class RateFinder {
         : Optional.of(UsageRate.ofPerDay(median(perDay), measure, UsageRate.Source.CLASS_MEDIAN));
   }
 
-  private static UsageRate steadyOrBursty(List<Reading> readings, long[] tau, double slope) {
+  private static UsageRate steadyOrBursty(List<LifePoint> readings, long[] tau, double slope) {
     int last = readings.size() - 1;
-    MeterMeasure measure = readings.get(0).value().measure();
+    MeterMeasure measure = readings.get(0).life().measure();
     double mean = slope(readings, tau, 0, last);
     return mean > BURSTY * slope
         ? UsageRate.ofPerDay(mean, measure, UsageRate.Source.BURSTY_READINGS)
         : UsageRate.ofPerDay(slope, measure, UsageRate.Source.READINGS);
   }
 
-  private static long spanDays(List<Reading> readings) {
+  private static long spanDays(List<LifePoint> readings) {
     return ChronoUnit.DAYS.between(readings.get(0).day(), readings.get(readings.size() - 1).day());
   }
 
   /** Effective time of each reading from the first, so that a pair's is a subtraction. */
-  private static long[] effectiveTimes(List<Reading> readings, UsageCalendar calendar) {
+  private static long[] effectiveTimes(List<LifePoint> readings, UsageCalendar calendar) {
     long[] tau = new long[readings.size()];
     for (int i = 1; i < tau.length; i++) {
       LocalDate before = readings.get(i - 1).day();
@@ -88,7 +88,7 @@ public final class RateFinder {
     return tau;
   }
 
-  private static double[] slopes(List<Reading> readings, long[] tau) {
+  private static double[] slopes(List<LifePoint> readings, long[] tau) {
     double[] slopes = new double[tau.length * (tau.length - 1) / 2];
     int count = 0;
     for (int i = 0; i < tau.length; i++) {
@@ -103,8 +103,8 @@ public final class RateFinder {
   }
 
   /** Hours or kilometres per effective day between readings i and j. */
-  private static double slope(List<Reading> readings, long[] tau, int i, int j) {
-    long tenths = readings.get(j).value().since(readings.get(i).value()).tenths();
+  private static double slope(List<LifePoint> readings, long[] tau, int i, int j) {
+    long tenths = readings.get(j).life().since(readings.get(i).life()).tenths();
     return tenths / 10.0 / new EffectiveDays(tau[j] - tau[i]).days();
   }
 

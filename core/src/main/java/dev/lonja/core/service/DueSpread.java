@@ -20,16 +20,6 @@ public record DueSpread(Optional<LocalDate> p10, Optional<LocalDate> p50, Option
         day(due, TEN, today, until), day(due, FIFTY, today, until), day(due, NINETY, today, until));
   }
 
-  /**
-   * The probability that the task is due by the end of {@code day}: 1 from the calendar date on.
-   */
-  public static double chance(Due due, LocalDate day) {
-    boolean byCalendar = due.calendarDate().filter(date -> !day.isBefore(date)).isPresent();
-    return byCalendar
-        ? 1
-        : due.limit().map(limit -> outlook(due).chanceOfReaching(limit, day)).orElse(0.0);
-  }
-
   private static Optional<LocalDate> day(
       Due due, double probability, LocalDate today, LocalDate until) {
     Optional<LocalDate> calendar =

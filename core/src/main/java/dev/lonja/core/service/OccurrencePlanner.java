@@ -5,6 +5,7 @@ import dev.lonja.core.quantity.MeterSpan;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +17,8 @@ import java.util.TreeMap;
  * joins the earliest occurrence that another task set at most 14 days before its own planned date
  * and, if it has a meter interval, at most a tenth of that interval before it in expected life.
  * None is pushed back; a task that was pulled forward pulls no other; each counts on from the day
- * it is done.
+ * it is done. A task that another leads is done with every so manieth occurrence of that one; one
+ * that a person moved stays on its day, and others may join it there.
  *
  * <p>Costs one due computation per task and occurrence; a horizon of two years is ample.
  */
@@ -31,6 +33,7 @@ public final class OccurrencePlanner {
           Comparator.comparing((Due due) -> due.plannedDate().orElseThrow())
               .thenComparing(due -> due.task().id()));
   private final TreeMap<LocalDate, List<Occurrence.OccurrenceTask>> planned = new TreeMap<>();
+  private final Map<Long, List<TaskStanding>> led = new HashMap<>();
 
   private OccurrencePlanner(LocalDate today, LocalDate until) {
     this.today = today;
@@ -50,6 +53,10 @@ public final class OccurrencePlanner {
   }
 
   private void await(TaskStanding standing) {
+    if (standing.task().timing() instanceof Timing.EveryNth every) {
+      led.computeIfAbsent(every.leadTaskId(), id -> new ArrayList<>()).add(standing);
+      return;
+    }
     Due due = DueRule.due(standing, today, until);
     if (due.plannedDate().isPresent()) {
       waiting.add(due);
@@ -61,15 +68,34 @@ public final class OccurrencePlanner {
       Due due = waiting.remove();
       LocalDate ownDate = due.plannedDate().orElseThrow();
       LocalDate date = occurrenceToJoin(due, ownDate).orElse(ownDate);
-      planned
-          .computeIfAbsent(date, day -> new ArrayList<>())
-          .add(new Occurrence.OccurrenceTask(due, date.isBefore(ownDate)));
+      add(date, new Occurrence.OccurrenceTask(due, date.isBefore(ownDate)));
+      lead(due.task().id(), date);
       await(due.standing().doneOn(date));
+    }
+  }
+
+  private void add(LocalDate date, Occurrence.OccurrenceTask task) {
+    planned.computeIfAbsent(date, day -> new ArrayList<>()).add(task);
+  }
+
+  /** Counts an occurrence for the tasks that this one leads; those whose turn it is come along. */
+  private void lead(long leadTaskId, LocalDate date) {
+    List<TaskStanding> followers = led.getOrDefault(leadTaskId, new ArrayList<>());
+    for (int i = 0; i < followers.size(); i++) {
+      TaskStanding counted = followers.get(i).leadDone();
+      boolean itsTurn = counted.leadsDone() >= ((Timing.EveryNth) counted.task().timing()).nth();
+      if (itsTurn) {
+        add(date, new Occurrence.OccurrenceTask(DueRule.ledOn(counted, date), false));
+      }
+      followers.set(i, itsTurn ? counted.doneOn(date) : counted);
     }
   }
 
   /** Every day in {@code planned} was set by a task on its own date, so all may be joined. */
   private Optional<LocalDate> occurrenceToJoin(Due due, LocalDate ownDate) {
+    if (due.cause().equals(Optional.of(Due.Cause.MOVED))) {
+      return Optional.empty();
+    }
     Map<LocalDate, ?> near = planned.subMap(ownDate.minusDays(JOIN_DAYS), true, ownDate, true);
     return near.keySet().stream()
         .filter(day -> isNotYetIn(due, day))
@@ -83,8 +109,9 @@ public final class OccurrencePlanner {
   }
 
   private static boolean isCloseInLife(Due due, LocalDate day, LocalDate ownDate) {
-    Task task = due.task();
-    Optional<MeterSpan> span = task.spanInForce(task.interval(due.standing().origin().recorded()));
+    boolean doneBefore = due.standing().origin().recorded();
+    Optional<MeterSpan> span =
+        due.task().byInterval().flatMap(timed -> timed.spanInForce(timed.interval(doneBefore)));
     if (span.isEmpty()) {
       return true;
     }

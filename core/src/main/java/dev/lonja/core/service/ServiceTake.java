@@ -13,12 +13,11 @@ import java.util.Optional;
 /**
  * Works out what the tasks of one occurrence take, by the store's default policies: capacity in the
  * condition that the occurrence brings about plus a handling loss of 2 %; every drain seal of a
- * drained compartment new; parts to inspect at a replacement chance of 0.30.
+ * drained compartment new; parts to inspect at the chance that their class's inspections give.
  */
 public final class ServiceTake {
 
   private static final BigDecimal HANDLING_LOSS = new BigDecimal("0.02");
-  private static final BigDecimal REPLACEMENT_CHANCE = new BigDecimal("0.30");
 
   private final UnitNeeds needs;
   private final List<Task> tasks;
@@ -50,8 +49,8 @@ public final class ServiceTake {
       addPart(
           task,
           position,
-          REPLACEMENT_CHANCE,
-          new TakeLine.Reason.OnInspection(REPLACEMENT_CHANCE, position.note()));
+          inspect.chance().value(),
+          new TakeLine.Reason.OnInspection(inspect.chance(), position.note()));
     }
   }
 

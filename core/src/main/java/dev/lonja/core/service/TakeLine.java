@@ -40,6 +40,6 @@ public record TakeLine(
     record NewSeal(String compartment, String note) implements Reason {}
 
     /** A part that is replaced if inspection says so. */
-    record OnInspection(BigDecimal chance, String note) implements Reason {}
+    record OnInspection(ReplacementChance chance, String note) implements Reason {}
   }
 }

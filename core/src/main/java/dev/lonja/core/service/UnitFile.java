@@ -5,11 +5,14 @@ import dev.lonja.core.fleet.Position;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * What one unit is made of and what is done to it: its variant's data with the unit's deviations
- * applied. With a compartment its positions and tasks are absent too, with a position its tasks.
+ * applied. With a compartment its positions and tasks are absent too, with a position its tasks,
+ * and with a task those that it leads.
  *
  * @param needs compartments and positions that the unit has
  * @param tasks that are done on it
@@ -31,6 +34,7 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
     for (Deviation deviation : deviations) {
       apply(deviation.change(), compartments, positions, tasks);
     }
+    removeTasksWithoutLead(tasks);
     return new UnitFile(new UnitNeeds(compartments, positions), tasks, deviations);
   }
 
@@ -61,6 +65,14 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
     } else if (change instanceof Deviation.Change.OtherTorque other) {
       changePosition(positions, other.positionId(), p -> p.withTorque(other.torque()));
     }
+  }
+
+  private static void removeTasksWithoutLead(List<Task> tasks) {
+    Set<Long> present = tasks.stream().map(Task::id).collect(Collectors.toSet());
+    tasks.removeIf(
+        task ->
+            task.timing() instanceof Timing.EveryNth every
+                && !present.contains(every.leadTaskId()));
   }
 
   private static void removeCompartment(

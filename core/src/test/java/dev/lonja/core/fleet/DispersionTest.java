@@ -56,7 +56,7 @@ class DispersionTest {
     UsageRate still = UsageRate.declared(BigDecimal.ZERO, MeterMeasure.HOURS);
     assertThat(
             DispersionFinder.fromReadings(
-                List.of(first, second, third, hours(4, "2027-03-03", "166")),
+                Fleets.lives(first, second, third, hours(4, "2027-03-03", "166")),
                 UsageCalendar.EVEN,
                 still))
         .isEmpty();
@@ -104,7 +104,7 @@ class DispersionTest {
   }
 
   private static Optional<Dispersion> find(Reading... readings) {
-    return DispersionFinder.fromReadings(List.of(readings), UsageCalendar.EVEN, TWO);
+    return DispersionFinder.fromReadings(Fleets.lives(readings), UsageCalendar.EVEN, TWO);
   }
 
   private static Dispersion phi(double hours) {

@@ -56,4 +56,9 @@ public final class Fleets {
             10_000),
         List.of(layUps));
   }
+
+  /** The lives that these readings stand for, as far as they count. */
+  static List<LifePoint> lives(Reading... readings) {
+    return ReadingLog.judge(MeterNotes.of(List.of(readings))).accepted();
+  }
 }

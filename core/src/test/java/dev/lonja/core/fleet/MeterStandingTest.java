@@ -83,6 +83,6 @@ class MeterStandingTest {
     Optional<UsageRate> rate =
         declared.map(perDay -> UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS));
     Meter meter = new Meter(id, id, "hours", MeterValue.ofHours("50"), rate);
-    return new MeterFile(unit, meter, UsageCalendar.EVEN, List.of(readings));
+    return new MeterFile(unit, meter, UsageCalendar.EVEN, MeterNotes.of(List.of(readings)));
   }
 }

@@ -136,7 +136,7 @@ class RateFinderTest {
   }
 
   private static Optional<UsageRate> rate(UsageCalendar calendar, Reading... readings) {
-    return RateFinder.fromReadings(List.of(readings), calendar, TODAY);
+    return RateFinder.fromReadings(Fleets.lives(readings), calendar, TODAY);
   }
 
   private static UsageRate perDay(String hours, UsageRate.Source source) {

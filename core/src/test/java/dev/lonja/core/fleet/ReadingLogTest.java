@@ -16,14 +16,16 @@ class ReadingLogTest {
   void aReadingBelowTheLastAcceptedOneIsBackwards() {
     ReadingLog log =
         ReadingLog.judge(
-            List.of(
-                hours(1, "2027-03-01", "1410"),
-                hours(2, "2027-03-04", "1400.5"),
-                hours(3, "2027-03-05", "1410")));
+            MeterNotes.of(
+                List.of(
+                    hours(1, "2027-03-01", "1410"),
+                    hours(2, "2027-03-04", "1400.5"),
+                    hours(3, "2027-03-05", "1410"))));
     assertThat(flags(log))
         .containsExactly(Optional.empty(), Optional.of(ReadingFlag.BACKWARDS), Optional.empty());
-    assertThat(log.readings().get(1).against().map(Reading::id)).contains(1L);
-    assertThat(log.lastAccepted().map(Reading::id)).contains(3L);
+    assertThat(log.readings().get(1).against().map(LifePoint::day))
+        .contains(LocalDate.parse("2027-03-01"));
+    assertThat(log.lastAccepted().map(judged -> judged.reading().id())).contains(3L);
   }
 
   /** Without instants whole days + 1 count: from 1 to 3 March, 3 × 24 = 72 h are possible. */
@@ -59,9 +61,9 @@ class ReadingLogTest {
     Reading january = hours(1, "2027-01-01", "1000");
     Reading march = hours(2, "2027-03-01", "1100");
     Reading late = hours(3, "2027-02-20", "1150");
-    assertThat(flags(ReadingLog.judge(List.of(january, march))))
+    assertThat(flags(ReadingLog.judge(MeterNotes.of(List.of(january, march)))))
         .containsExactly(Optional.empty(), Optional.empty());
-    ReadingLog log = ReadingLog.judge(List.of(january, march, late));
+    ReadingLog log = ReadingLog.judge(MeterNotes.of(List.of(january, march, late)));
     assertThat(log.readings().stream().map(judged -> judged.reading().id()))
         .containsExactly(1L, 3L, 2L);
     assertThat(log.readings().get(2).flag()).contains(ReadingFlag.BACKWARDS);
@@ -70,7 +72,8 @@ class ReadingLogTest {
   @Test
   void onOneDayTheOrderOfEntryDecides() {
     ReadingLog log =
-        ReadingLog.judge(List.of(hours(2, "2027-03-01", "101"), hours(1, "2027-03-01", "102")));
+        ReadingLog.judge(
+            MeterNotes.of(List.of(hours(2, "2027-03-01", "101"), hours(1, "2027-03-01", "102"))));
     assertThat(log.readings().get(1).flag()).contains(ReadingFlag.BACKWARDS);
   }
 
@@ -79,16 +82,19 @@ class ReadingLogTest {
   void aMeterIsSilentFromTheFortyFifthDay() {
     LocalDate inService = LocalDate.parse("2026-01-01");
     ReadingLog log =
-        ReadingLog.judge(List.of(hours(1, "2027-01-30", "500"), hours(2, "2027-03-10", "20")));
+        ReadingLog.judge(
+            MeterNotes.of(List.of(hours(1, "2027-01-30", "500"), hours(2, "2027-03-10", "20"))));
     assertThat(log.isStale(inService, LocalDate.parse("2027-03-15"))).isFalse();
     assertThat(log.silentDays(inService, LocalDate.parse("2027-03-16"))).isEqualTo(45);
     assertThat(log.isStale(inService, LocalDate.parse("2027-03-16"))).isTrue();
-    assertThat(ReadingLog.judge(List.of()).isStale(inService, LocalDate.parse("2026-02-15")))
+    assertThat(
+            ReadingLog.judge(MeterNotes.of(List.of()))
+                .isStale(inService, LocalDate.parse("2026-02-15")))
         .isTrue();
   }
 
   private static Optional<ReadingFlag> flagOfSecond(Reading first, Reading second) {
-    return ReadingLog.judge(List.of(first, second)).readings().get(1).flag();
+    return ReadingLog.judge(MeterNotes.of(List.of(first, second))).readings().get(1).flag();
   }
 
   private static List<Optional<ReadingFlag>> flags(ReadingLog log) {

@@ -82,7 +82,13 @@ class DueRuleTest {
   /** Severity 0.8 makes 250 h 200 h and leaves six months alone. */
   @Test
   void severityActsOnTheMeterOnly() {
-    Task harsh = task(1, new Task.Action.Inspect(1), every("250", 6), Optional.empty(), "0.8");
+    Task harsh =
+        task(
+            1,
+            new Task.Action.Inspect(1, ReplacementChance.UNKNOWN),
+            every("250", 6),
+            Optional.empty(),
+            "0.8");
     Due due = due(done(harsh, "2027-03-01", "1550", OUTLOOK));
     assertThat(due.limit()).contains(MeterValue.ofHours("1750"));
     assertThat(due.calendarDate()).contains(LocalDate.parse("2027-09-01"));
@@ -92,7 +98,12 @@ class DueRuleTest {
   @Test
   void neverDoneCountsFromTheStartOfServiceByTheFirstInterval() {
     Task runningIn =
-        task(1, new Task.Action.Inspect(1), every("250", 12), Optional.of(every("50", null)), "1");
+        task(
+            1,
+            new Task.Action.Inspect(1, ReplacementChance.UNKNOWN),
+            every("250", 12),
+            Optional.of(every("50", null)),
+            "1");
     Due due = due(neverDone(runningIn, "2027-03-01", "1550", OUTLOOK));
     assertThat(due.limit()).contains(MeterValue.ofHours("1600"));
     assertThat(due.calendarDate()).contains(LocalDate.parse("2028-03-01"));
@@ -136,7 +147,13 @@ class DueRuleTest {
     assertThatThrownBy(() -> every(null, 241))
         .hasMessageContaining("months is 241; allowed is 1 to 240");
     assertThatThrownBy(
-            () -> task(1, new Task.Action.Inspect(1), every("1", 1), Optional.empty(), "0"))
+            () ->
+                task(
+                    1,
+                    new Task.Action.Inspect(1, ReplacementChance.UNKNOWN),
+                    every("1", 1),
+                    Optional.empty(),
+                    "0"))
         .hasMessageContaining("factor is 0; allowed is above 0, up to 1");
   }
 

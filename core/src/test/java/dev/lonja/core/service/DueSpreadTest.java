@@ -3,7 +3,6 @@ package dev.lonja.core.service;
 import static dev.lonja.core.service.Services.done;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import dev.lonja.core.fleet.Fleets;
 import dev.lonja.core.fleet.MeterOutlook;
@@ -36,8 +35,6 @@ class DueSpreadTest {
     Due due = DueRule.due(done(task(1, "250", 12), "2026-03-20", "825", OUTLOOK), TODAY, UNTIL);
     DueSpread spread = DueSpread.of(due, TODAY, UNTIL);
     assertThat(spread.p90()).contains(LocalDate.parse("2027-03-20"));
-    assertThat(DueSpread.chance(due, LocalDate.parse("2027-03-20"))).isEqualTo(1);
-    assertThat(DueSpread.chance(due, LocalDate.parse("2027-03-19"))).isLessThan(0.2);
   }
 
   @Test
@@ -56,7 +53,6 @@ class DueSpreadTest {
     Due due = DueRule.due(done(task(1, null, 12), "2026-05-20", "0", OUTLOOK), TODAY, UNTIL);
     assertThat(DueSpread.of(due, TODAY, UNTIL))
         .isEqualTo(new DueSpread(due.calendarDate(), due.calendarDate(), due.calendarDate()));
-    assertThat(DueSpread.chance(due, TODAY)).isZero();
   }
 
   @Test
@@ -64,7 +60,6 @@ class DueSpreadTest {
     MeterOutlook still = Fleets.steady("2027-03-15", "1000", "0");
     Due due = DueRule.due(done(task(1, "250", null), "2026-03-20", "825", still), TODAY, UNTIL);
     assertThat(DueSpread.of(due, TODAY, UNTIL).p90()).isEmpty();
-    assertThat(DueSpread.chance(due, UNTIL)).isCloseTo(0, within(1e-12));
   }
 
   private static DueSpread spread(Task task) {

@@ -92,7 +92,8 @@ class ServiceTakeTest {
   /** Below five inspections on record a part is replaced with a chance of 0.30. */
   @Test
   void aPartToInspectIsExpectedInPartAndLaidWhole() {
-    Task inspect = task(3, new Task.Action.Inspect(FILTER_POSITION), "125", null);
+    Task inspect =
+        task(3, new Task.Action.Inspect(FILTER_POSITION, ReplacementChance.UNKNOWN), "125", null);
     TakeLine line = take(sump(BOTH), Optional.empty(), inspect).lines().get(0);
     assertThat(line.itemId()).isEqualTo(FILTER);
     assertThat(line.expected()).isEqualTo(Quantity.of(Measure.PIECES, new BigDecimal("0.3")));

@@ -30,7 +30,12 @@ public final class Services {
   }
 
   public static Task task(long id, String hours, Integer months) {
-    return task(id, new Task.Action.Inspect(id), every(hours, months), Optional.empty(), "1");
+    return task(
+        id,
+        new Task.Action.Inspect(id, ReplacementChance.UNKNOWN),
+        every(hours, months),
+        Optional.empty(),
+        "1");
   }
 
   public static Task task(long id, Task.Action action, String hours, Integer months) {
@@ -44,12 +49,13 @@ public final class Services {
         "Service " + id,
         "Task " + id,
         action,
-        regular.run().map(span -> 1L),
-        regular,
-        first,
-        severity.equals("1")
-            ? Severity.NONE
-            : new Severity(new BigDecimal(severity), "dusty quay"));
+        new Timing.ByInterval(
+            regular.run().map(span -> 1L),
+            regular,
+            first,
+            severity.equals("1")
+                ? Severity.NONE
+                : new Severity(new BigDecimal(severity), "dusty quay")));
   }
 
   public static TaskStanding done(Task task, String day, String life, MeterOutlook outlook) {

@@ -38,7 +38,7 @@ class UnitFileTest {
       List.of(
           task(1, new Task.Action.ChangeFluid(SUMP), "250", 12),
           task(2, new Task.Action.Replace(FILTER_POSITION), "250", 12),
-          task(3, new Task.Action.Inspect(LOOSE), "125", null));
+          task(3, new Task.Action.Inspect(LOOSE, ReplacementChance.UNKNOWN), "125", null));
 
   @Test
   void withoutDeviationsAUnitIsItsVariant() {
@@ -107,7 +107,7 @@ class UnitFileTest {
             new Deviation.Change.NoTask(3));
     assertThat(file.needs().compartment(SUMP).itemId()).contains(111L);
     assertThat(file.needs().position(20).torque()).contains(torque);
-    assertThat(file.tasks().get(0).regular()).isEqualTo(every("200", null));
+    assertThat(regular(file.tasks().get(0))).isEqualTo(every("200", null));
     assertThat(file.tasks().get(0).meterId()).isPresent();
     assertThat(tasks(file)).containsExactly(1L, 2L);
   }
@@ -117,7 +117,11 @@ class UnitFileTest {
   void anIntervalOfMonthsNeedsNoMeter() {
     UnitFile file = with(new Deviation.Change.OtherInterval(1, every(null, 6)));
     assertThat(file.tasks().get(0).meterId()).isEmpty();
-    assertThat(file.tasks().get(0).regular().months()).contains(6);
+    assertThat(regular(file.tasks().get(0)).months()).contains(6);
+  }
+
+  private static Interval regular(Task task) {
+    return task.byInterval().orElseThrow().regular();
   }
 
   private static UnitFile with(Deviation.Change... changes) {

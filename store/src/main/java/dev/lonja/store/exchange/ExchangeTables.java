@@ -11,6 +11,7 @@ import static dev.lonja.store.schema.Tables.AUDIT_LINE;
 import static dev.lonja.store.schema.Tables.PERSON;
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.store.person.Person;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -33,9 +34,10 @@ final class ExchangeTables {
     List<ExchangeTable> all = new ArrayList<>(List.of(settings(), people()));
     all.addAll(StockTables.ALL);
     all.addAll(FleetTables.ALL);
+    all.addAll(MeterTables.ALL);
     all.addAll(ServiceTables.ALL);
     all.addAll(TrayTables.ALL);
-    all.add(ServiceTables.taskRecords());
+    all.addAll(RecordTables.ALL);
     all.add(auditLines());
     return List.copyOf(all);
   }
@@ -46,12 +48,16 @@ final class ExchangeTables {
             of(
                 "name",
                 SETTING.NAME,
-                symbol("store_name", "currency", "time_zone"),
+                symbol(
+                    "store_name",
+                    "currency",
+                    "time_zone",
+                    "interval_school",
+                    "interval_factor",
+                    "calendar_limit"),
                 "which setting"))
         .with(of("value", SETTING.VALUE, text(120), "its value"))
-        .rule(
-            new RowRule(
-                "value", "an ISO 4217 code or a time zone's name", ExchangeTables::isKnownSetting))
+        .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
         .build();
   }
 
@@ -85,6 +91,11 @@ final class ExchangeTables {
           Currency.getAvailableCurrencies().stream()
               .anyMatch(currency -> currency.getCurrencyCode().equals(row.get("value")));
       case "time_zone" -> ZoneId.getAvailableZoneIds().contains(row.get("value"));
+      case "interval_school" ->
+          Format.words(IntervalPolicy.School.values()).parse().apply(row.get("value")).isPresent();
+      case "interval_factor" ->
+          Format.scaled(4, 1_000, 10_000).parse().apply(row.get("value")).isPresent();
+      case "calendar_limit" -> Format.yesNo().parse().apply(row.get("value")).isPresent();
       default -> true;
     };
   }

@@ -3,13 +3,10 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.id;
-import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
-import static dev.lonja.store.exchange.Format.symbol;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
@@ -17,10 +14,8 @@ import static dev.lonja.store.schema.Tables.CAPACITY;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.LAY_UP;
-import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MODEL;
 import static dev.lonja.store.schema.Tables.POSITION;
-import static dev.lonja.store.schema.Tables.READING;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
@@ -29,11 +24,10 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
-import dev.lonja.store.fleet.ReadingRepository;
 import java.time.LocalDate;
 import java.util.List;
 
-/** The machines, their meters, and what their variants are made of. */
+/** The machines, and what their variants are made of. */
 final class FleetTables {
 
   static final List<ExchangeTable> ALL =
@@ -44,8 +38,6 @@ final class FleetTables {
           variants(),
           units(),
           layUps(),
-          meters(),
-          readings(),
           compartments(),
           capacities(),
           positions());
@@ -57,6 +49,7 @@ final class FleetTables {
         .with(of("id", UNIT_CLASS.ID, id(), "number of the row"))
         .with(of("code", UNIT_CLASS.CODE, text(20), "short name"))
         .with(of("name", UNIT_CLASS.NAME, text(60), "name"))
+        .with(of("version", UNIT_CLASS.VERSION, whole(0, MOST), "number of edits"))
         .unique("code")
         .build();
   }
@@ -90,6 +83,7 @@ final class FleetTables {
         .with(of("id", VARIANT.ID, id(), "number of the row"))
         .with(reference("model_id", VARIANT.MODEL_ID, "models", "the model"))
         .with(of("name", VARIANT.NAME, text(60), "what tells it from others").orEmptyText())
+        .with(of("version", VARIANT.VERSION, whole(0, MOST), "number of edits"))
         .unique("model_id", "name")
         .build();
   }
@@ -121,43 +115,6 @@ final class FleetTables {
                 row ->
                     !LocalDate.parse(row.get("last_on"))
                         .isBefore(LocalDate.parse(row.get("first_on")))))
-        .build();
-  }
-
-  private static ExchangeTable meters() {
-    return ExchangeTable.named("meters", METER)
-        .with(of("id", METER.ID, id(), "number of the row"))
-        .with(reference("unit_id", METER.UNIT_ID, "units", "the unit it sits on"))
-        .with(of("name", METER.NAME, text(40), "what it counts"))
-        .with(of("unit", METER.MEASURE, symbol("h", "km"), "hours or kilometres"))
-        .with(
-            of(
-                "start_h_or_km",
-                METER.START_TENTHS,
-                scaled(1, 0, MOST_TENTHS),
-                "value at the start of service"))
-        .with(
-            of(
-                    "declared_per_day",
-                    METER.DECLARED_RATE_NANO,
-                    scaled(9, 0, 1_500_000_000_000L),
-                    "use a day, for want of readings")
-                .optional())
-        .unique("unit_id", "name")
-        .build();
-  }
-
-  private static ExchangeTable readings() {
-    return ExchangeTable.named("readings", READING)
-        .with(of("id", READING.ID, id(), "number of the row"))
-        .with(reference("meter_id", READING.METER_ID, "meters", "the meter read"))
-        .with(of("read_on", READING.READ_ON, date(), "day of the reading"))
-        .with(of("read_at", READING.READ_AT, instant(), "instant, if known").optional())
-        .with(
-            of("value_h_or_km", READING.VALUE_TENTHS, scaled(1, 0, MOST_TENTHS), "what it showed"))
-        .with(of("source", READING.SOURCE, words(ReadingRepository.Source.values()), "how it came"))
-        .with(of("actor", READING.ACTOR, text(60), "who entered it"))
-        .with(of("recorded_at", READING.RECORDED_AT, instant(), "when it was entered"))
         .build();
   }
 

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -89,6 +90,15 @@ record Format<T>(
         "a date as YYYY-MM-DD",
         cell -> attempt(() -> LocalDate.parse(cell)),
         Object::toString);
+  }
+
+  /** A day of the year, kept as it is written. */
+  static Format<String> monthDay() {
+    return new Format<>(
+        "string",
+        "a day of the year as MM-DD",
+        cell -> attempt(() -> MonthDay.parse("--" + cell)).map(day -> cell),
+        text -> text);
   }
 
   static Format<Instant> instant() {

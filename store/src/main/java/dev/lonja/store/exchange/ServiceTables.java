@@ -6,26 +6,29 @@ import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.id;
-import static dev.lonja.store.exchange.Format.instant;
+import static dev.lonja.store.exchange.Format.monthDay;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.DEVIATION;
+import static dev.lonja.store.schema.Tables.FLUID_INTERVAL;
 import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
-import static dev.lonja.store.schema.Tables.TASK_RECORD;
 
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.service.Deviation;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 
-/** What is done to machines, when it was done, and how units deviate. */
+/** What is done to machines, and how units deviate. */
 final class ServiceTables {
 
-  /** Without the records, which refer to trays and come after them. */
-  static final List<ExchangeTable> ALL = List.of(services(), tasks(), deviations());
+  static final List<ExchangeTable> ALL =
+      List.of(services(), tasks(), fluidIntervals(), deviations());
 
   private ServiceTables() {}
 
@@ -75,6 +78,14 @@ final class ServiceTables {
                 .optional())
         .with(of("severity", TASK.SEVERITY_E4, scaled(4, 1_000, 10_000), "shortens the meter span"))
         .with(of("severity_reason", TASK.SEVERITY_REASON, text(120), "why").orEmptyText())
+        .with(
+            reference("with_task_id", TASK.WITH_TASK_ID, "tasks", "done with this one").optional())
+        .with(of("every_nth", TASK.EVERY_NTH, whole(2, 50), "at every so manieth of it").optional())
+        .with(
+            of("season_start", TASK.SEASON_START, monthDay(), "day of the year it comes before")
+                .optional())
+        .with(of("before_lay_up", TASK.BEFORE_LAY_UP, yesNo(), "done before each lay-up"))
+        .with(of("lead_days", TASK.LEAD_DAYS, whole(0, 120), "how many days before").optional())
         .unique("service_id", "name")
         .filledExactlyFor("compartment_id", "action", "change_fluid")
         .filledExactlyFor("position_id", "action", "replace", "inspect")
@@ -84,19 +95,64 @@ final class ServiceTables {
                 "severity_reason",
                 "filled where severity is below 1",
                 row -> row.get("severity").equals("1") || !row.get("severity_reason").isBlank()))
+        .together("with_task_id", "every_nth")
+        .rule(
+            new RowRule(
+                "lead_days",
+                "filled exactly where season_start is or before_lay_up is true",
+                row -> row.get("lead_days").isEmpty() != isSeasonal(row)))
         .rule(
             new RowRule(
                 "interval_months",
-                "filled where interval_h_or_km is empty",
-                row ->
-                    !row.get("interval_months").isEmpty()
-                        || !row.get("interval_h_or_km").isEmpty()))
+                "filled where interval_h_or_km, with_task_id and season_start are empty and"
+                    + " before_lay_up is false; no two of the four",
+                row -> timings(row) == 1))
         .rule(
             new RowRule(
                 "first_interval_h_or_km",
                 "empty where interval_h_or_km is",
                 row ->
                     row.get("first_interval_h_or_km").isEmpty()
+                        || !row.get("interval_h_or_km").isEmpty()))
+        .build();
+  }
+
+  private static boolean isSeasonal(Map<String, String> row) {
+    return !row.get("season_start").isEmpty() || row.get("before_lay_up").equals("true");
+  }
+
+  /** In how many ways it is said when the task comes. */
+  private static long timings(Map<String, String> row) {
+    boolean interval =
+        !row.get("interval_h_or_km").isEmpty() || !row.get("interval_months").isEmpty();
+    boolean withAnother = !row.get("with_task_id").isEmpty();
+    boolean season = !row.get("season_start").isEmpty();
+    boolean layUp = row.get("before_lay_up").equals("true");
+    return Stream.of(interval, withAnother, season, layUp).filter(way -> way).count();
+  }
+
+  private static ExchangeTable fluidIntervals() {
+    return ExchangeTable.named("fluid_intervals", FLUID_INTERVAL)
+        .with(of("id", FLUID_INTERVAL.ID, id(), "number of the row, in order of preference"))
+        .with(reference("task_id", FLUID_INTERVAL.TASK_ID, "tasks", "the change of fluid"))
+        .with(of("fluid_class", FLUID_INTERVAL.FLUID_CLASS, text(40), "while this is in"))
+        .with(
+            of(
+                    "interval_h_or_km",
+                    FLUID_INTERVAL.INTERVAL_TENTHS,
+                    scaled(1, 1, MOST_TENTHS),
+                    "interval then")
+                .optional())
+        .with(
+            of("interval_months", FLUID_INTERVAL.INTERVAL_MONTHS, whole(1, 240), "interval then")
+                .optional())
+        .unique("task_id", "fluid_class")
+        .rule(
+            new RowRule(
+                "interval_months",
+                "filled where interval_h_or_km is empty",
+                row ->
+                    !row.get("interval_months").isEmpty()
                         || !row.get("interval_h_or_km").isEmpty()))
         .build();
   }
@@ -146,29 +202,6 @@ final class ServiceTables {
         .filledExactlyFor("item_id", "change", "item")
         .filledExactlyFor("torque_low_nm", "change", "torque")
         .filledExactlyFor("torque_high_nm", "change", "torque")
-        .build();
-  }
-
-  static ExchangeTable taskRecords() {
-    return ExchangeTable.named("task_records", TASK_RECORD)
-        .with(of("id", TASK_RECORD.ID, id(), "number of the row"))
-        .with(reference("unit_id", TASK_RECORD.UNIT_ID, "units", "the unit"))
-        .with(reference("task_id", TASK_RECORD.TASK_ID, "tasks", "the task"))
-        .with(of("done_on", TASK_RECORD.DONE_ON, date(), "day it was done"))
-        .with(
-            of(
-                    "life_h_or_km",
-                    TASK_RECORD.LIFE_TENTHS,
-                    scaled(1, 0, MOST_TENTHS),
-                    "what the task's meter stood at")
-                .optional())
-        .with(reference("tray_id", TASK_RECORD.TRAY_ID, "trays", "the tray").optional())
-        .with(
-            reference("withdraws", TASK_RECORD.WITHDRAWS, "task_records", "a wrong record")
-                .optional())
-        .with(of("reason", TASK_RECORD.REASON, text(200), "why").orEmptyText())
-        .with(of("actor", TASK_RECORD.ACTOR, text(60), "who recorded it"))
-        .with(of("recorded_at", TASK_RECORD.RECORDED_AT, instant(), "when"))
         .build();
   }
 }

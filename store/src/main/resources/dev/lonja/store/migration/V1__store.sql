@@ -38,8 +38,9 @@ CREATE TABLE request (
 
 CREATE TABLE unit_class (
   id INTEGER NOT NULL PRIMARY KEY,
-  code TEXT NOT NULL UNIQUE,
-  name TEXT NOT NULL
+  code TEXT NOT NULL UNIQUE CHECK (length(code) BETWEEN 1 AND 20),
+  name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0)
 ) STRICT;
 
 CREATE TABLE class_month (
@@ -62,6 +63,7 @@ CREATE TABLE variant (
   id INTEGER NOT NULL PRIMARY KEY,
   model_id INTEGER NOT NULL REFERENCES model,
   name TEXT NOT NULL CHECK (length(name) <= 60),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
   UNIQUE (model_id, name)
 ) STRICT;
 
@@ -104,11 +106,36 @@ CREATE TABLE reading (
   read_on TEXT NOT NULL CHECK (date(read_on) = read_on),
   read_at TEXT,
   value_tenths INTEGER NOT NULL CHECK (value_tenths >= 0),
-  source TEXT NOT NULL CHECK (source IN ('ENTERED', 'IMPORTED', 'HAND_OVER')),
+  source TEXT NOT NULL CHECK (source IN ('ENTERED', 'IMPORTED', 'HAND_OVER', 'REPLACEMENT', 'FEED')),
+  corrects INTEGER REFERENCES reading,
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX reading_meter ON reading (meter_id, read_on);
+CREATE INDEX reading_corrects ON reading (corrects);
+
+-- What a person decided about a reading; the latest line on it holds.
+CREATE TABLE reading_ruling (
+  id INTEGER NOT NULL PRIMARY KEY,
+  reading_id INTEGER NOT NULL REFERENCES reading,
+  accepted INTEGER NOT NULL CHECK (accepted IN (0, 1)),
+  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX reading_ruling_reading ON reading_ruling (reading_id);
+
+-- A meter exchanged after its last reading; one noted in error is withdrawn by a later line.
+CREATE TABLE meter_replacement (
+  id INTEGER NOT NULL PRIMARY KEY,
+  end_reading_id INTEGER NOT NULL REFERENCES reading,
+  start_tenths INTEGER NOT NULL CHECK (start_tenths >= 0),
+  withdraws INTEGER UNIQUE REFERENCES meter_replacement,
+  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX meter_replacement_end ON meter_replacement (end_reading_id);
 
 CREATE TABLE product (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -260,13 +287,35 @@ CREATE TABLE task (
   first_interval_months INTEGER CHECK (first_interval_months BETWEEN 1 AND 240),
   severity_e4 INTEGER NOT NULL DEFAULT 10000 CHECK (severity_e4 BETWEEN 1000 AND 10000),
   severity_reason TEXT NOT NULL,
+  -- instead of an interval: with every n-th occurrence of another task, or so many days before a
+  -- day of the year or before each lay-up
+  with_task_id INTEGER REFERENCES task DEFERRABLE INITIALLY DEFERRED,
+  every_nth INTEGER CHECK (every_nth BETWEEN 2 AND 50),
+  season_start TEXT CHECK (season_start GLOB '[01][0-9]-[0-3][0-9]'),
+  before_lay_up INTEGER NOT NULL DEFAULT 0 CHECK (before_lay_up IN (0, 1)),
+  lead_days INTEGER CHECK (lead_days BETWEEN 0 AND 120),
   UNIQUE (service_id, name),
   CHECK (severity_e4 = 10000 OR severity_reason <> ''),
   CHECK ((action = 'CHANGE_FLUID') = (compartment_id IS NOT NULL)),
   CHECK ((action = 'CHANGE_FLUID') = (position_id IS NULL)),
-  CHECK (interval_tenths IS NOT NULL OR interval_months IS NOT NULL),
+  CHECK ((interval_tenths IS NOT NULL OR interval_months IS NOT NULL) + (with_task_id IS NOT NULL) + (season_start IS NOT NULL) + before_lay_up = 1),
+  CHECK ((with_task_id IS NULL) = (every_nth IS NULL)),
+  CHECK ((season_start IS NOT NULL OR before_lay_up = 1) = (lead_days IS NOT NULL)),
   CHECK ((meter_name IS NOT NULL) = (interval_tenths IS NOT NULL)),
-  CHECK (first_interval_tenths IS NULL OR interval_tenths IS NOT NULL)
+  CHECK (first_interval_tenths IS NULL OR interval_tenths IS NOT NULL),
+  CHECK (first_interval_months IS NULL OR interval_tenths IS NOT NULL OR interval_months IS NOT NULL)
+) STRICT;
+CREATE INDEX task_with ON task (with_task_id);
+
+-- A longer or shorter interval while a fluid of a class is in the compartment.
+CREATE TABLE fluid_interval (
+  id INTEGER NOT NULL PRIMARY KEY,
+  task_id INTEGER NOT NULL REFERENCES task,
+  fluid_class TEXT NOT NULL CHECK (length(fluid_class) BETWEEN 1 AND 40),
+  interval_tenths INTEGER CHECK (interval_tenths > 0),
+  interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
+  UNIQUE (task_id, fluid_class),
+  CHECK (interval_tenths IS NOT NULL OR interval_months IS NOT NULL)
 ) STRICT;
 
 -- How one unit differs from its variant, each with its reason.
@@ -354,12 +403,70 @@ CREATE TABLE task_record (
 CREATE INDEX task_record_task ON task_record (unit_id, task_id);
 CREATE INDEX task_record_tray ON task_record (tray_id);
 
+-- What an inspection found; the latest line on a record holds.
+CREATE TABLE inspection (
+  id INTEGER NOT NULL PRIMARY KEY,
+  record_id INTEGER NOT NULL REFERENCES task_record,
+  outcome TEXT NOT NULL CHECK (outcome IN ('SOUND', 'CLEANED', 'REPLACED')),
+  note TEXT NOT NULL CHECK (length(note) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX inspection_record ON inspection (record_id);
+
+-- What was really poured; a wrong line is withdrawn by a later one that names it.
+CREATE TABLE fill (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  item_id INTEGER NOT NULL REFERENCES item,
+  condition TEXT NOT NULL CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
+  volume_ul INTEGER NOT NULL CHECK (volume_ul > 0),
+  filled_on TEXT NOT NULL CHECK (date(filled_on) = filled_on),
+  tray_id INTEGER REFERENCES tray,
+  withdraws INTEGER UNIQUE REFERENCES fill,
+  note TEXT NOT NULL CHECK (length(note) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX fill_unit ON fill (unit_id, compartment_id);
+CREATE INDEX fill_tray ON fill (tray_id);
+
+-- The next occurrence of a task moved by hand, until it is done or moved back (no day).
+CREATE TABLE task_move (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  task_id INTEGER NOT NULL REFERENCES task,
+  moved_to TEXT CHECK (date(moved_to) = moved_to),
+  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX task_move_task ON task_move (unit_id, task_id);
+
+-- An address under which the planned services of a class are read without signing in.
+CREATE TABLE calendar_feed (
+  id INTEGER NOT NULL PRIMARY KEY,
+  class_id INTEGER NOT NULL UNIQUE REFERENCES unit_class,
+  secret TEXT NOT NULL UNIQUE CHECK (length(secret) = 32)
+) STRICT;
+
 CREATE TRIGGER movement_stays BEFORE UPDATE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never changed'); END;
 CREATE TRIGGER movement_remains BEFORE DELETE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never deleted'); END;
 CREATE TRIGGER reading_stays BEFORE UPDATE ON reading BEGIN SELECT RAISE(ABORT, 'readings are never changed'); END;
 CREATE TRIGGER reading_remains BEFORE DELETE ON reading BEGIN SELECT RAISE(ABORT, 'readings are never deleted'); END;
+CREATE TRIGGER reading_ruling_stays BEFORE UPDATE ON reading_ruling BEGIN SELECT RAISE(ABORT, 'rulings are never changed'); END;
+CREATE TRIGGER reading_ruling_remains BEFORE DELETE ON reading_ruling BEGIN SELECT RAISE(ABORT, 'rulings are never deleted'); END;
+CREATE TRIGGER meter_replacement_stays BEFORE UPDATE ON meter_replacement BEGIN SELECT RAISE(ABORT, 'replacements are never changed'); END;
+CREATE TRIGGER meter_replacement_remains BEFORE DELETE ON meter_replacement BEGIN SELECT RAISE(ABORT, 'replacements are never deleted'); END;
 CREATE TRIGGER task_record_stays BEFORE UPDATE ON task_record BEGIN SELECT RAISE(ABORT, 'records are never changed'); END;
 CREATE TRIGGER task_record_remains BEFORE DELETE ON task_record BEGIN SELECT RAISE(ABORT, 'records are never deleted'); END;
+CREATE TRIGGER inspection_stays BEFORE UPDATE ON inspection BEGIN SELECT RAISE(ABORT, 'inspections are never changed'); END;
+CREATE TRIGGER inspection_remains BEFORE DELETE ON inspection BEGIN SELECT RAISE(ABORT, 'inspections are never deleted'); END;
+CREATE TRIGGER fill_stays BEFORE UPDATE ON fill BEGIN SELECT RAISE(ABORT, 'fills are never changed'); END;
+CREATE TRIGGER fill_remains BEFORE DELETE ON fill BEGIN SELECT RAISE(ABORT, 'fills are never deleted'); END;
+CREATE TRIGGER task_move_stays BEFORE UPDATE ON task_move BEGIN SELECT RAISE(ABORT, 'moves are never changed'); END;
+CREATE TRIGGER task_move_remains BEFORE DELETE ON task_move BEGIN SELECT RAISE(ABORT, 'moves are never deleted'); END;
 CREATE TRIGGER audit_line_stays BEFORE UPDATE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never changed'); END;
 CREATE TRIGGER audit_line_remains BEFORE DELETE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never deleted'); END;
 CREATE TRIGGER request_stays BEFORE UPDATE ON request BEGIN SELECT RAISE(ABORT, 'requests are never changed'); END;

@@ -1,0 +1,42 @@
+package dev.lonja.core.service;
+
+import dev.lonja.core.fleet.LayUp;
+import dev.lonja.core.fleet.Position;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What is known of a unit that decides when its tasks come round and what they take.
+ *
+ * @param fluidClasses by compartment, the classes that the product in it claims
+ * @param chances by kind of position, how inspections ended on units of its class
+ */
+public record UnitFacts(
+    List<LayUp> layUps,
+    Map<Long, List<String>> fluidClasses,
+    Map<Position.Kind, ReplacementChance> chances) {
+
+  public UnitFacts {
+    layUps = List.copyOf(layUps);
+    fluidClasses = Map.copyOf(fluidClasses);
+    chances = Map.copyOf(chances);
+  }
+
+  /** The task as it stands on this unit with what is in its compartments now. */
+  public Task applyTo(Task task, UnitNeeds needs) {
+    if (task.timing() instanceof Timing.BeforeLayUp before) {
+      return task.withTiming(new Timing.BeforeLayUp(before.leadDays(), layUps));
+    }
+    if (task.action() instanceof Task.Action.ChangeFluid change) {
+      List<String> classes = fluidClasses.getOrDefault(change.compartmentId(), List.of());
+      return task.byInterval().map(timed -> task.withTiming(timed.whileIn(classes))).orElse(task);
+    }
+    if (task.action() instanceof Task.Action.Inspect inspect) {
+      Position.Kind kind = needs.position(inspect.positionId()).kind();
+      return task.withAction(
+          new Task.Action.Inspect(
+              inspect.positionId(), chances.getOrDefault(kind, ReplacementChance.UNKNOWN)));
+    }
+    return task;
+  }
+}

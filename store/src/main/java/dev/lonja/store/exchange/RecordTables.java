@@ -1,0 +1,93 @@
+package dev.lonja.store.exchange;
+
+import static dev.lonja.store.exchange.Column.of;
+import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.id;
+import static dev.lonja.store.exchange.Format.instant;
+import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.text;
+import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.schema.Tables.FILL;
+import static dev.lonja.store.schema.Tables.INSPECTION;
+import static dev.lonja.store.schema.Tables.TASK_MOVE;
+import static dev.lonja.store.schema.Tables.TASK_RECORD;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.service.InspectionOutcome;
+import java.util.List;
+
+/** What was done to machines, what was found and poured, and what was put off. */
+final class RecordTables {
+
+  static final List<ExchangeTable> ALL =
+      List.of(taskRecords(), inspections(), fills(), taskMoves());
+
+  private RecordTables() {}
+
+  private static ExchangeTable taskRecords() {
+    return ExchangeTable.named("task_records", TASK_RECORD)
+        .with(of("id", TASK_RECORD.ID, id(), "number of the row"))
+        .with(reference("unit_id", TASK_RECORD.UNIT_ID, "units", "the unit"))
+        .with(reference("task_id", TASK_RECORD.TASK_ID, "tasks", "the task"))
+        .with(of("done_on", TASK_RECORD.DONE_ON, date(), "day it was done"))
+        .with(
+            of(
+                    "life_h_or_km",
+                    TASK_RECORD.LIFE_TENTHS,
+                    scaled(1, 0, MOST_TENTHS),
+                    "what the task's meter stood at")
+                .optional())
+        .with(reference("tray_id", TASK_RECORD.TRAY_ID, "trays", "the tray").optional())
+        .with(
+            reference("withdraws", TASK_RECORD.WITHDRAWS, "task_records", "a wrong record")
+                .optional())
+        .with(of("reason", TASK_RECORD.REASON, text(200), "why").orEmptyText())
+        .with(of("actor", TASK_RECORD.ACTOR, text(60), "who recorded it"))
+        .with(of("recorded_at", TASK_RECORD.RECORDED_AT, instant(), "when"))
+        .build();
+  }
+
+  private static ExchangeTable inspections() {
+    return ExchangeTable.named("inspections", INSPECTION)
+        .with(of("id", INSPECTION.ID, id(), "number of the row, in order of entry"))
+        .with(reference("record_id", INSPECTION.RECORD_ID, "task_records", "the inspection"))
+        .with(
+            of("outcome", INSPECTION.OUTCOME, words(InspectionOutcome.values()), "what was found"))
+        .with(of("note", INSPECTION.NOTE, text(200), "in words").orEmptyText())
+        .with(of("actor", INSPECTION.ACTOR, text(60), "who noted it"))
+        .with(of("recorded_at", INSPECTION.RECORDED_AT, instant(), "when"))
+        .build();
+  }
+
+  private static ExchangeTable fills() {
+    return ExchangeTable.named("fills", FILL)
+        .with(of("id", FILL.ID, id(), "number of the row, in order of entry"))
+        .with(reference("unit_id", FILL.UNIT_ID, "units", "the unit"))
+        .with(reference("compartment_id", FILL.COMPARTMENT_ID, "compartments", "what was filled"))
+        .with(reference("item_id", FILL.ITEM_ID, "items", "with what"))
+        .with(of("condition", FILL.CONDITION, words(FillCondition.values()), "in which state"))
+        .with(of("volume_l", FILL.VOLUME_UL, scaled(6, 1, MOST_UL), "litres poured"))
+        .with(of("filled_on", FILL.FILLED_ON, date(), "day of the fill"))
+        .with(reference("tray_id", FILL.TRAY_ID, "trays", "the tray").optional())
+        .with(reference("withdraws", FILL.WITHDRAWS, "fills", "a wrong line").optional())
+        .with(of("note", FILL.NOTE, text(200), "in words").orEmptyText())
+        .with(of("actor", FILL.ACTOR, text(60), "who noted it"))
+        .with(of("recorded_at", FILL.RECORDED_AT, instant(), "when"))
+        .build();
+  }
+
+  private static ExchangeTable taskMoves() {
+    return ExchangeTable.named("task_moves", TASK_MOVE)
+        .with(of("id", TASK_MOVE.ID, id(), "number of the row, in order of entry"))
+        .with(reference("unit_id", TASK_MOVE.UNIT_ID, "units", "the unit"))
+        .with(reference("task_id", TASK_MOVE.TASK_ID, "tasks", "the task"))
+        .with(of("moved_to", TASK_MOVE.MOVED_TO, date(), "the day; none moves it back").optional())
+        .with(of("reason", TASK_MOVE.REASON, text(200), "why"))
+        .with(of("actor", TASK_MOVE.ACTOR, text(60), "who moved it"))
+        .with(of("recorded_at", TASK_MOVE.RECORDED_AT, instant(), "when"))
+        .build();
+  }
+}
