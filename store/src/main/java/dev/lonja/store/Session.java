@@ -10,6 +10,7 @@ import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.DeviationRepository;
+import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
@@ -34,6 +35,10 @@ public final class Session {
 
   public ServiceRepository services() {
     return new ServiceRepository(context);
+  }
+
+  public RecordRepository records() {
+    return new RecordRepository(context);
   }
 
   public DeviationRepository deviations() {

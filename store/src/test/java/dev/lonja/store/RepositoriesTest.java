@@ -7,6 +7,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Reading;
@@ -22,7 +23,9 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
+import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ReadingRepository;
@@ -106,7 +109,8 @@ class RepositoriesTest {
           session.readings().add(1, reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
           return true;
         });
-    List<Reading> readings = store.read(session -> session.readings().byMeter().get(1L));
+    MeterNotes notes = store.read(session -> session.readings().byMeter().get(1L));
+    List<Reading> readings = notes.readings();
     Reading last = readings.get(readings.size() - 1);
     assertThat(last.value()).isEqualTo(MeterValue.ofHours("1700.4"));
     assertThat(last.at()).contains(NOW);
@@ -119,8 +123,9 @@ class RepositoriesTest {
     List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(1L));
     Task oil = tasks.get(0);
     assertThat(oil.serviceName()).isEqualTo("250 h service, both engines");
-    assertThat(oil.regular().months()).contains(12);
-    assertThat(oil.first().orElseThrow().run().orElseThrow().display()).isEqualTo("50 h");
+    Timing.ByInterval timed = oil.byInterval().orElseThrow();
+    assertThat(timed.regular().months()).contains(12);
+    assertThat(timed.first().orElseThrow().run().orElseThrow().display()).isEqualTo("50 h");
     assertThat(oil.action()).isEqualTo(new Task.Action.ChangeFluid(1));
   }
 
@@ -326,6 +331,7 @@ class RepositoriesTest {
   }
 
   private LocalDate lastDone(long taskId) {
-    return store.read(session -> session.services().lastDone().get(1L).get(taskId)).day();
+    List<Origin> done = store.read(session -> session.services().done().get(1L).get(taskId));
+    return done.get(done.size() - 1).day();
   }
 }

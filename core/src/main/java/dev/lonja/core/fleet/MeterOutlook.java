@@ -15,6 +15,7 @@ import org.apache.commons.statistics.distribution.GammaDistribution;
  * @param rate empty if nothing is known; the life then stays at the base value
  * @param dispersion how unevenly it runs; present exactly if there is a rate above zero
  * @param burst a what-if that takes the place of rate and months on its days
+ * @param offset how far life lies beyond what the meter in place shows
  */
 public record MeterOutlook(
     LocalDate baseDay,
@@ -22,16 +23,17 @@ public record MeterOutlook(
     Optional<UsageRate> rate,
     Optional<Dispersion> dispersion,
     UsageCalendar calendar,
-    Optional<UsageBurst> burst) {
+    Optional<UsageBurst> burst,
+    MeterOffset offset) {
 
-  /** As things are: without a burst. */
+  /** Without a burst, and of a meter that was never exchanged. */
   public MeterOutlook(
       LocalDate baseDay,
       MeterValue base,
       Optional<UsageRate> rate,
       Optional<Dispersion> dispersion,
       UsageCalendar calendar) {
-    this(baseDay, base, rate, dispersion, calendar, Optional.empty());
+    this(baseDay, base, rate, dispersion, calendar, Optional.empty(), MeterOffset.NONE);
   }
 
   /** The same meter if it ran like this for a while; a burst of another measure is refused. */
@@ -40,7 +42,7 @@ public record MeterOutlook(
       throw new IllegalArgumentException(
           "measure is " + what.perDay().measure().symbol() + "; allowed is " + measure().symbol());
     }
-    return new MeterOutlook(baseDay, base, rate, dispersion, calendar, Optional.of(what));
+    return new MeterOutlook(baseDay, base, rate, dispersion, calendar, Optional.of(what), offset);
   }
 
   public MeterMeasure measure() {

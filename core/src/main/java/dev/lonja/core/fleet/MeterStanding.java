@@ -72,7 +72,9 @@ public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook
               last.map(LifePoint::life).orElse(file.meter().start()),
               best,
               phi,
-              file.calendar());
+              file.calendar(),
+              Optional.empty(),
+              log.offset());
       return new MeterStanding(file, log, outlook);
     }
   }

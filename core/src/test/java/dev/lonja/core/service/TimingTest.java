@@ -51,6 +51,23 @@ class TimingTest {
     assertThat(led.pulledForward()).isFalse();
   }
 
+  /** The lead was done on four days; the third is the day the task itself came along. */
+  @Test
+  void leadsCountFromTheDayTheTaskWasLastDone() {
+    List<Origin> leads =
+        List.of("2026-06-01", "2026-09-01", "2026-12-01", "2027-02-01").stream()
+            .map(day -> Origin.done(LocalDate.parse(day), Optional.empty()))
+            .toList();
+    Task led = led(3, 0).task();
+    LocalDate inService = LocalDate.parse("2026-01-01");
+    UnitHistory once =
+        new UnitHistory(inService, Map.of(1L, leads, 2L, List.of(leads.get(2))), Map.of());
+    assertThat(once.standing(led, Optional.empty()).leadsDone()).isEqualTo(1);
+    UnitHistory never = new UnitHistory(inService, Map.of(1L, leads), Map.of());
+    assertThat(never.standing(led, Optional.empty()).leadsDone()).isEqualTo(4);
+    assertThat(never.standing(led, Optional.empty()).origin().recorded()).isFalse();
+  }
+
   @Test
   void aTaskIsLedEveryTwoToFiftyTimes() {
     assertThatThrownBy(() -> new Timing.EveryNth(1, 1)).hasMessageContaining("nth is 1");

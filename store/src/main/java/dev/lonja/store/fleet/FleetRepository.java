@@ -9,6 +9,7 @@ import static dev.lonja.store.schema.Tables.LAY_UP;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MODEL;
 import static dev.lonja.store.schema.Tables.POSITION;
+import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
@@ -32,6 +33,7 @@ import dev.lonja.core.service.UnitNeeds;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -116,6 +118,35 @@ public final class FleetRepository {
         == 1;
   }
 
+  /** A lay-up as it is kept. */
+  public record StoredLayUp(long id, LayUp layUp) {}
+
+  /** The lay-ups of a unit, in order of their days. */
+  public List<StoredLayUp> layUps(long unitId) {
+    return context
+        .selectFrom(LAY_UP)
+        .where(LAY_UP.UNIT_ID.eq(unitId))
+        .orderBy(LAY_UP.FIRST_ON)
+        .fetch(
+            row ->
+                new StoredLayUp(
+                    row.get(LAY_UP.ID),
+                    new LayUp(row.get(LAY_UP.FIRST_ON), row.get(LAY_UP.LAST_ON))));
+  }
+
+  public void addLayUp(long unitId, LayUp layUp) {
+    context
+        .insertInto(LAY_UP)
+        .set(LAY_UP.UNIT_ID, unitId)
+        .set(LAY_UP.FIRST_ON, layUp.first())
+        .set(LAY_UP.LAST_ON, layUp.last())
+        .execute();
+  }
+
+  public void removeLayUp(long layUpId) {
+    context.deleteFrom(LAY_UP).where(LAY_UP.ID.eq(layUpId)).execute();
+  }
+
   /** The meters of units in service, in order of unit and entry. */
   public List<Meter> meters() {
     return context
@@ -175,6 +206,17 @@ public final class FleetRepository {
               compartments.getOrDefault(id, List.of()), positions.getOrDefault(id, List.of())));
     }
     return needs;
+  }
+
+  /** By item, the classes that the fluid in it claims, each as a whole entry. */
+  public Map<Long, List<String>> fluidClasses() {
+    return context
+        .select(ITEM.ID, PRODUCT.CLASSES)
+        .from(ITEM)
+        .join(PRODUCT)
+        .on(PRODUCT.ID.eq(ITEM.PRODUCT_ID))
+        .fetchMap(
+            ITEM.ID, row -> Arrays.stream(row.value2().split("[·,;]")).map(String::strip).toList());
   }
 
   /**

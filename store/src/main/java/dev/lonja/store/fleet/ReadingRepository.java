@@ -1,26 +1,41 @@
 package dev.lonja.store.fleet;
 
 import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.METER_REPLACEMENT;
 import static dev.lonja.store.schema.Tables.READING;
+import static dev.lonja.store.schema.Tables.READING_RULING;
 
+import dev.lonja.core.fleet.MeterNotes;
+import dev.lonja.core.fleet.MeterReplacement;
 import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.fleet.Ruling;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 
-/** Readings, which are added and never changed; the core judges them anew each time. */
+/**
+ * Readings, exchanged meters and rulings, which are added and never changed; the core judges them
+ * anew each time.
+ */
 public final class ReadingRepository {
 
   /** How a reading came in. */
   public enum Source {
     ENTERED,
     IMPORTED,
-    HAND_OVER
+    HAND_OVER,
+    /** The last of a meter that was exchanged. */
+    REPLACEMENT,
+    /** Sent by the machine itself. */
+    FEED
   }
 
   private final DSLContext context;
@@ -29,8 +44,24 @@ public final class ReadingRepository {
     this.context = context;
   }
 
-  /** All readings, by meter. */
-  public Map<Long, List<Reading>> byMeter() {
+  /** All that was noted, by meter; meters of which nothing was noted are not there. */
+  public Map<Long, MeterNotes> byMeter() {
+    Map<Long, List<MeterReplacement>> replacements = replacements();
+    Map<Long, List<Ruling>> rulings = rulings();
+    Map<Long, MeterNotes> notes = new HashMap<>();
+    readings()
+        .forEach(
+            (meter, readings) ->
+                notes.put(
+                    meter,
+                    new MeterNotes(
+                        readings,
+                        replacements.getOrDefault(meter, List.of()),
+                        rulings.getOrDefault(meter, List.of()))));
+    return notes;
+  }
+
+  private Map<Long, List<Reading>> readings() {
     return context
         .select(
             READING.ID,
@@ -38,6 +69,7 @@ public final class ReadingRepository {
             READING.READ_ON,
             READING.READ_AT,
             READING.VALUE_TENTHS,
+            READING.CORRECTS,
             METER.MEASURE)
         .from(READING)
         .join(METER)
@@ -46,17 +78,107 @@ public final class ReadingRepository {
         .fetchGroups(READING.METER_ID, ReadingRepository::reading);
   }
 
-  /** Adds what was read; its id is given by the store. */
-  public void add(long meterId, Reading reading, Source source, String actor, Instant at) {
-    context
+  private Map<Long, List<MeterReplacement>> replacements() {
+    return context
+        .select(METER_REPLACEMENT.asterisk(), READING.METER_ID, METER.MEASURE)
+        .from(METER_REPLACEMENT)
+        .join(READING)
+        .on(READING.ID.eq(METER_REPLACEMENT.END_READING_ID))
+        .join(METER)
+        .on(METER.ID.eq(READING.METER_ID))
+        .where(stands())
+        .fetchGroups(
+            READING.METER_ID,
+            row ->
+                new MeterReplacement(
+                    row.get(METER_REPLACEMENT.ID),
+                    row.get(METER_REPLACEMENT.END_READING_ID),
+                    new MeterValue(
+                        row.get(METER_REPLACEMENT.START_TENTHS),
+                        MeterMeasure.ofSymbol(row.get(METER.MEASURE)))));
+  }
+
+  private static Condition stands() {
+    var later = METER_REPLACEMENT.as("later");
+    return METER_REPLACEMENT
+        .WITHDRAWS
+        .isNull()
+        .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(METER_REPLACEMENT.ID)));
+  }
+
+  private Map<Long, List<Ruling>> rulings() {
+    return context
+        .select(READING_RULING.asterisk(), READING.METER_ID)
+        .from(READING_RULING)
+        .join(READING)
+        .on(READING.ID.eq(READING_RULING.READING_ID))
+        .fetchGroups(
+            READING.METER_ID,
+            row ->
+                new Ruling(
+                    row.get(READING_RULING.ID),
+                    row.get(READING_RULING.READING_ID),
+                    row.get(READING_RULING.ACCEPTED) == 1,
+                    row.get(READING_RULING.REASON),
+                    row.get(READING_RULING.ACTOR)));
+  }
+
+  /**
+   * Adds what was read.
+   *
+   * @return the id that the store gave it
+   */
+  public long add(long meterId, Reading reading, Source source, String actor, Instant at) {
+    return context
         .insertInto(READING)
         .set(READING.METER_ID, meterId)
         .set(READING.READ_ON, reading.day())
         .set(READING.READ_AT, reading.at().orElse(null))
         .set(READING.VALUE_TENTHS, reading.value().tenths())
+        .set(READING.CORRECTS, reading.corrects().orElse(null))
         .set(READING.SOURCE, source.name())
         .set(READING.ACTOR, actor)
         .set(READING.RECORDED_AT, at)
+        .returning(READING.ID)
+        .fetchSingle(READING.ID);
+  }
+
+  /** Notes what a person decided about a reading. */
+  public void rule(Ruling ruling, Instant at) {
+    context
+        .insertInto(READING_RULING)
+        .set(READING_RULING.READING_ID, ruling.readingId())
+        .set(READING_RULING.ACCEPTED, ruling.accepted() ? 1L : 0L)
+        .set(READING_RULING.REASON, ruling.reason())
+        .set(READING_RULING.ACTOR, ruling.actor())
+        .set(READING_RULING.RECORDED_AT, at)
+        .execute();
+  }
+
+  /** Notes that a meter was exchanged after the reading that ends it. */
+  public void replace(MeterReplacement replacement, String reason, String actor, Instant at) {
+    insert(replacement, Optional.empty(), reason, actor, at);
+  }
+
+  /** Withdraws an exchange that was noted in error, by a line that names it. */
+  public void withdraw(MeterReplacement wrong, String reason, String actor, Instant at) {
+    insert(wrong, Optional.of(wrong.id()), reason, actor, at);
+  }
+
+  private void insert(
+      MeterReplacement replacement,
+      Optional<Long> withdraws,
+      String reason,
+      String actor,
+      Instant at) {
+    context
+        .insertInto(METER_REPLACEMENT)
+        .set(METER_REPLACEMENT.END_READING_ID, replacement.endReadingId())
+        .set(METER_REPLACEMENT.START_TENTHS, replacement.start().tenths())
+        .set(METER_REPLACEMENT.WITHDRAWS, withdraws.orElse(null))
+        .set(METER_REPLACEMENT.REASON, reason)
+        .set(METER_REPLACEMENT.ACTOR, actor)
+        .set(METER_REPLACEMENT.RECORDED_AT, at)
         .execute();
   }
 
@@ -66,6 +188,7 @@ public final class ReadingRepository {
         row.get(READING.READ_ON),
         Optional.ofNullable(row.get(READING.READ_AT)),
         new MeterValue(
-            row.get(READING.VALUE_TENTHS), MeterMeasure.ofSymbol(row.get(METER.MEASURE))));
+            row.get(READING.VALUE_TENTHS), MeterMeasure.ofSymbol(row.get(METER.MEASURE))),
+        Optional.ofNullable(row.get(READING.CORRECTS)));
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.store.service;
 
+import static dev.lonja.store.schema.Tables.FLUID_INTERVAL;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
@@ -11,12 +12,16 @@ import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Origin;
+import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.Severity;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.Timing;
 import dev.lonja.store.schema.tables.TaskRecord;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.MonthDay;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +31,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 
 /** Tasks, and the append-only records of when they were done. */
 public final class ServiceRepository {
@@ -40,6 +46,7 @@ public final class ServiceRepository {
 
   /** The tasks of every unit in service as its variant has them, by unit, in order of entry. */
   public Map<Long, List<Task>> tasksByUnit() {
+    Map<Long, List<FluidRow>> byFluid = fluidRows();
     return context
         .select()
         .from(UNIT)
@@ -51,12 +58,12 @@ public final class ServiceRepository {
         .on(METER.UNIT_ID.eq(UNIT.ID), METER.NAME.eq(TASK.METER_NAME))
         .where(UNIT.RETIRED_ON.isNull())
         .orderBy(UNIT.ID, TASK.ID)
-        .fetchGroups(UNIT.ID, ServiceRepository::task);
+        .fetchGroups(UNIT.ID, row -> task(row, byFluid));
   }
 
-  /** By unit and task, the latest record that has not been withdrawn. */
-  public Map<Long, Map<Long, Origin>> lastDone() {
-    Map<Long, Map<Long, Origin>> last = new HashMap<>();
+  /** By unit and task, all records that have not been withdrawn, the latest last. */
+  public Map<Long, Map<Long, List<Origin>>> done() {
+    Map<Long, Map<Long, List<Origin>>> done = new HashMap<>();
     context
         .select(
             TASK_RECORD.UNIT_ID,
@@ -73,9 +80,10 @@ public final class ServiceRepository {
         .orderBy(TASK_RECORD.DONE_ON, TASK_RECORD.ID)
         .forEach(
             row ->
-                last.computeIfAbsent(row.get(TASK_RECORD.UNIT_ID), id -> new HashMap<>())
-                    .put(row.get(TASK_RECORD.TASK_ID), origin(row)));
-    return last;
+                done.computeIfAbsent(row.get(TASK_RECORD.UNIT_ID), id -> new HashMap<>())
+                    .computeIfAbsent(row.get(TASK_RECORD.TASK_ID), id -> new ArrayList<>())
+                    .add(origin(row)));
+    return done;
   }
 
   /** Records that a task was done on a unit as part of a tray. */
@@ -124,7 +132,7 @@ public final class ServiceRepository {
         .execute();
   }
 
-  private static Condition stands() {
+  static Condition stands() {
     TaskRecord later = TASK_RECORD.as("later");
     Field<Long> withdrawn = later.WITHDRAWS;
     return TASK_RECORD
@@ -141,39 +149,81 @@ public final class ServiceRepository {
             .map(tenths -> new MeterValue(tenths, measure(row))));
   }
 
-  private static Task task(Record row) {
-    Interval regular =
-        new Interval(span(row, TASK.INTERVAL_TENTHS), months(row, TASK.INTERVAL_MONTHS));
-    Optional<MeterSpan> firstSpan = span(row, TASK.FIRST_INTERVAL_TENTHS);
-    Optional<Integer> firstMonths = months(row, TASK.FIRST_INTERVAL_MONTHS);
-    boolean hasFirst = firstSpan.isPresent() || firstMonths.isPresent();
+  private static Task task(Record row, Map<Long, List<FluidRow>> byFluid) {
     return new Task(
         row.get(TASK.ID),
         row.get(SERVICE.NAME),
         row.get(TASK.NAME),
         action(row),
+        timing(row, byFluid.getOrDefault(row.get(TASK.ID), List.of())));
+  }
+
+  private static Timing timing(Record row, List<FluidRow> byFluid) {
+    if (row.get(TASK.WITH_TASK_ID) != null) {
+      return new Timing.EveryNth(
+          row.get(TASK.WITH_TASK_ID), Math.toIntExact(row.get(TASK.EVERY_NTH)));
+    }
+    if (row.get(TASK.SEASON_START) != null) {
+      return new Timing.BeforeSeason(
+          MonthDay.parse("--" + row.get(TASK.SEASON_START)),
+          Math.toIntExact(row.get(TASK.LEAD_DAYS)));
+    }
+    if (row.get(TASK.BEFORE_LAY_UP) == 1) {
+      return new Timing.BeforeLayUp(Math.toIntExact(row.get(TASK.LEAD_DAYS)), List.of());
+    }
+    Optional<MeterSpan> firstSpan = span(row, row.get(TASK.FIRST_INTERVAL_TENTHS));
+    Optional<Integer> firstMonths = months(row.get(TASK.FIRST_INTERVAL_MONTHS));
+    boolean hasFirst = firstSpan.isPresent() || firstMonths.isPresent();
+    return new Timing.ByInterval(
         Optional.ofNullable(row.get(METER.ID)),
-        regular,
+        interval(row, row.get(TASK.INTERVAL_TENTHS), row.get(TASK.INTERVAL_MONTHS)),
         hasFirst ? Optional.of(new Interval(firstSpan, firstMonths)) : Optional.empty(),
         new Severity(
             BigDecimal.valueOf(row.get(TASK.SEVERITY_E4), SEVERITY_SCALE),
-            row.get(TASK.SEVERITY_REASON)));
+            row.get(TASK.SEVERITY_REASON)),
+        byFluid.stream()
+            .map(
+                fluid ->
+                    new Timing.FluidInterval(
+                        fluid.fluidClass(), interval(row, fluid.tenths(), fluid.months())))
+            .toList(),
+        Optional.empty());
+  }
+
+  /** A row of the intervals by fluid; its measure is that of the unit's meter. */
+  private record FluidRow(String fluidClass, @Nullable Long tenths, @Nullable Long months) {}
+
+  private Map<Long, List<FluidRow>> fluidRows() {
+    return context
+        .selectFrom(FLUID_INTERVAL)
+        .orderBy(FLUID_INTERVAL.ID)
+        .fetchGroups(
+            FLUID_INTERVAL.TASK_ID,
+            row ->
+                new FluidRow(
+                    row.get(FLUID_INTERVAL.FLUID_CLASS),
+                    row.get(FLUID_INTERVAL.INTERVAL_TENTHS),
+                    row.get(FLUID_INTERVAL.INTERVAL_MONTHS)));
+  }
+
+  private static Interval interval(Record row, @Nullable Long tenths, @Nullable Long months) {
+    return new Interval(span(row, tenths), months(months));
   }
 
   private static Task.Action action(Record row) {
     return switch (row.get(TASK.ACTION)) {
       case "CHANGE_FLUID" -> new Task.Action.ChangeFluid(row.get(TASK.COMPARTMENT_ID));
       case "REPLACE" -> new Task.Action.Replace(row.get(TASK.POSITION_ID));
-      default -> new Task.Action.Inspect(row.get(TASK.POSITION_ID));
+      default -> new Task.Action.Inspect(row.get(TASK.POSITION_ID), ReplacementChance.UNKNOWN);
     };
   }
 
-  private static Optional<MeterSpan> span(Record row, Field<Long> tenths) {
-    return Optional.ofNullable(row.get(tenths)).map(t -> new MeterSpan(t, measure(row)));
+  private static Optional<MeterSpan> span(Record row, @Nullable Long tenths) {
+    return Optional.ofNullable(tenths).map(t -> new MeterSpan(t, measure(row)));
   }
 
-  private static Optional<Integer> months(Record row, Field<Long> months) {
-    return Optional.ofNullable(row.get(months)).map(Math::toIntExact);
+  private static Optional<Integer> months(@Nullable Long months) {
+    return Optional.ofNullable(months).map(Math::toIntExact);
   }
 
   private static MeterMeasure measure(Record row) {

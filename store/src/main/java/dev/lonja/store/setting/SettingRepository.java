@@ -2,8 +2,11 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.service.IntervalPolicy;
+import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.Locale;
 import org.jooq.DSLContext;
 
 /** The settings of the store; each has a default until it is set. */
@@ -12,6 +15,9 @@ public final class SettingRepository {
   private static final String STORE_NAME = "store_name";
   private static final String CURRENCY = "currency";
   private static final String TIME_ZONE = "time_zone";
+  private static final String INTERVAL_SCHOOL = "interval_school";
+  private static final String INTERVAL_FACTOR = "interval_factor";
+  private static final String CALENDAR_LIMIT = "calendar_limit";
 
   private final DSLContext context;
 
@@ -36,6 +42,22 @@ public final class SettingRepository {
     put(STORE_NAME, storeName);
     put(CURRENCY, currency.getCurrencyCode());
     put(TIME_ZONE, timeZone.getId());
+  }
+
+  /** The store's school of service intervals; the maker's full interval until it is set. */
+  public IntervalPolicy intervalPolicy() {
+    IntervalPolicy none = IntervalPolicy.DEFAULT;
+    return new IntervalPolicy(
+        IntervalPolicy.School.valueOf(
+            value(INTERVAL_SCHOOL, none.school().name()).toUpperCase(Locale.ROOT)),
+        new BigDecimal(value(INTERVAL_FACTOR, none.factor().toPlainString())),
+        Boolean.parseBoolean(value(CALENDAR_LIMIT, String.valueOf(none.calendarLimit()))));
+  }
+
+  public void set(IntervalPolicy policy) {
+    put(INTERVAL_SCHOOL, policy.school().name().toLowerCase(Locale.ROOT));
+    put(INTERVAL_FACTOR, policy.factor().stripTrailingZeros().toPlainString());
+    put(CALENDAR_LIMIT, String.valueOf(policy.calendarLimit()));
   }
 
   private String value(String name, String otherwise) {

@@ -291,7 +291,7 @@ CREATE TABLE task (
   -- day of the year or before each lay-up
   with_task_id INTEGER REFERENCES task DEFERRABLE INITIALLY DEFERRED,
   every_nth INTEGER CHECK (every_nth BETWEEN 2 AND 50),
-  season_start TEXT CHECK (season_start GLOB '[01][0-9]-[0-3][0-9]'),
+  season_start TEXT CHECK (length(season_start) = 5),
   before_lay_up INTEGER NOT NULL DEFAULT 0 CHECK (before_lay_up IN (0, 1)),
   lead_days INTEGER CHECK (lead_days BETWEEN 0 AND 120),
   UNIQUE (service_id, name),
@@ -437,7 +437,7 @@ CREATE TABLE task_move (
   id INTEGER NOT NULL PRIMARY KEY,
   unit_id INTEGER NOT NULL REFERENCES unit,
   task_id INTEGER NOT NULL REFERENCES task,
-  moved_to TEXT CHECK (date(moved_to) = moved_to),
+  moved_on TEXT CHECK (date(moved_on) = moved_on),
   reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL

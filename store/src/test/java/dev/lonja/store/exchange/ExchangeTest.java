@@ -117,7 +117,7 @@ class ExchangeTest {
 
   @Test
   void rulesWithinARowAreChecked() throws IOException {
-    edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,0.5,\r\n");
+    edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,0.5,,,,,false,\r\n");
     assertThat(problems())
         .anyMatch(p -> p.contains("column position_id") && p.contains("filled exactly where"))
         .anyMatch(p -> p.contains("column interval_months") && p.contains("filled where"))

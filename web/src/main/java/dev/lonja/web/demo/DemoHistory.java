@@ -36,7 +36,7 @@ final class DemoHistory {
   private final LocalDate today;
   private final Random random = new Random(SEED);
   private final Sheet readings =
-      new Sheet("id,meter_id,read_on,read_at,value_h_or_km,source,actor,recorded_at");
+      new Sheet("id,meter_id,read_on,read_at,value_h_or_km,source,corrects,actor,recorded_at");
   private final Sheet records =
       new Sheet(
           "id,unit_id,task_id,done_on,life_h_or_km,tray_id,withdraws,reason,actor,recorded_at");
@@ -97,7 +97,7 @@ final class DemoHistory {
   }
 
   private void read(long meterId, LocalDate day, double value) {
-    readings.add(meterId, day, null, tenths(value), "entered", "storekeeper", morning(day));
+    readings.add(meterId, day, null, tenths(value), "entered", null, "storekeeper", morning(day));
   }
 
   /** Records a task as done where its meter stood so much of an interval below today's life. */

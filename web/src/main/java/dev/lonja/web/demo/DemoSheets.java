@@ -6,10 +6,10 @@ import java.util.Map;
 /** The tables of the fleet while the demo fills them. */
 final class DemoSheets {
 
-  final Sheet classes = new Sheet("id,code,name");
+  final Sheet classes = new Sheet("id,code,name,version");
   final Sheet classMonths = new Sheet("id,class_id,month,factor");
   final Sheet models = new Sheet("id,make,name");
-  final Sheet variants = new Sheet("id,model_id,name");
+  final Sheet variants = new Sheet("id,model_id,name,version");
   final Sheet units =
       new Sheet("id,code,name,class_id,variant_id,in_service_on,retired_on,version");
   final Sheet layUps = new Sheet("id,unit_id,first_on,last_on");
@@ -25,7 +25,7 @@ final class DemoSheets {
       new Sheet(
           "id,service_id,name,action,compartment_id,position_id,meter,interval_h_or_km,"
               + "interval_months,first_interval_h_or_km,first_interval_months,severity,"
-              + "severity_reason");
+              + "severity_reason,with_task_id,every_nth,season_start,before_lay_up,lead_days");
   final Sheet deviations =
       new Sheet(
           "id,unit_id,compartment_id,position_id,task_id,change,condition,volume_l,item_id,"
@@ -50,7 +50,7 @@ final class DemoSheets {
 
   /** A class whose months are given in hundredths of the mean month. */
   long unitClass(String code, String name, int[] months) {
-    long id = classes.add(code, name);
+    long id = classes.add(code, name, 0);
     for (int month = 1; month <= months.length; month++) {
       classMonths.add(id, month, months[month - 1] / 100.0);
     }

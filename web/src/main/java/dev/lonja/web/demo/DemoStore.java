@@ -2,6 +2,7 @@ package dev.lonja.web.demo;
 
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.LonjaStore;
@@ -11,6 +12,7 @@ import dev.lonja.store.person.Person;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.tray.TrayMaker;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
@@ -55,6 +57,10 @@ public final class DemoStore {
     session
         .settings()
         .set("Quay Store", Currency.getInstance("EUR"), ZoneId.of("Atlantic/Madeira"));
+    // dust, salt and short trips: the co-operative shortens intervals where they ask for it
+    session
+        .settings()
+        .set(new IntervalPolicy(IntervalPolicy.School.SEVERITY, BigDecimal.ONE, true));
     addPeople(session);
     history.stock(session, shelves);
     layTrays(session, today);

@@ -28,7 +28,7 @@ final class DemoVariant {
 
   DemoVariant(DemoSheets sheets, String make, String model, String name) {
     this.sheets = sheets;
-    this.id = sheets.variants.add(sheets.model(make, model), name);
+    this.id = sheets.variants.add(sheets.model(make, model), name, 0);
   }
 
   long id() {
@@ -195,7 +195,12 @@ final class DemoVariant {
             first == null ? null : whole(first),
             null,
             severity,
-            reason);
+            reason,
+            null,
+            null,
+            null,
+            false,
+            null);
     double inForce = interval * Double.parseDouble(severity);
     tasks.add(new TaskPlan(task, serviceName, meter, inForce, months == null ? 0 : months));
   }

@@ -158,10 +158,7 @@ public class BurstDesk {
     private TaskStanding with(TaskStanding task, UsageBurst burst) {
       boolean counts =
           task.task().meterId().filter(id -> id == meter.file().meter().id()).isPresent();
-      return counts
-          ? new TaskStanding(
-              task.task(), task.origin(), task.outlook().map(outlook -> outlook.with(burst)))
-          : task;
+      return counts ? task.withOutlook(task.outlook().map(outlook -> outlook.with(burst))) : task;
     }
 
     private List<BurstView.Sooner> sooner(List<TaskStanding> asItIs, List<TaskStanding> then) {

@@ -92,7 +92,10 @@ final class DeviationEntry {
     }
     return switch (form.what()) {
       case "absent" -> Optional.of(new Deviation.Change.NoTask(id));
-      case "interval" -> interval(task.get()).map(i -> new Deviation.Change.OtherInterval(id, i));
+      case "interval" ->
+          task.get().byInterval().isEmpty()
+              ? refuseWhat("this task comes without an interval of its own")
+              : interval(task.get()).map(i -> new Deviation.Change.OtherInterval(id, i));
       default -> refuseWhat("a task may be absent, or take another interval");
     };
   }
@@ -210,7 +213,10 @@ final class DeviationEntry {
             typed
                 .decimalUpTo("value", "The interval", text.replaceAll("\\s*(h|km)$", ""), MOST_RUN)
                 .flatMap(
-                    amount -> task.regular().run().map(r -> MeterSpan.of(amount, r.measure())));
+                    amount ->
+                        task.byInterval()
+                            .flatMap(timed -> timed.regular().run())
+                            .map(r -> MeterSpan.of(amount, r.measure())));
       }
     }
     if (run.isEmpty() && months.isEmpty()) {

@@ -72,7 +72,7 @@ final class DeviationWording {
         + ": every "
         + interval(other.interval())
         + ", listed "
-        + interval(task.regular());
+        + task.byInterval().map(timed -> interval(timed.regular())).orElse("");
   }
 
   /** "250 h or 12 months". */

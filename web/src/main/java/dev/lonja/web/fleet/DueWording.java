@@ -1,12 +1,16 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.Origin;
+import dev.lonja.core.service.Timing;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Due dates in words. */
 public final class DueWording {
@@ -21,13 +25,35 @@ public final class DueWording {
   /** The limits and which comes first: "at 1,660 h or by 4 Sep, the meter first". */
   static String limits(Due due, LocalDate today) {
     List<String> limits = new ArrayList<>();
-    due.limit().ifPresent(limit -> limits.add("at " + limit.display()));
+    due.limit().ifPresent(limit -> limits.add("at " + life(due.standing().outlook(), limit)));
     due.calendarDate().ifPresent(day -> limits.add("by " + Words.day(day, today)));
-    String first =
-        limits.size() < 2 || due.cause().isEmpty()
-            ? ""
-            : due.cause().get() == Due.Cause.METER ? ", the meter first" : ", the date first";
-    return String.join(" or ", limits) + first;
+    return due.task().timing() instanceof Timing.EveryNth every
+        ? "with every "
+            + every.nth()
+            + ". time, done "
+            + due.standing().leadsDone()
+            + " times since"
+        : String.join(" or ", limits) + first(due, limits.size());
+  }
+
+  private static String first(Due due, int limits) {
+    if (due.cause().filter(Due.Cause.MOVED::equals).isPresent()) {
+      return ", moved by hand";
+    }
+    return limits < 2 || due.cause().isEmpty()
+        ? ""
+        : due.cause().get() == Due.Cause.METER ? ", the meter first" : ", the date first";
+  }
+
+  /** "1,660 h", and after an exchange of the meter what it shows then. */
+  static String life(Optional<MeterOutlook> outlook, MeterValue life) {
+    return life.display()
+        + outlook
+            .map(MeterOutlook::offset)
+            .filter(offset -> !offset.isNone())
+            .flatMap(offset -> offset.shown(life))
+            .map(shown -> " (meter shows " + shown.display() + ")")
+            .orElse("");
   }
 
   /** When a task was last done, or that nobody knows. */
@@ -47,6 +73,9 @@ public final class DueWording {
     }
     if (due.flags().contains(Due.Flag.NOT_FORECASTABLE)) {
       return State.note("no rate, no date by meter");
+    }
+    if (due.flags().contains(Due.Flag.NO_LAY_UP)) {
+      return State.note("no lay-up on file");
     }
     if (due.plannedDate().filter(today::equals).isPresent()) {
       return State.note("due today");

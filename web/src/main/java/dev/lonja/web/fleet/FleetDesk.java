@@ -2,7 +2,6 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.MeterValue;
@@ -19,9 +18,7 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
-import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -79,7 +76,7 @@ public class FleetDesk {
     LocalDate today = fleet.today();
     String meters =
         fleet.metersOf(unit).stream()
-            .map(meter -> meter.outlook().on(today).rounded().display())
+            .map(meter -> meter.expectedToShow(today).display())
             .collect(Collectors.joining(", "));
     String next =
         plan.occurrences().isEmpty() ? "nothing planned" : plan.occurrences().get(0).title();
@@ -151,47 +148,23 @@ public class FleetDesk {
       return Outcome.refused(Problem.ofWhole(unitCode + " has no such meter."));
     }
     Typed typed = new Typed();
-    Optional<BigDecimal> amount = typed.decimal("value", "The reading", form.value());
-    amount
-        .flatMap(value -> ReadingWording.outOfRange("value", value))
-        .ifPresent(problem -> typed.refuse("value", problem.text()));
+    Optional<MeterValue> value =
+        MeterEntry.value(
+            typed, "value", "The reading", form.value(), meter.get().file().meter().measure());
     Optional<LocalDate> day = typed.dayUpTo("day", form.day(), clock.today());
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
     }
-    MeterValue value = MeterValue.of(amount.orElseThrow(), meter.get().file().meter().measure());
-    Reading reading = new Reading(Long.MAX_VALUE, day.orElseThrow(), Optional.empty(), value);
-    List<Problem> objections = objections(meter.get(), reading);
+    Reading reading =
+        new Reading(Long.MAX_VALUE, day.orElseThrow(), Optional.empty(), value.orElseThrow());
+    List<String> objections = MeterEntry.objections(meter.get(), reading);
     if (!objections.isEmpty() && !form.keepFlagged()) {
-      return new Outcome.Refused(objections);
+      return new Outcome.Refused(
+          objections.stream().map(text -> new Problem("value", text)).toList());
     }
     session
         .readings()
         .add(form.meterId(), reading, ReadingRepository.Source.ENTERED, sent.actor(), clock.now());
     return new Outcome.Done("/fleet/" + unitCode);
-  }
-
-  /** What speaks against a reading: it would be set aside itself, or set later ones aside. */
-  private static List<Problem> objections(MeterStanding meter, Reading reading) {
-    ReadingLog log = meter.logWith(reading);
-    List<Problem> objections = new ArrayList<>();
-    log.readings().stream()
-        .filter(judged -> judged.reading().equals(reading))
-        .filter(judged -> !judged.accepted())
-        .forEach(judged -> objections.add(new Problem("value", ReadingWording.why(judged))));
-    long flaggedBefore = meter.log().readings().stream().filter(r -> !r.accepted()).count();
-    long flaggedNow =
-        log.readings().stream()
-            .filter(judged -> !judged.reading().equals(reading))
-            .filter(judged -> !judged.accepted())
-            .count();
-    if (flaggedNow > flaggedBefore) {
-      objections.add(
-          new Problem(
-              "value",
-              Words.count(flaggedNow - flaggedBefore, "later reading", "later readings")
-                  + " would be set aside by it."));
-    }
-    return objections;
   }
 }

@@ -4,7 +4,6 @@ import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import java.security.Principal;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -17,8 +16,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The page on which meters are read one after the other. */
 @Controller
 class MeterController {
-
-  private static final String METER_FIELD = "meter-";
 
   private final MeterDesk desk;
 
@@ -39,13 +36,7 @@ class MeterController {
       @RequestParam Map<String, String> typed,
       Principal person,
       Model model) {
-    Map<Long, String> values = new HashMap<>();
-    typed.forEach(
-        (field, value) -> {
-          if (field.matches(METER_FIELD + "[0-9]{1,18}")) {
-            values.put(Long.valueOf(field.substring(METER_FIELD.length())), value);
-          }
-        });
+    Map<Long, String> values = MeterEntry.fields(typed);
     Sent sent = Sent.by(person, requestKey, "meters", day, keepGood, new TreeMap<>(values));
     return next(desk.enter(sent, day, values, keepGood), typed, model);
   }

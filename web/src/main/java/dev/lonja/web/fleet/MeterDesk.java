@@ -1,5 +1,6 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.store.LonjaStore;
@@ -67,9 +68,10 @@ public class MeterDesk {
         meter
             .log()
             .lastAccepted()
+            .map(JudgedReading::reading)
             .map(last -> last.value().display() + " on " + Words.day(last.day(), today))
             .orElse("never read"),
-        meter.outlook().on(today).rounded().display(),
+        meter.expectedToShow(today).display(),
         meter.isStale(today)
             ? Optional.of(State.note(meter.silentDays(today) + " days silent"))
             : Optional.empty());
@@ -93,7 +95,7 @@ public class MeterDesk {
                   (id, value) -> {
                     MeterStanding meter = meters.get(id);
                     if (meter != null && !value.isBlank()) {
-                      batch.add("meter-" + id, label(meter), meter, value, day);
+                      batch.add(MeterEntry.field(id), label(meter), meter, value, day);
                     }
                   });
           return finish(session, sent, batch, keepGood);

@@ -1,13 +1,13 @@
 package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -44,18 +44,18 @@ final class ReadingBatch {
    */
   void add(String field, String label, MeterStanding meter, String value, String day) {
     Typed typed = new Typed();
-    Optional<BigDecimal> amount = typed.decimal(field, "the reading", value);
-    amount
-        .flatMap(v -> ReadingWording.outOfRange(field, v))
-        .ifPresent(problem -> typed.refuse(field, problem.text()));
+    Optional<MeterValue> read =
+        MeterEntry.value(typed, field, "the reading", value, meter.file().meter().measure());
     Optional<LocalDate> on = typed.dayUpTo(field, day, today);
     typed.problems().forEach(problem -> refuse(field, label, problem.text()));
     if (typed.problems().isEmpty()) {
-      MeterValue read = MeterValue.of(amount.orElseThrow(), meter.file().meter().measure());
       // entered after all that is on file, in the order of the lines
       Reading reading =
           new Reading(
-              Long.MAX_VALUE - 1_000_000 + entered++, on.orElseThrow(), Optional.empty(), read);
+              Long.MAX_VALUE - 1_000_000 + entered++,
+              on.orElseThrow(),
+              Optional.empty(),
+              read.orElseThrow());
       byMeter
           .computeIfAbsent(meter.file().meter().id(), id -> new ArrayList<>())
           .add(new Entry(field, label, meter, reading));
@@ -74,8 +74,8 @@ final class ReadingBatch {
   List<Good> judge() {
     List<Good> good = new ArrayList<>();
     for (List<Entry> entries : byMeter.values()) {
-      List<Reading> all = new ArrayList<>(entries.get(0).meter().file().readings());
-      entries.forEach(entry -> all.add(entry.reading()));
+      List<Reading> more = entries.stream().map(Entry::reading).toList();
+      MeterNotes all = entries.get(0).meter().file().notes().with(more);
       Map<Reading, JudgedReading> judged = new LinkedHashMap<>();
       ReadingLog.judge(all).readings().forEach(j -> judged.put(j.reading(), j));
       for (Entry entry : entries) {

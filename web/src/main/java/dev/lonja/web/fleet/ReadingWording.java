@@ -1,41 +1,43 @@
 package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.ReadingFlag;
-import dev.lonja.web.request.Problem;
-import java.math.BigDecimal;
-import java.util.Optional;
+import dev.lonja.core.fleet.LifePoint;
+import dev.lonja.core.fleet.Ruling;
 
 /** Why a reading is set aside, in words. */
 public final class ReadingWording {
 
-  private static final BigDecimal HIGHEST = BigDecimal.valueOf(9_999_999);
-
   private ReadingWording() {}
-
-  /** A value that no meter shows. */
-  public static Optional<Problem> outOfRange(String field, BigDecimal value) {
-    boolean inRange = value.signum() >= 0 && value.compareTo(HIGHEST) <= 0;
-    return inRange
-        ? Optional.empty()
-        : Optional.of(
-            new Problem(
-                field, "The reading is " + value.toPlainString() + "; allowed is 0 to 9,999,999."));
-  }
 
   /** For a flagged reading: "1,402 h is below the last accepted reading, 1,410 h on 2027-03-01." */
   public static String why(JudgedReading judged) {
-    Reading against = judged.against().orElseThrow();
-    String last = against.value().display() + " on " + against.day();
     String value = judged.reading().value().display();
-    return judged.flag().orElseThrow() == ReadingFlag.BACKWARDS
-        ? value + " is below the last accepted reading, " + last + "."
-        : value
-            + " would be more than "
-            + against.value().measure().highestPerDay().display()
-            + " a day since "
-            + last
-            + ".";
+    return switch (judged.flag().orElseThrow()) {
+      case BACKWARDS -> value + " is below the last accepted reading, " + against(judged) + ".";
+      case IMPOSSIBLE ->
+          value
+              + " would be more than "
+              + judged.reading().value().measure().highestPerDay().display()
+              + " a day since "
+              + against(judged)
+              + ".";
+      case OVERRULED -> value + " lies above " + against(judged) + ", which a person accepted.";
+      case REFUSED -> "Set aside by " + ruled(judged) + ".";
+      case CORRECTED -> "Corrected by a later entry.";
+    };
+  }
+
+  /** Who decided, and why: "auditor: read by two". */
+  static String ruled(JudgedReading judged) {
+    Ruling ruling = judged.ruling().orElseThrow();
+    return ruling.actor() + ": " + ruling.reason();
+  }
+
+  /** What it was held against, as the meter that was read would have shown it. */
+  private static String against(JudgedReading judged) {
+    LifePoint against = judged.against().orElseThrow();
+    return judged.offset().shown(against.life()).orElse(against.life()).display()
+        + " on "
+        + against.day();
   }
 }

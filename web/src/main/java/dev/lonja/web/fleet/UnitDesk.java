@@ -14,7 +14,6 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -148,15 +147,9 @@ public class UnitDesk {
   private static void start(Typed typed, Form form, Meter meter, Map<String, MeterValue> starts) {
     String field = "start-" + meter.name();
     String text = form.starts().getOrDefault(meter.name(), "");
-    Optional<BigDecimal> value =
-        typed.decimal(field, "What the " + meter.name() + " meter stands at", text);
-    value
-        .flatMap(amount -> ReadingWording.outOfRange(field, amount))
-        .ifPresentOrElse(
-            problem -> typed.refuse(field, problem.text()),
-            () ->
-                value.ifPresent(
-                    amount -> starts.put(meter.name(), MeterValue.of(amount, meter.measure()))));
+    String what = "What the " + meter.name() + " meter stands at";
+    MeterEntry.value(typed, field, what, text, meter.measure())
+        .ifPresent(value -> starts.put(meter.name(), value));
   }
 
   /** Takes a unit out of the fleet; a tray that is open for it has to be put back first. */

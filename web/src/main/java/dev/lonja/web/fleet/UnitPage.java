@@ -8,15 +8,19 @@ import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
+import dev.lonja.store.service.RecordRepository;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -34,6 +38,7 @@ final class UnitPage {
   private final UnitNeeds variant;
   private final List<Task> variantTasks;
   private final DeviationWording wording;
+  private final Map<Long, RecordRepository.Move> moves;
 
   UnitPage(Session session, Unit unit, LocalDate today) {
     this.session = session;
@@ -42,9 +47,10 @@ final class UnitPage {
     this.fleet = FleetPicture.load(session, today);
     this.plan = fleet.planOf(unit, today.plusYears(FleetDesk.HORIZON_YEARS));
     this.file = fleet.files().get(unit.id());
-    this.variant = session.fleet().needs().get(unit.variant().id());
-    this.variantTasks = session.services().tasksByUnit().getOrDefault(unit.id(), List.of());
+    this.variant = fleet.variants().get(unit.variant().id());
+    this.variantTasks = fleet.makers().getOrDefault(unit.id(), List.of());
     this.parts = new UnitParts(session, file.deviations(), today);
+    this.moves = session.records().moves().getOrDefault(unit.id(), Map.of());
     this.wording = new DeviationWording(session, variant, variantTasks);
   }
 
@@ -103,21 +109,36 @@ final class UnitPage {
 
   private List<UnitView.DueRow> dues() {
     return fleet.tasks().get(unit.id()).stream()
-        .map(standing -> DueRule.due(standing, today, today.plusYears(FleetDesk.HORIZON_YEARS)))
+        .map(this::due)
         .sorted(
             Comparator.comparing((Due due) -> due.plannedDate().orElse(LocalDate.MAX))
                 .thenComparing(due -> due.task().id()))
-        .map(
-            due ->
-                new UnitView.DueRow(
-                    due.task().id(),
-                    due.task().serviceName(),
-                    due.task().name(),
-                    DueWording.limits(due, today),
-                    DueWording.lastDone(due.standing().origin(), today),
-                    DueWording.state(due, today),
-                    DueExplanation.of(due, today)))
+        .map(this::dueRow)
         .toList();
+  }
+
+  /** One that another task leads has its day from the plan. */
+  private Due due(TaskStanding standing) {
+    return plan.occurrences().stream()
+        .flatMap(occurrence -> occurrence.tasks().stream())
+        .filter(task -> task.task().id() == standing.task().id())
+        .filter(task -> task.task().timing() instanceof Timing.EveryNth)
+        .findFirst()
+        .map(Occurrence.OccurrenceTask::due)
+        .orElseGet(() -> DueRule.due(standing, today, today.plusYears(FleetDesk.HORIZON_YEARS)));
+  }
+
+  private UnitView.DueRow dueRow(Due due) {
+    Optional<Task> maker =
+        variantTasks.stream().filter(task -> task.id() == due.task().id()).findFirst();
+    return new UnitView.DueRow(
+        due.task().id(),
+        due.task().serviceName(),
+        due.task().name(),
+        DueWording.limits(due, today),
+        DueWording.lastDone(due.standing().origin(), today),
+        DueWording.state(due, today),
+        DueExplanation.of(fleet, due, maker, Optional.ofNullable(moves.get(due.task().id()))));
   }
 
   private UnitView.MeterBlock meter(MeterStanding meter) {
@@ -131,7 +152,10 @@ final class UnitPage {
         meter.file().meter().id(),
         meter.file().meter().name(),
         meter.file().meter().measure().symbol(),
-        meter.outlook().on(today).rounded().display(),
+        meter.expectedToShow(today).display(),
+        meter.log().offset().isNone()
+            ? ""
+            : "life " + meter.outlook().on(today).rounded().display(),
         RateWording.words(meter.outlook().rate()),
         meter.isStale(today)
             ? Optional.of(State.note("silent for " + silentDays + " days"))

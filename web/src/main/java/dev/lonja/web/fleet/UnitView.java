@@ -85,12 +85,13 @@ record UnitView(
   /** Something that a deviation may be about. */
   record Choice(String value, String words) {}
 
-  /** A meter with its rate and latest readings. */
+  /** A meter with its rate and latest readings; {@code life} if it was exchanged, else empty. */
   record MeterBlock(
       long id,
       String name,
       String measure,
       String expected,
+      String life,
       String rate,
       Optional<State> silent,
       List<ReadingRow> readings) {}

@@ -18,6 +18,7 @@ import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fleet.MeterEntry;
 import dev.lonja.web.fleet.ReadingWording;
 import dev.lonja.web.ledger.LedgerWording;
 import dev.lonja.web.request.OnceOnly;
@@ -182,24 +183,23 @@ public class HandOverDesk {
       Map<Long, MeterValue> values = new LinkedHashMap<>();
       for (MeterStanding meter : metersOfTray(fleet, tray)) {
         long id = meter.file().meter().id();
-        String field = "meter-" + id;
-        typed
-            .decimal(field, "The meter reading", typedMeters.getOrDefault(id, ""))
-            .ifPresent(amount -> readMeter(meter, field, amount).ifPresent(v -> values.put(id, v)));
+        String field = MeterEntry.field(id);
+        String text = typedMeters.getOrDefault(id, "");
+        MeterEntry.value(typed, field, "The meter reading", text, meter.file().meter().measure())
+            .ifPresent(
+                value -> {
+                  judge(meter, field, value);
+                  values.put(id, value);
+                });
       }
       return values;
     }
 
-    private Optional<MeterValue> readMeter(MeterStanding meter, String field, BigDecimal amount) {
-      Optional<Problem> outOfRange = ReadingWording.outOfRange(field, amount);
-      if (outOfRange.isPresent()) {
-        typed.refuse(field, outOfRange.get().text());
-        return Optional.empty();
-      }
-      MeterValue value = MeterValue.of(amount, meter.file().meter().measure());
+    private void judge(MeterStanding meter, String field, MeterValue value) {
       JudgedReading judged = judged(meter, value);
-      judged.flag().ifPresent(flag -> typed.refuse(field, ReadingWording.why(judged)));
-      return Optional.of(value);
+      if (!judged.accepted()) {
+        typed.refuse(field, ReadingWording.why(judged));
+      }
     }
 
     private JudgedReading judged(MeterStanding meter, MeterValue value) {
@@ -246,7 +246,7 @@ public class HandOverDesk {
                   tray.unitId(),
                   task.id(),
                   today,
-                  task.meterId().map(meters::get),
+                  task.meterId().map(id -> fleet.meters().get(id).life(meters.get(id))),
                   tray.id(),
                   sent.actor(),
                   clock.now());

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.web.fleet.MeterEntry;
 import dev.lonja.web.frame.OpenTrayChoice;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
@@ -7,7 +8,6 @@ import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,8 +24,6 @@ import org.springframework.web.server.ResponseStatusException;
 /** The pages of Trays and everything that is done to one. */
 @Controller
 class TrayController {
-
-  private static final String METER_FIELD = "meter-";
 
   private final TrayPages pages;
   private final TrayDesk desk;
@@ -122,7 +120,7 @@ class TrayController {
       Authentication person,
       HttpSession session,
       Model model) {
-    HandOverDesk.Form form = new HandOverDesk.Form(version, mechanic, meters(typed));
+    HandOverDesk.Form form = new HandOverDesk.Form(version, mechanic, MeterEntry.fields(typed));
     Sent sent = Sent.by(person, requestKey, "hand-over", id, form);
     return next(handOvers.handOver(sent, id, form), id, person, typed, session, model);
   }
@@ -164,17 +162,6 @@ class TrayController {
       Model model) {
     Outcome outcome = desk.clear(Sent.by(person, requestKey, "clear", id), id);
     return next(outcome, id, person, Map.of(), session, model);
-  }
-
-  private static Map<Long, String> meters(Map<String, String> typed) {
-    Map<Long, String> meters = new HashMap<>();
-    typed.forEach(
-        (field, value) -> {
-          if (field.matches(METER_FIELD + "[0-9]{1,18}")) {
-            meters.put(Long.valueOf(field.substring(METER_FIELD.length())), value);
-          }
-        });
-    return meters;
   }
 
   private String next(

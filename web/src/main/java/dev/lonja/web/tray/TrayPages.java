@@ -136,7 +136,7 @@ public class TrayPages {
         meter.file().meter().id(),
         meter.file().meter().name(),
         meter.file().meter().measure().symbol(),
-        meter.outlook().on(clock.today()).rounded().display());
+        meter.expectedToShow(clock.today()).display());
   }
 
   private TrayView.LineRow line(
@@ -218,10 +218,7 @@ public class TrayPages {
     }
 
     private static boolean onPosition(Task task, long positionId) {
-      return (task.action() instanceof Task.Action.Replace replace
-              && replace.positionId() == positionId)
-          || (task.action() instanceof Task.Action.Inspect inspect
-              && inspect.positionId() == positionId);
+      return task.positionId().filter(id -> id == positionId).isPresent();
     }
 
     private List<Compartment> drained() {

@@ -1,6 +1,7 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.TakeLine;
 import java.math.BigDecimal;
 
@@ -34,7 +35,12 @@ public final class TrayWording {
     } else if (reason instanceof TakeLine.Reason.NewSeal seal) {
       return "new seal whenever the " + seal.compartment().toLowerCase() + " is drained";
     } else if (reason instanceof TakeLine.Reason.OnInspection inspection) {
-      return "replaced in " + percent(inspection.chance()) + " of inspections";
+      ReplacementChance chance = inspection.chance();
+      return "replaced in "
+          + percent(chance.value())
+          + (chance.isLearned()
+              ? " of inspections: " + chance.replaced() + " of " + chance.inspected() + " recorded"
+              : " of inspections, until 5 are recorded");
     }
     return "replaced every time";
   }

@@ -2,10 +2,9 @@ package dev.lonja.web.fleet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.web.server.LonjaServer;
 import dev.lonja.web.server.Visitor;
-import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -130,10 +129,10 @@ class FleetPagesTest {
         .<Long>read(
             session -> {
               long unitId = session.fleet().unitByCode(unit).orElseThrow().id();
-              Map<Long, List<Reading>> byMeter = session.readings().byMeter();
+              Map<Long, MeterNotes> byMeter = session.readings().byMeter();
               return session.fleet().meters().stream()
                   .filter(meter -> meter.unitId() == unitId)
-                  .mapToLong(meter -> byMeter.get(meter.id()).size())
+                  .mapToLong(meter -> byMeter.get(meter.id()).readings().size())
                   .sum();
             });
   }

@@ -41,7 +41,7 @@ class UnitsTest {
         .contains("There is a unit RT-02 already.")
         .contains("The name is missing.")
         .contains("2027-03-16 is in the future")
-        .contains("The reading is -1; allowed is 0 to 9,999,999.")
+        .contains("What the road meter stands at is -1; allowed is 0 to 9,999,999.")
         .contains("\"1,5\" has a comma.");
     assertThat(answer.document().select("#code").val()).isEqualTo("RT-02");
     assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,5");

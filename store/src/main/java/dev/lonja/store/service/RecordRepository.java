@@ -1,0 +1,238 @@
+package dev.lonja.store.service;
+
+import static dev.lonja.store.schema.Tables.FILL;
+import static dev.lonja.store.schema.Tables.INSPECTION;
+import static dev.lonja.store.schema.Tables.POSITION;
+import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.TASK_MOVE;
+import static dev.lonja.store.schema.Tables.TASK_RECORD;
+import static dev.lonja.store.schema.Tables.UNIT;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.InspectionOutcome;
+import dev.lonja.core.service.RecordedFill;
+import dev.lonja.core.service.ReplacementChance;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/** What inspections found, what was poured, and what a person put on another day. */
+public final class RecordRepository {
+
+  /** The inspection of a task that a tray brought about; empty until its outcome is noted. */
+  public record Inspected(long recordId, long taskId, Optional<InspectionOutcome> outcome) {}
+
+  /** A fill with the tray it was noted on, if it was. */
+  public record NotedFill(RecordedFill fill, long unitId, Optional<Long> trayId) {}
+
+  private final DSLContext context;
+
+  public RecordRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /** By class of unit and kind of position, how the inspections that stand have ended. */
+  public Map<Long, Map<Position.Kind, ReplacementChance>> chances() {
+    Map<Long, Map<Position.Kind, ReplacementChance>> chances = new HashMap<>();
+    context
+        .select(UNIT.CLASS_ID, POSITION.KIND, INSPECTION.OUTCOME)
+        .from(INSPECTION)
+        .join(TASK_RECORD)
+        .on(TASK_RECORD.ID.eq(INSPECTION.RECORD_ID))
+        .join(UNIT)
+        .on(UNIT.ID.eq(TASK_RECORD.UNIT_ID))
+        .join(TASK)
+        .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
+        .join(POSITION)
+        .on(POSITION.ID.eq(TASK.POSITION_ID))
+        .where(isLatest(), ServiceRepository.stands())
+        .forEach(
+            row ->
+                chances
+                    .computeIfAbsent(row.value1(), id -> new HashMap<>())
+                    .merge(
+                        Position.Kind.valueOf(row.value2()),
+                        outcome(row.value3()),
+                        RecordRepository::sum));
+    return chances;
+  }
+
+  private static ReplacementChance outcome(String outcome) {
+    boolean replaced = InspectionOutcome.valueOf(outcome) == InspectionOutcome.REPLACED;
+    return new ReplacementChance(replaced ? 1 : 0, 1);
+  }
+
+  private static ReplacementChance sum(ReplacementChance a, ReplacementChance b) {
+    return new ReplacementChance(a.replaced() + b.replaced(), a.inspected() + b.inspected());
+  }
+
+  private static Condition isLatest() {
+    var later = INSPECTION.as("later_inspection");
+    return DSL.notExists(
+        DSL.selectOne()
+            .from(later)
+            .where(later.RECORD_ID.eq(INSPECTION.RECORD_ID), later.ID.gt(INSPECTION.ID)));
+  }
+
+  /** The inspections that a tray brought about, in order of their tasks. */
+  public List<Inspected> inspectionsOf(long trayId) {
+    return context
+        .select(TASK_RECORD.ID, TASK_RECORD.TASK_ID, INSPECTION.OUTCOME)
+        .from(TASK_RECORD)
+        .join(TASK)
+        .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
+        .leftJoin(INSPECTION)
+        .on(INSPECTION.RECORD_ID.eq(TASK_RECORD.ID), isLatest())
+        .where(TASK_RECORD.TRAY_ID.eq(trayId), TASK.ACTION.eq("INSPECT"))
+        .and(ServiceRepository.stands())
+        .orderBy(TASK_RECORD.TASK_ID)
+        .fetch(
+            row ->
+                new Inspected(
+                    row.value1(),
+                    row.value2(),
+                    Optional.ofNullable(row.value3()).map(InspectionOutcome::valueOf)));
+  }
+
+  /** Notes what an inspection found; an earlier outcome of it gives way. */
+  public void addOutcome(
+      long recordId, InspectionOutcome outcome, String note, String actor, Instant at) {
+    context
+        .insertInto(INSPECTION)
+        .set(INSPECTION.RECORD_ID, recordId)
+        .set(INSPECTION.OUTCOME, outcome.name())
+        .set(INSPECTION.NOTE, note)
+        .set(INSPECTION.ACTOR, actor)
+        .set(INSPECTION.RECORDED_AT, at)
+        .execute();
+  }
+
+  /** All fills that have not been withdrawn, by unit, in order of their days. */
+  public Map<Long, List<RecordedFill>> fillsByUnit() {
+    return standingFills(DSL.noCondition()).stream()
+        .collect(
+            Collectors.groupingBy(
+                NotedFill::unitId, Collectors.mapping(NotedFill::fill, Collectors.toList())));
+  }
+
+  /** The fills noted on a tray. */
+  public List<RecordedFill> fillsOf(long trayId) {
+    return standingFills(FILL.TRAY_ID.eq(trayId)).stream().map(NotedFill::fill).toList();
+  }
+
+  private List<NotedFill> standingFills(Condition which) {
+    var later = FILL.as("later_fill");
+    return context
+        .selectFrom(FILL)
+        .where(which, FILL.WITHDRAWS.isNull())
+        .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(FILL.ID)))
+        .orderBy(FILL.FILLED_ON, FILL.ID)
+        .fetch(RecordRepository::fill);
+  }
+
+  private static NotedFill fill(Record row) {
+    return new NotedFill(
+        new RecordedFill(
+            row.get(FILL.ID),
+            row.get(FILL.COMPARTMENT_ID),
+            row.get(FILL.ITEM_ID),
+            FillCondition.valueOf(row.get(FILL.CONDITION)),
+            new Volume(row.get(FILL.VOLUME_UL)),
+            row.get(FILL.FILLED_ON),
+            row.get(FILL.ACTOR)),
+        row.get(FILL.UNIT_ID),
+        Optional.ofNullable(row.get(FILL.TRAY_ID)));
+  }
+
+  /** Notes what was poured; its id is given by the store. */
+  public void addFill(NotedFill noted, String note, Instant at) {
+    insertFill(noted, Optional.empty(), note, noted.fill().actor(), at);
+  }
+
+  /** Withdraws every fill of a tray by a line that names it. */
+  public void withdrawFillsOf(long trayId, String reason, String actor, Instant at) {
+    standingFills(FILL.TRAY_ID.eq(trayId))
+        .forEach(noted -> insertFill(noted, Optional.of(noted.fill().id()), reason, actor, at));
+  }
+
+  private void insertFill(
+      NotedFill noted, Optional<Long> withdraws, String note, String actor, Instant at) {
+    RecordedFill fill = noted.fill();
+    context
+        .insertInto(FILL)
+        .set(FILL.UNIT_ID, noted.unitId())
+        .set(FILL.COMPARTMENT_ID, fill.compartmentId())
+        .set(FILL.ITEM_ID, fill.itemId())
+        .set(FILL.CONDITION, fill.condition().name())
+        .set(FILL.VOLUME_UL, fill.volume().microlitres())
+        .set(FILL.FILLED_ON, fill.day())
+        .set(FILL.TRAY_ID, noted.trayId().orElse(null))
+        .set(FILL.WITHDRAWS, withdraws.orElse(null))
+        .set(FILL.NOTE, note)
+        .set(FILL.ACTOR, actor)
+        .set(FILL.RECORDED_AT, at)
+        .execute();
+  }
+
+  /** A move that is in force, with its reason. */
+  public record Move(LocalDate day, String reason, String actor) {}
+
+  /**
+   * By unit and task, the day to which a person moved the next occurrence. A move ends when the
+   * task is recorded as done after it, or is moved back.
+   */
+  public Map<Long, Map<Long, Move>> moves() {
+    var later = TASK_MOVE.as("later_move");
+    Map<Long, Map<Long, Move>> moves = new HashMap<>();
+    context
+        .selectFrom(TASK_MOVE)
+        .where(TASK_MOVE.MOVED_ON.isNotNull())
+        .andNotExists(
+            DSL.selectOne()
+                .from(later)
+                .where(later.UNIT_ID.eq(TASK_MOVE.UNIT_ID), later.TASK_ID.eq(TASK_MOVE.TASK_ID))
+                .and(later.ID.gt(TASK_MOVE.ID)))
+        .andNotExists(
+            DSL.selectOne()
+                .from(TASK_RECORD)
+                .where(TASK_RECORD.UNIT_ID.eq(TASK_MOVE.UNIT_ID))
+                .and(TASK_RECORD.TASK_ID.eq(TASK_MOVE.TASK_ID))
+                .and(TASK_RECORD.RECORDED_AT.ge(TASK_MOVE.RECORDED_AT))
+                .and(ServiceRepository.stands()))
+        .forEach(
+            row ->
+                moves
+                    .computeIfAbsent(row.get(TASK_MOVE.UNIT_ID), id -> new HashMap<>())
+                    .put(
+                        row.get(TASK_MOVE.TASK_ID),
+                        new Move(
+                            row.get(TASK_MOVE.MOVED_ON),
+                            row.get(TASK_MOVE.REASON),
+                            row.get(TASK_MOVE.ACTOR))));
+    return moves;
+  }
+
+  /** Moves the next occurrence of a task to a day, or back to its own. */
+  public void move(
+      long unitId, long taskId, Optional<LocalDate> day, String reason, String actor, Instant at) {
+    context
+        .insertInto(TASK_MOVE)
+        .set(TASK_MOVE.UNIT_ID, unitId)
+        .set(TASK_MOVE.TASK_ID, taskId)
+        .set(TASK_MOVE.MOVED_ON, day.orElse(null))
+        .set(TASK_MOVE.REASON, reason)
+        .set(TASK_MOVE.ACTOR, actor)
+        .set(TASK_MOVE.RECORDED_AT, at)
+        .execute();
+  }
+}

@@ -1,0 +1,21 @@
+package dev.lonja.web.fleet;
+
+import dev.lonja.core.service.IntervalPolicy;
+
+/** The store's school of intervals in words. */
+public final class SchoolWording {
+
+  private SchoolWording() {}
+
+  /** "maker's full interval, with its calendar limit". */
+  public static String of(IntervalPolicy policy) {
+    String factor =
+        policy.school() == IntervalPolicy.School.SHORTENED
+            ? " of " + policy.factor().stripTrailingZeros().toPlainString()
+            : "";
+    return (policy.school() == IntervalPolicy.School.MAKER ? "" : "maker's interval ")
+        + policy.school().words()
+        + factor
+        + (policy.calendarLimit() ? ", with its calendar limit" : ", by the meter alone");
+  }
+}
