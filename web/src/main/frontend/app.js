@@ -86,6 +86,50 @@
   openTask();
   addEventListener("hashchange", openTask);
 
+  // Twelve months as bars: typing moves them, dragging types. The mean is 1 once they are kept.
+  const months = (form) => {
+    const drawing = form.querySelector("[data-months-drawing]");
+    const bars = [...drawing.querySelectorAll("rect")];
+    const fields = [...form.querySelectorAll("input[name^=month-]")];
+    const mean = form.querySelector("[data-months-mean]");
+    const [foot, top] = [118, 2];
+    const value = (field) => Math.max(0, Number.parseFloat(field.value) || 0);
+    let highest = Math.max(2, ...fields.map(value)) * 1.15;
+    const draw = () => {
+      bars.forEach((bar, month) => {
+        const height = Math.min(1, value(fields[month]) / highest) * (foot - top);
+        bar.setAttribute("y", foot - height);
+        bar.setAttribute("height", height);
+      });
+      const line = foot - (foot - top) / highest;
+      const dashed = drawing.querySelector("[stroke-dasharray]");
+      dashed.setAttribute("y1", line);
+      dashed.setAttribute("y2", line);
+      const sum = fields.reduce((total, field) => total + value(field), 0);
+      if (mean) {
+        mean.textContent = `Their mean is ${(sum / 12).toFixed(2)}; they are kept with a mean of 1.`;
+      }
+    };
+    const drag = (event) => {
+      const box = drawing.getBoundingClientRect();
+      const month = Math.floor(((event.clientX - box.left) / box.width) * 12);
+      const share = (foot - ((event.clientY - box.top) / box.height) * 120) / (foot - top);
+      const field = fields[month];
+      if (field && !field.readOnly) {
+        field.value = String(Math.round(Math.min(1, Math.max(0, share)) * highest * 20) / 20);
+        draw();
+      }
+    };
+    drawing.addEventListener("pointerdown", (event) => {
+      drawing.setPointerCapture(event.pointerId);
+      drag(event);
+    });
+    drawing.addEventListener("pointermove", (event) => event.buttons && drag(event));
+    form.addEventListener("input", draw);
+    draw();
+  };
+  document.querySelectorAll("[data-months]").forEach(months);
+
   // Sending a form twice does it once on the server; holding the button back merely says so at once.
   document.addEventListener("submit", (event) => {
     for (const button of event.target.querySelectorAll("button[type=submit]")) {

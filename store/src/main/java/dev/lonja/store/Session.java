@@ -3,6 +3,7 @@ package dev.lonja.store;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.exchange.Exchange;
 import dev.lonja.store.exchange.Verification;
+import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.item.ItemRepository;
@@ -27,6 +28,10 @@ public final class Session {
 
   public FleetRepository fleet() {
     return new FleetRepository(context);
+  }
+
+  public ClassRepository classes() {
+    return new ClassRepository(context);
   }
 
   public ReadingRepository readings() {

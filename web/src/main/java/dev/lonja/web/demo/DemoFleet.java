@@ -28,6 +28,8 @@ final class DemoFleet {
     SILENT,
     BURST,
     FEW,
+    /** Exchanged ten weeks ago; the new one began at 0. */
+    REPLACED,
     /** In service for a few weeks only. */
     NEW
   }
@@ -40,6 +42,7 @@ final class DemoFleet {
    */
   record UnitPlan(
       long unitId,
+      String code,
       LocalDate inService,
       DemoVariant variant,
       Map<String, MeterPlan> meters,
@@ -80,6 +83,10 @@ final class DemoFleet {
 
   Map<String, String> texts() {
     return sheets.texts();
+  }
+
+  long item(String number) {
+    return sheets.item(number);
   }
 
   List<UnitPlan> plans() {
@@ -134,7 +141,9 @@ final class DemoFleet {
   private void van(long classId, String code, double life, double passed) {
     UnitPlan plan = unit(code, "Van", classId, machines.van, today.minusYears(3));
     meter(plan, "road", "km", 70, life, STEADY, Oddity.NONE);
-    plan.done("Oil and filter", passed).done("Air and cabin", passed * 0.9);
+    plan.done("Oil and filter", passed)
+        .done("Air and cabin", passed * 0.9)
+        .done("Every third oil change", 0.5);
   }
 
   private void forklifts() {
@@ -142,10 +151,10 @@ final class DemoFleet {
     diesel(forklifts, "FL-1", 6_120, 0.70, 0.35);
     diesel(forklifts, "FL-2", 4_385, 0.99, 0.82);
     diesel(forklifts, "FL-3", 8_940, 0.93, 0.97);
-    gas(forklifts, "FL-4", 3_310, 0.26);
-    gas(forklifts, "FL-5", 5_742, 0.58);
-    gas(forklifts, "FL-6", 2_108, 0.44);
-    gas(forklifts, "FL-7", 7_015, 0.985);
+    gas(forklifts, "FL-4", 3_310, 0.26, Oddity.NONE);
+    gas(forklifts, "FL-5", 5_742, 0.58, Oddity.NONE);
+    gas(forklifts, "FL-6", 2_108, 0.44, Oddity.REPLACED);
+    gas(forklifts, "FL-7", 7_015, 0.985, Oddity.NONE);
   }
 
   private void diesel(long classId, String code, double life, double small, double large) {
@@ -156,9 +165,9 @@ final class DemoFleet {
         .done("1,000 h service", large);
   }
 
-  private void gas(long classId, String code, double life, double passed) {
+  private void gas(long classId, String code, double life, double passed, Oddity oddity) {
     UnitPlan plan = unit(code, "Forklift, gas", classId, machines.gas, today.minusYears(4));
-    meter(plan, "hours", "h", 3.4, life, SEASON, Oddity.NONE);
+    meter(plan, "hours", "h", 3.4, life, SEASON, oddity);
     plan.done("250 h service", passed).done("Ignition", 0.3).done("Hydraulics", passed * 0.6);
   }
 
@@ -181,7 +190,9 @@ final class DemoFleet {
     meter(plan, "port", "h", 2.1, life, SEASON, Oddity.NONE);
     meter(plan, "starboard", "h", 2.1, life - 14, SEASON, Oddity.NONE);
     for (String side : new String[] {"Port", "Starboard"}) {
-      plan.done(side + " 250 h service", passed).done(side + " before the season", 0.93);
+      plan.done(side + " 250 h service", passed)
+          .done(side + " before the season", 0.93)
+          .done(side + " before lay-up", 0.2);
     }
   }
 
@@ -212,7 +223,9 @@ final class DemoFleet {
   private UnitPlan hoist(long classId, String code, double life, double passed) {
     UnitPlan plan = unit(code, "Boat hoist, 30 t", classId, machines.hoist, today.minusYears(5));
     meter(plan, "hours", "h", 2.6, life, STEADY, Oddity.NONE);
-    return plan.done("500 h service", passed).done("Hydraulic service", passed * 0.7);
+    return plan.done("500 h service", passed)
+        .done("Hydraulic service", passed * 0.7)
+        .done("Before the season", 0.97);
   }
 
   private void smallEngines() {
@@ -268,7 +281,7 @@ final class DemoFleet {
   private UnitPlan unit(
       String code, String name, long classId, DemoVariant variant, LocalDate since) {
     long id = sheets.units.add(code, name, classId, variant.id(), since, null, 0);
-    UnitPlan plan = new UnitPlan(id, since, variant, new HashMap<>(), new HashMap<>());
+    UnitPlan plan = new UnitPlan(id, code, since, variant, new HashMap<>(), new HashMap<>());
     plans.add(plan);
     return plan;
   }

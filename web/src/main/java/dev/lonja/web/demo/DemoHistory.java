@@ -32,6 +32,12 @@ final class DemoHistory {
   private static final long SEED = 20_270_315;
   private static final int DAYS = 548;
   private static final int DAYS_BACK = 60;
+  private static final int WEEKS_SINCE_EXCHANGE = 10;
+
+  /** How the forklifts' air filters were found, one after the other. */
+  private static final String[] OUTCOMES = {
+    "cleaned", "replaced", "sound", "cleaned", "replaced", "cleaned", "sound"
+  };
 
   private final LocalDate today;
   private final Random random = new Random(SEED);
@@ -40,8 +46,16 @@ final class DemoHistory {
   private final Sheet records =
       new Sheet(
           "id,unit_id,task_id,done_on,life_h_or_km,tray_id,withdraws,reason,actor,recorded_at");
+  private final Sheet replacements =
+      new Sheet("id,end_reading_id,start_h_or_km,withdraws,reason,actor,recorded_at");
+  private final Sheet inspections = new Sheet("id,record_id,outcome,note,actor,recorded_at");
+  private final Sheet fills =
+      new Sheet(
+          "id,unit_id,compartment_id,item_id,condition,volume_l,filled_on,tray_id,withdraws,note,"
+              + "actor,recorded_at");
   private final Map<Long, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
   private int requests;
+  private int inspected;
 
   DemoHistory(LocalDate today) {
     this.today = today;
@@ -54,7 +68,18 @@ final class DemoHistory {
           .filter(task -> plan.passed().containsKey(task.service()))
           .forEach(task -> record(plan, task, plan.passed().get(task.service())));
     }
-    return Map.of("readings.csv", readings.text(), "task_records.csv", records.text());
+    recordFills(fleet);
+    return Map.of(
+        "readings.csv",
+        readings.text(),
+        "meter_replacements.csv",
+        replacements.text(),
+        "task_records.csv",
+        records.text(),
+        "inspections.csv",
+        inspections.text(),
+        "fills.csv",
+        fills.text());
   }
 
   /** Lives backwards from what the meter should show today, then reads it week by week. */
@@ -70,11 +95,18 @@ final class DemoHistory {
     lives.put(meter.meterId(), life);
     int every = meter.oddity() == DemoFleet.Oddity.FEW ? 120 : 7;
     int offset = Math.floorMod(ChronoUnit.DAYS.between(begin, today), every);
+    double before = 0;
+    boolean replaced = meter.oddity() != DemoFleet.Oddity.REPLACED;
     for (LocalDate day = begin.plusDays(offset); !day.isAfter(today); day = day.plusDays(every)) {
       if (meter.oddity() == DemoFleet.Oddity.SILENT && day.isAfter(today.minusDays(61))) {
         break;
       }
-      read(meter.meterId(), day, life.get(day));
+      long reading = read(meter.meterId(), day, life.get(day) - before);
+      if (!replaced && !day.isBefore(today.minusDays(WEEKS_SINCE_EXCHANGE * 7))) {
+        replacements.add(reading, 0, null, "glass broken by a pallet", "storekeeper", morning(day));
+        before = life.get(day);
+        replaced = true;
+      }
     }
     if (meter.oddity() == DemoFleet.Oddity.BACKWARDS) {
       read(meter.meterId(), today.minusDays(17), life.get(today.minusDays(17)) - 2_700);
@@ -96,8 +128,9 @@ final class DemoHistory {
     return !day.isBefore(first) && day.isBefore(first.plusDays(6));
   }
 
-  private void read(long meterId, LocalDate day, double value) {
-    readings.add(meterId, day, null, tenths(value), "entered", null, "storekeeper", morning(day));
+  private long read(long meterId, LocalDate day, double value) {
+    return readings.add(
+        meterId, day, null, tenths(value), "entered", null, "storekeeper", morning(day));
   }
 
   /** Records a task as done where its meter stood so much of an interval below today's life. */
@@ -110,16 +143,46 @@ final class DemoHistory {
       life = Math.max(0, meter.lifeToday() - passed * task.interval());
       day = dayAt(meter, life).orElse(day);
     }
-    records.add(
-        plan.unitId(),
-        task.taskId(),
-        day,
-        metered ? tenths(life) : null,
-        null,
-        null,
-        "carried over from the paper book",
-        "storekeeper",
-        morning(day));
+    long record =
+        records.add(
+            plan.unitId(),
+            task.taskId(),
+            day,
+            metered ? tenths(life) : null,
+            null,
+            null,
+            "carried over from the paper book",
+            "storekeeper",
+            morning(day));
+    if (task.inspects() && plan.code().startsWith("FL")) {
+      String outcome = OUTCOMES[inspected++ % OUTCOMES.length];
+      inspections.add(record, outcome, "", "workshop", morning(day));
+    }
+  }
+
+  /** RT-03's sump takes more than its book says, four times over. */
+  private void recordFills(DemoFleet fleet) {
+    DemoFleet.UnitPlan truck =
+        fleet.plans().stream()
+            .filter(plan -> plan.code().equals("RT-03"))
+            .findFirst()
+            .orElseThrow();
+    String[] litres = {"12.3", "12.5", "12.2", "12.3"};
+    for (int i = 0; i < litres.length; i++) {
+      LocalDate day = today.minusDays(90L * (litres.length - i));
+      fills.add(
+          truck.unitId(),
+          truck.variant().compartmentId("Engine sump"),
+          fleet.item("FA 15-205"),
+          "with_filter",
+          litres[i],
+          day,
+          null,
+          null,
+          "read at the full mark",
+          "workshop",
+          morning(day));
+    }
   }
 
   /** The day on which a meter came to a life; empty if that was before the readings. */

@@ -90,7 +90,8 @@ final class DemoMachines {
             cold, "Cold unit oil filter", "oil_filter", "OS 107", "sideways", "Hangs sideways.");
     long belt = truck.part("Fan belt", "belt", "CV 9-7120", 1, null, "Look for cracks.");
     truck.service("Small service", "road");
-    truck.changeAfterRunningIn("Change engine oil", engine, 2_500, 20_000, 12);
+    long oilChange = truck.changeAfterRunningIn("Change engine oil", engine, 2_500, 20_000, 12);
+    truck.whileIn("E9", oilChange, 30_000, 12);
     truck.replaceAfterRunningIn("Replace oil filter", oil, 2_500, 20_000, 12);
     truck.inspect("Inspect fan belt", belt, 20_000, 12);
     truck.service("Large service", "road");
@@ -125,12 +126,14 @@ final class DemoMachines {
     long cabin = van.filter(null, "Cabin filter", "cabin_filter", "RV 8801-C", null, "Arrow down.");
     long air = van.filter(null, "Air filter", "air_filter", "RV 5104", null, "");
     van.service("Oil and filter", "road");
-    van.change("Change engine oil", engine, 20_000, 12);
+    long oilChange = van.change("Change engine oil", engine, 20_000, 12);
     van.replace("Replace oil filter", oil, 20_000, 12);
     van.replace("Replace cover O-ring", cover, 20_000, 12);
     van.service("Air and cabin", "road");
     van.replace("Replace cabin filter", cabin, 20_000, 12);
     van.inspect("Inspect air filter", air, 20_000, 12);
+    van.service("Every third oil change", "");
+    van.replaceEveryNth("Replace air filter", air, oilChange, 3);
     return van;
   }
 
@@ -246,6 +249,8 @@ final class DemoMachines {
       boat.change("Change " + low + " gearbox oil", box, 1_000, 24);
       boat.service(side + " before the season", "");
       boat.inspect("Inspect " + low + " pump impeller", wheel, 0, 12);
+      boat.service(side + " before lay-up", "");
+      boat.replaceBeforeLayUp("Replace " + low + " fuel filter for the winter", fuel, 7);
     }
     return boat;
   }
@@ -276,6 +281,8 @@ final class DemoMachines {
     hoist.change("Change engine oil", engine, 500, 12);
     hoist.replace("Replace oil filter", oil, 500, 12);
     hoist.inspect("Inspect air filter", air, 250, null);
+    hoist.service("Before the season", "");
+    hoist.replaceBeforeSeason("Replace air filter before the season", air, "04-01", 14);
     hoist.service("Hydraulic service", "hours");
     hoist.replace("Replace return filter", back, 1_000, 12);
     hoist.change("Change hydraulic oil", tank, 2_000, 36);

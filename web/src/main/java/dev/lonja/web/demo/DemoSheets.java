@@ -26,6 +26,7 @@ final class DemoSheets {
           "id,service_id,name,action,compartment_id,position_id,meter,interval_h_or_km,"
               + "interval_months,first_interval_h_or_km,first_interval_months,severity,"
               + "severity_reason,with_task_id,every_nth,season_start,before_lay_up,lead_days");
+  final Sheet fluidIntervals = new Sheet("id,task_id,fluid_class,interval_h_or_km,interval_months");
   final Sheet deviations =
       new Sheet(
           "id,unit_id,compartment_id,position_id,task_id,change,condition,volume_l,item_id,"
@@ -71,6 +72,7 @@ final class DemoSheets {
     texts.put("positions.csv", positions.text());
     texts.put("services.csv", services.text());
     texts.put("tasks.csv", tasks.text());
+    texts.put("fluid_intervals.csv", fluidIntervals.text());
     texts.put("deviations.csv", deviations.text());
     return texts;
   }

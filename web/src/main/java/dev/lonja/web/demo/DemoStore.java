@@ -1,5 +1,6 @@
 package dev.lonja.web.demo;
 
+import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.IntervalPolicy;
@@ -13,11 +14,14 @@ import dev.lonja.store.tray.Tray;
 import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.tray.TrayMaker;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -63,6 +67,7 @@ public final class DemoStore {
         .set(new IntervalPolicy(IntervalPolicy.School.SEVERITY, BigDecimal.ONE, true));
     addPeople(session);
     history.stock(session, shelves);
+    moveOne(session, today);
     layTrays(session, today);
   }
 
@@ -70,6 +75,28 @@ public final class DemoStore {
     String hash = new BCryptPasswordEncoder().encode(PASSWORD);
     for (Person.Role role : Person.Role.values()) {
       session.people().save(role.name().toLowerCase(), role, hash);
+    }
+  }
+
+  /** VN-1 is away with the ferry on the day its service falls due. */
+  private static void moveOne(Session session, LocalDate today) {
+    FleetPicture fleet = FleetPicture.load(session, today);
+    for (Unit unit : fleet.units()) {
+      if (unit.code().equals("VN-1")) {
+        Occurrence next = fleet.planOf(unit, today.plusYears(1)).occurrences().get(0);
+        Instant at = today.minusDays(2).atTime(8, 0).toInstant(ZoneOffset.UTC);
+        for (Occurrence.OccurrenceTask task : next.tasks()) {
+          session
+              .records()
+              .move(
+                  unit.id(),
+                  task.task().id(),
+                  Optional.of(next.date().plusDays(9)),
+                  "away on the ferry that week",
+                  "storekeeper",
+                  at);
+        }
+      }
     }
   }
 

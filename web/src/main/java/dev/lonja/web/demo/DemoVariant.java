@@ -16,12 +16,14 @@ final class DemoVariant {
    * @param meter the name of the meter it counts by; empty if it goes by the calendar alone
    * @param interval in force, in the meter's unit
    */
-  record TaskPlan(long taskId, String service, String meter, double interval, int months) {}
+  record TaskPlan(
+      long taskId, String service, String meter, double interval, int months, boolean inspects) {}
 
   private final DemoSheets sheets;
   private final long id;
   private final List<TaskPlan> tasks = new ArrayList<>();
   private final Map<String, Long> positions = new HashMap<>();
+  private final Map<String, Long> compartments = new HashMap<>();
   private long serviceId;
   private String serviceName = "";
   private String meter = "";
@@ -37,6 +39,10 @@ final class DemoVariant {
 
   long positionId(String name) {
     return Objects.requireNonNull(positions.get(name), name);
+  }
+
+  long compartmentId(String name) {
+    return Objects.requireNonNull(compartments.get(name), name);
   }
 
   List<TaskPlan> tasks() {
@@ -57,6 +63,7 @@ final class DemoVariant {
       String without,
       String hint) {
     long compartment = sheets.compartments.add(id, name, kind, grade, sheets.item(item), hint);
+    compartments.put(name, compartment);
     if (withFilter != null) {
       sheets.capacities.add(compartment, "with_filter", withFilter);
     }
@@ -138,14 +145,14 @@ final class DemoVariant {
     meter = byMeter;
   }
 
-  void change(String name, long compartment, double interval, @Nullable Integer months) {
-    task(name, "change_fluid", compartment, null, interval, months, null, "1", "");
+  long change(String name, long compartment, double interval, @Nullable Integer months) {
+    return task(name, "change_fluid", compartment, null, interval, months, null, "1", "");
   }
 
   /** A change of fluid that is due sooner the first time. */
-  void changeAfterRunningIn(
+  long changeAfterRunningIn(
       String name, long compartment, double first, double interval, Integer months) {
-    task(name, "change_fluid", compartment, null, interval, months, first, "1", "");
+    return task(name, "change_fluid", compartment, null, interval, months, first, "1", "");
   }
 
   void changeUnder(
@@ -171,7 +178,57 @@ final class DemoVariant {
     task(name, "inspect", null, position, interval, months, null, "1", "");
   }
 
-  private void task(
+  /** While a fluid of this class is in, the change comes after another interval. */
+  void whileIn(String fluidClass, long task, double interval, int months) {
+    sheets.fluidIntervals.add(task, fluidClass, whole(interval), months);
+  }
+
+  /** A part that is replaced with every so manieth time of another task. */
+  void replaceEveryNth(String name, long position, long lead, int nth) {
+    otherwise(name, position, lead, nth, null, false, null);
+  }
+
+  /** A part that is replaced so many days before a day of every year. */
+  void replaceBeforeSeason(String name, long position, String start, int days) {
+    otherwise(name, position, null, null, start, false, days);
+  }
+
+  /** A part that is replaced so many days before the machine is laid up. */
+  void replaceBeforeLayUp(String name, long position, int days) {
+    otherwise(name, position, null, null, null, true, days);
+  }
+
+  private void otherwise(
+      String name,
+      long position,
+      @Nullable Long lead,
+      @Nullable Integer nth,
+      @Nullable String season,
+      boolean beforeLayUp,
+      @Nullable Integer days) {
+    long task =
+        sheets.tasks.add(
+            serviceId,
+            name,
+            "replace",
+            null,
+            position,
+            null,
+            null,
+            null,
+            null,
+            null,
+            "1",
+            "",
+            lead,
+            nth,
+            season,
+            beforeLayUp,
+            days);
+    tasks.add(new TaskPlan(task, serviceName, "", 0, 12, false));
+  }
+
+  private long task(
       String name,
       String action,
       @Nullable Long compartment,
@@ -202,7 +259,15 @@ final class DemoVariant {
             false,
             null);
     double inForce = interval * Double.parseDouble(severity);
-    tasks.add(new TaskPlan(task, serviceName, meter, inForce, months == null ? 0 : months));
+    tasks.add(
+        new TaskPlan(
+            task,
+            serviceName,
+            meter,
+            inForce,
+            months == null ? 0 : months,
+            action.equals("inspect")));
+    return task;
   }
 
   private static String whole(double interval) {

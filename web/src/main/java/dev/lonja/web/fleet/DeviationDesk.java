@@ -2,6 +2,7 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.LearnedCapacity;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.web.clock.StoreClock;
@@ -11,6 +12,8 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -68,6 +71,57 @@ public class DeviationDesk {
     session.deviations().put(unit.id(), deviation);
     String what = form.subject() + " " + form.what() + " " + form.value();
     audit(session, sent, unit, "as the variant", what + ", " + reason.get());
+    return new Outcome.Done("/fleet/" + unit.code());
+  }
+
+  /** Takes a capacity that recorded fills propose, as they stand now. */
+  @Allowed.ToKeepStore
+  public Outcome acceptLearned(Sent sent, String unitCode, long compartmentId, String condition) {
+    return once.run(
+        sent,
+        session -> {
+          Unit unit = session.fleet().unitByCode(unitCode).orElseThrow();
+          return LearnedCapacity.proposals(
+                  FleetPicture.load(session, clock.today()).needs(unit.id()).compartments(),
+                  session.records().fillsByUnit().getOrDefault(unit.id(), List.of()))
+              .stream()
+              .filter(proposal -> proposal.compartment().id() == compartmentId)
+              .filter(
+                  proposal ->
+                      proposal.condition().name().toLowerCase(Locale.ROOT).equals(condition))
+              .findFirst()
+              .map(proposal -> accept(session, sent, unit, proposal))
+              .orElseGet(
+                  () ->
+                      Outcome.refused(
+                          Problem.ofWhole("The fills do not propose that capacity any more.")));
+        });
+  }
+
+  private Outcome accept(Session session, Sent sent, Unit unit, LearnedCapacity learned) {
+    String reason =
+        "median of "
+            + learned.fills().size()
+            + " fills, the last on "
+            + learned.fills().get(0).day();
+    session
+        .deviations()
+        .put(
+            unit.id(),
+            new Deviation(
+                0,
+                new Deviation.Change.OtherCapacity(
+                    learned.compartment().id(), learned.condition(), learned.median()),
+                Deviation.Source.LEARNED,
+                reason,
+                clock.today(),
+                sent.actor()));
+    audit(
+        session,
+        sent,
+        unit,
+        learned.compartment().name() + " " + learned.book().display(),
+        learned.median().display() + ", " + reason);
     return new Outcome.Done("/fleet/" + unit.code());
   }
 

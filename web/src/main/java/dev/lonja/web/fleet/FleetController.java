@@ -84,6 +84,21 @@ class FleetController {
         : "redirect:/fleet/" + code;
   }
 
+  @PostMapping("/fleet/{code}/learned")
+  String acceptLearned(
+      @PathVariable String code,
+      @RequestParam String requestKey,
+      @RequestParam long compartmentId,
+      @RequestParam String condition,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "learned", code, compartmentId, condition);
+    Outcome outcome = deviations.acceptLearned(sent, code, compartmentId, condition);
+    return outcome instanceof Outcome.Refused refused
+        ? page(code, Optional.empty(), Optional.empty(), refused.problems(), model)
+        : "redirect:/fleet/" + code;
+  }
+
   @PostMapping("/fleet/{code}/deviations/{id}/remove")
   String followVariant(
       @PathVariable String code,

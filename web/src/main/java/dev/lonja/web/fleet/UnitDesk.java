@@ -32,7 +32,8 @@ public class UnitDesk {
   private static final String CODE = "[A-Z0-9][A-Z0-9-]{0,19}";
 
   /** Words that lead to pages of the fleet and so cannot name a unit. */
-  private static final Set<String> TAKEN = Set.of("DUE", "METERS", "NEW");
+  private static final Set<String> TAKEN =
+      Set.of("CLASSES", "DUE", "IMPORT", "METERS", "NEW", "VARIANTS");
 
   private final LonjaStore store;
   private final StoreClock clock;

@@ -6,6 +6,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
+import dev.lonja.core.service.LearnedCapacity;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
@@ -20,6 +21,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -69,6 +71,7 @@ final class UnitPage {
         plan.needs().positions().stream().map(parts::position).toList(),
         file.deviations().stream().map(deviation -> wording.row(deviation, today)).toList(),
         subjects(),
+        proposals(),
         fleet.metersOf(unit).stream().map(this::meter).toList(),
         today.toString(),
         unit.version());
@@ -81,6 +84,32 @@ final class UnitPage {
     variant.positions().forEach(p -> choices.add(choice("position-" + p.id(), p.name())));
     variantTasks.forEach(t -> choices.add(choice("task-" + t.id(), "Task: " + t.name())));
     return choices;
+  }
+
+  private List<UnitView.Proposal> proposals() {
+    return LearnedCapacity.proposals(
+            plan.needs().compartments(),
+            session.records().fillsByUnit().getOrDefault(unit.id(), List.of()))
+        .stream()
+        .map(
+            proposal ->
+                new UnitView.Proposal(
+                    proposal.compartment().id(),
+                    proposal.compartment().name(),
+                    proposal.condition().name().toLowerCase(Locale.ROOT),
+                    proposal.condition().words(),
+                    proposal.book().display(),
+                    proposal.median().display(),
+                    proposal.fills().stream()
+                        .map(
+                            fill ->
+                                fill.volume().display()
+                                    + " on "
+                                    + Words.day(fill.day(), today)
+                                    + " by "
+                                    + fill.actor())
+                        .toList()))
+        .toList();
   }
 
   private static UnitView.Choice choice(String value, String words) {
@@ -101,10 +130,20 @@ final class UnitPage {
         occurrence.date().toString(),
         occurrence.title(),
         occurrence.tasks().stream()
-            .map(task -> task.task().name() + (task.pulledForward() ? " (pulled forward)" : ""))
+            .map(task -> task.task().name() + note(task))
             .collect(Collectors.joining(", ")),
         tray.map(open -> open.id()),
-        tray.map(open -> open.number()).orElse(""));
+        tray.map(open -> open.number()).orElse(""),
+        tray.isEmpty()
+            && occurrence.tasks().stream()
+                .noneMatch(task -> task.due().standing().origin().day().isAfter(today)));
+  }
+
+  private static String note(Occurrence.OccurrenceTask task) {
+    if (task.due().cause().equals(Optional.of(Due.Cause.MOVED))) {
+      return " (moved by hand)";
+    }
+    return task.pulledForward() ? " (pulled forward)" : "";
   }
 
   private List<UnitView.DueRow> dues() {

@@ -20,6 +20,7 @@ record UnitView(
     List<PositionRow> positions,
     List<DeviationRow> deviations,
     List<Choice> subjects,
+    List<Proposal> proposals,
     List<MeterBlock> meters,
     String today,
     long version) {
@@ -37,7 +38,8 @@ record UnitView(
       String title,
       String tasks,
       Optional<Long> trayId,
-      String trayNumber) {}
+      String trayNumber,
+      boolean canMove) {}
 
   /** A task with when it is due; {@code how} opens the date to the figures behind it. */
   record DueRow(
@@ -81,6 +83,20 @@ record UnitView(
 
   /** What differs from the variant, why and since when. */
   record DeviationRow(long id, String what, String source, String reason, String since) {}
+
+  /**
+   * A capacity that recorded fills propose against the book.
+   *
+   * @param fills that it rests on, in words
+   */
+  record Proposal(
+      long compartmentId,
+      String compartment,
+      String condition,
+      String conditionWords,
+      String book,
+      String median,
+      List<String> fills) {}
 
   /** Something that a deviation may be about. */
   record Choice(String value, String words) {}

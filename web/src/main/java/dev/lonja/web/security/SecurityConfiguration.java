@@ -30,7 +30,7 @@ class SecurityConfiguration {
     return http.authorizeHttpRequests(
             requests ->
                 requests
-                    .requestMatchers("/assets/**", "/sign-in", "/first-start", "/error")
+                    .requestMatchers("/assets/**", "/sign-in", "/first-start", "/error", "/feeds/*")
                     .permitAll()
                     .anyRequest()
                     .authenticated())

@@ -116,6 +116,7 @@ public class HandOverDesk {
     }
     session.trays().unlayAll(trayId);
     session.services().withdrawOfTray(trayId, why.get(), sent.actor(), clock.now());
+    session.records().withdrawFillsOf(trayId, why.get(), sent.actor(), clock.now());
     Posting posting = posting(tray, sent, why.get());
     int lineNo = 1;
     for (Map.Entry<Long, List<PastMovement>> issues :

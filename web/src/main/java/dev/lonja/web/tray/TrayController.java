@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
@@ -28,11 +29,13 @@ class TrayController {
   private final TrayPages pages;
   private final TrayDesk desk;
   private final HandOverDesk handOvers;
+  private final FindingsDesk findings;
 
-  TrayController(TrayPages pages, TrayDesk desk, HandOverDesk handOvers) {
+  TrayController(TrayPages pages, TrayDesk desk, HandOverDesk handOvers, FindingsDesk findings) {
     this.pages = pages;
     this.desk = desk;
     this.handOvers = handOvers;
+    this.findings = findings;
   }
 
   @GetMapping("/trays")
@@ -139,6 +142,18 @@ class TrayController {
     return next(handOvers.takeBack(sent, id, itemId, back), id, person, typed, session, model);
   }
 
+  @PostMapping("/trays/{id}/findings")
+  String note(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam Map<String, String> typed,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "findings", id, new TreeMap<>(typed));
+    return next(findings.note(sent, id, typed), id, person, typed, session, model);
+  }
+
   @PostMapping("/trays/{id}/undo")
   String undo(
       @PathVariable long id,
@@ -192,6 +207,7 @@ class TrayController {
       OpenTrayChoice.choose(session, id);
     }
     model.addAttribute("view", view);
+    model.addAttribute("findings", findings.view(id));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "tray";

@@ -1,0 +1,217 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.InspectionOutcome;
+import dev.lonja.core.service.RecordedFill;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskStanding;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.service.RecordRepository.Inspected;
+import dev.lonja.store.service.RecordRepository.NotedFill;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.request.OnceOnly;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.request.Typed;
+import dev.lonja.web.security.Allowed;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/**
+ * Notes what came of a job: what its inspections found and how many litres were poured. From the
+ * one the chance of a replacement is learned, from the other the capacity.
+ */
+@Service
+public class FindingsDesk {
+
+  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(2_000);
+  private static final String OUTCOME = "outcome-";
+  private static final String POURED = "poured-";
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public FindingsDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /** What there is to note of a tray; nothing for one that is not handed over. */
+  FindingsView view(long trayId) {
+    return store.read(
+        session ->
+            session
+                .trays()
+                .byId(trayId)
+                .filter(tray -> tray.state() == Tray.State.HANDED_OVER)
+                .map(tray -> view(session, tray))
+                .orElse(FindingsView.NONE));
+  }
+
+  private FindingsView view(Session session, Tray tray) {
+    Job job = Job.of(session, tray, clock);
+    Map<Long, String> litres = new LinkedHashMap<>();
+    session
+        .records()
+        .fillsOf(tray.id())
+        .forEach(fill -> litres.put(fill.compartmentId(), litres(fill.volume())));
+    return new FindingsView(
+        session.records().inspectionsOf(tray.id()).stream()
+            .filter(inspected -> job.names().containsKey(inspected.taskId()))
+            .map(
+                inspected ->
+                    new FindingsView.InspectionRow(
+                        OUTCOME + inspected.recordId(),
+                        job.names().get(inspected.taskId()),
+                        inspected.outcome().map(o -> o.name().toLowerCase(Locale.ROOT)).orElse("")))
+            .toList(),
+        job.pours().stream()
+            .map(
+                pour ->
+                    new FindingsView.FillRow(
+                        POURED + pour.compartmentId(),
+                        pour.name(),
+                        pour.book().display() + ", " + pour.condition().words(),
+                        litres.getOrDefault(pour.compartmentId(), "")))
+            .toList());
+  }
+
+  private static String litres(Volume volume) {
+    return BigDecimal.valueOf(volume.microlitres(), 6).stripTrailingZeros().toPlainString();
+  }
+
+  /** A compartment that the job fills. */
+  private record Pour(
+      long compartmentId, String name, long itemId, FillCondition condition, Volume book) {}
+
+  /** What a tray's tasks do, as the unit stands. */
+  private record Job(Map<Long, String> names, List<Pour> pours) {
+
+    static Job of(Session session, Tray tray, StoreClock clock) {
+      FleetPicture fleet = FleetPicture.load(session, clock.today());
+      List<Task> tasks =
+          fleet.tasks().getOrDefault(tray.unitId(), List.of()).stream()
+              .map(TaskStanding::task)
+              .filter(task -> tray.taskIds().contains(task.id()))
+              .toList();
+      Map<Long, String> names = new LinkedHashMap<>();
+      Map<Long, Long> compartments = new LinkedHashMap<>();
+      for (Task task : tasks) {
+        names.put(task.id(), task.name());
+        if (task.action() instanceof Task.Action.ChangeFluid change) {
+          compartments.put(task.id(), change.compartmentId());
+        }
+      }
+      List<Pour> pours = new ArrayList<>();
+      if (!tasks.isEmpty()) {
+        for (TakeLine line : ServiceTake.of(fleet.needs(tray.unitId()), tasks).lines()) {
+          if (line.reason() instanceof TakeLine.Reason.Fill fill) {
+            pours.add(
+                new Pour(
+                    compartments.get(line.taskId()),
+                    line.place(),
+                    line.itemId(),
+                    fill.condition(),
+                    fill.capacity()));
+          }
+        }
+      }
+      return new Job(names, pours);
+    }
+  }
+
+  /**
+   * Notes what was typed; empty fields say nothing, and litres that were noted before give way.
+   *
+   * @param typed by field, as the form has them
+   */
+  @Allowed.ToKeepStore
+  public Outcome note(Sent sent, long trayId, Map<String, String> typed) {
+    return once.run(
+        sent,
+        session ->
+            session
+                .trays()
+                .byId(trayId)
+                .filter(tray -> tray.state() == Tray.State.HANDED_OVER)
+                .map(tray -> note(session, sent, tray, typed))
+                .orElseGet(
+                    () -> Outcome.refused(Problem.ofWhole("This tray is not handed over."))));
+  }
+
+  private Outcome note(Session session, Sent sent, Tray tray, Map<String, String> fields) {
+    Typed typed = new Typed();
+    List<NotedFill> fills = fills(session, sent, tray, fields, typed);
+    Map<Long, InspectionOutcome> outcomes = outcomes(session, tray, fields, typed);
+    if (!typed.problems().isEmpty()) {
+      return new Outcome.Refused(typed.problems());
+    }
+    outcomes.forEach(
+        (record, outcome) ->
+            session.records().addOutcome(record, outcome, "", sent.actor(), clock.now()));
+    session.records().withdrawFillsOf(tray.id(), "noted anew", sent.actor(), clock.now());
+    fills.forEach(fill -> session.records().addFill(fill, "", clock.now()));
+    return new Outcome.Done(TrayDesk.path(tray.id()));
+  }
+
+  private List<NotedFill> fills(
+      Session session, Sent sent, Tray tray, Map<String, String> fields, Typed typed) {
+    List<NotedFill> fills = new ArrayList<>();
+    for (Pour pour : Job.of(session, tray, clock).pours()) {
+      String field = POURED + pour.compartmentId();
+      String text = fields.getOrDefault(field, "").strip();
+      if (!text.isEmpty()) {
+        typed
+            .decimalUpTo(field, "Litres poured into " + pour.name(), text, MOST_LITRES)
+            .map(
+                litres ->
+                    new RecordedFill(
+                        0,
+                        pour.compartmentId(),
+                        pour.itemId(),
+                        pour.condition(),
+                        Volume.ofLitres(litres.toPlainString()),
+                        tray.handedOverOn().orElseThrow(),
+                        sent.actor()))
+            .ifPresent(
+                fill -> fills.add(new NotedFill(fill, tray.unitId(), Optional.of(tray.id()))));
+      }
+    }
+    return fills;
+  }
+
+  private static Map<Long, InspectionOutcome> outcomes(
+      Session session, Tray tray, Map<String, String> fields, Typed typed) {
+    Map<Long, InspectionOutcome> outcomes = new LinkedHashMap<>();
+    for (Inspected inspected : session.records().inspectionsOf(tray.id())) {
+      String field = OUTCOME + inspected.recordId();
+      String text = fields.getOrDefault(field, "");
+      Optional<InspectionOutcome> outcome =
+          List.of(InspectionOutcome.values()).stream()
+              .filter(o -> o.name().toLowerCase(Locale.ROOT).equals(text))
+              .findFirst();
+      if (outcome.isEmpty() && !text.isEmpty()) {
+        typed.refuse(field, "\"" + text + "\" is no outcome; choose sound, cleaned or replaced.");
+      }
+      outcome
+          .filter(o -> !inspected.outcome().equals(Optional.of(o)))
+          .ifPresent(o -> outcomes.put(inspected.recordId(), o));
+    }
+    return outcomes;
+  }
+}
