@@ -1,5 +1,6 @@
 // Copies what ships from the packages into the application's static files: fonts, scripts, one icon sprite.
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { decompress } from "wawoff2";
 
 const packages = new URL("node_modules/", import.meta.url);
 const assets = new URL("../../../target/classes/static/assets/", import.meta.url);
@@ -18,6 +19,18 @@ for (const [face, script] of fonts) {
     new URL(`@fontsource-variable/${name}/files/${name}-${script}-wght-normal.woff2`, packages),
     new URL(`fonts/${name}-${script}.woff2`, assets),
   );
+}
+// Paper is set in the same faces; its renderer reads them unpacked.
+const paper = new URL("../../../target/classes/dev/lonja/web/document/", import.meta.url);
+mkdirSync(paper, { recursive: true });
+for (const face of ["next", "mono"]) {
+  for (const weight of ["400", "700"]) {
+    const name = `atkinson-hyperlegible-${face}`;
+    const packed = readFileSync(
+      new URL(`@fontsource/${name}/files/${name}-latin-${weight}-normal.woff2`, packages),
+    );
+    writeFileSync(new URL(`${face}-${weight}.ttf`, paper), await decompress(packed));
+  }
 }
 cpSync(new URL("@alpinejs/csp/dist/cdn.min.js", packages), new URL("alpine.js", assets));
 for (const own of ["app.js", "favicon.svg"]) {

@@ -23,6 +23,7 @@ import static dev.lonja.store.schema.Tables.VARIANT;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Position;
 import java.time.LocalDate;
 import java.util.List;
@@ -49,6 +50,7 @@ final class FleetTables {
         .with(of("id", UNIT_CLASS.ID, id(), "number of the row"))
         .with(of("code", UNIT_CLASS.CODE, text(20), "short name"))
         .with(of("name", UNIT_CLASS.NAME, text(60), "name"))
+        .with(of("outline", UNIT_CLASS.OUTLINE, words(Outline.values()), "how it is drawn"))
         .with(of("version", UNIT_CLASS.VERSION, whole(0, MOST), "number of edits"))
         .unique("code")
         .build();

@@ -4,6 +4,7 @@ import static dev.lonja.store.schema.Tables.CALENDAR_FEED;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 
+import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UsageCalendar;
 import java.util.List;
@@ -28,7 +29,11 @@ public final class ClassRepository {
    * @param secret of its calendar's address, if it has one
    */
   public record StoredClass(
-      Unit.UnitClass unitClass, List<Integer> months, long version, Optional<String> secret) {}
+      Unit.UnitClass unitClass,
+      Outline outline,
+      List<Integer> months,
+      long version,
+      Optional<String> secret) {}
 
   /** All classes, in order of their codes. */
   public List<StoredClass> all() {
@@ -47,6 +52,7 @@ public final class ClassRepository {
             row ->
                 new StoredClass(
                     unitClass(row),
+                    Outline.valueOf(row.get(UNIT_CLASS.OUTLINE)),
                     months.getOrDefault(
                         row.get(UNIT_CLASS.ID), UsageCalendar.EVEN.monthlyFactors()),
                     row.get(UNIT_CLASS.VERSION),
@@ -74,11 +80,15 @@ public final class ClassRepository {
         .fetchSingle(UNIT_CLASS.ID);
   }
 
-  /** Renames a class; false if someone else changed it since it was read with this version. */
-  public boolean rename(long classId, long readVersion, String name) {
+  /**
+   * Renames a class and draws it by a shape; false if someone else changed it since it was read
+   * with this version.
+   */
+  public boolean edit(long classId, long readVersion, String name, Outline outline) {
     return context
             .update(UNIT_CLASS)
             .set(UNIT_CLASS.NAME, name)
+            .set(UNIT_CLASS.OUTLINE, outline.name())
             .set(UNIT_CLASS.VERSION, readVersion + 1)
             .where(UNIT_CLASS.ID.eq(classId), UNIT_CLASS.VERSION.eq(readVersion))
             .execute()

@@ -94,7 +94,7 @@ final class DemoFleet {
   }
 
   private void trucks() {
-    long trucks = sheets.unitClass("RT", "Refrigerated trucks", SEASON);
+    long trucks = sheets.unitClass("RT", "Refrigerated trucks", "truck", SEASON);
     truck(trucks, "RT-01", machines.truck42, 118_400, 0.62, 0.40, 0.55);
     truck(trucks, "RT-02", machines.truck42, 96_210, 0.995, 0.30, 0.91);
     truck(trucks, "RT-03", machines.truck51, 142_900, 0.85, 0.74, 0.30);
@@ -129,7 +129,7 @@ final class DemoFleet {
   }
 
   private void vans() {
-    long vans = sheets.unitClass("VN", "Vans", STEADY);
+    long vans = sheets.unitClass("VN", "Vans", "van", STEADY);
     van(vans, "VN-1", 88_300, 0.45);
     van(vans, "VN-2", 41_900, 0.99);
     van(vans, "VN-3", 63_150, 0.18);
@@ -147,7 +147,7 @@ final class DemoFleet {
   }
 
   private void forklifts() {
-    long forklifts = sheets.unitClass("FL", "Forklifts", SEASON);
+    long forklifts = sheets.unitClass("FL", "Forklifts", "forklift", SEASON);
     diesel(forklifts, "FL-1", 6_120, 0.70, 0.35);
     diesel(forklifts, "FL-2", 4_385, 0.99, 0.82);
     diesel(forklifts, "FL-3", 8_940, 0.93, 0.97);
@@ -172,7 +172,7 @@ final class DemoFleet {
   }
 
   private void boats() {
-    long boats = sheets.unitClass("WB", "Workboats", SEASON);
+    long boats = sheets.unitClass("WB", "Workboats", "boat", SEASON);
     boat(boats, "WB-1", 1_410, 0.42);
     boat(boats, "WB-2", 960, 0.66);
     boat(boats, "WB-3", 2_205, 0.27);
@@ -197,7 +197,7 @@ final class DemoFleet {
   }
 
   private void hoists() {
-    long hoists = sheets.unitClass("BH", "Boat hoists", STEADY);
+    long hoists = sheets.unitClass("BH", "Boat hoists", "hoist", STEADY);
     hoist(hoists, "BH-1", 5_240, 0.55);
     UnitPlan second = hoist(hoists, "BH-2", 2_310, 0.22);
     long absent = machines.hoist.positionId("Return filter");
@@ -229,7 +229,7 @@ final class DemoFleet {
   }
 
   private void smallEngines() {
-    long small = sheets.unitClass("SE", "Sweepers and washers", SEASON);
+    long small = sheets.unitClass("SE", "Sweepers and washers", "small", SEASON);
     small(small, "SW-1", "Quay sweeper", machines.sweeper, 412, 0.40);
     small(small, "SW-2", "Quay sweeper", machines.sweeper, 288, 0.15);
     small(small, "SW-3", "Quay sweeper", machines.sweeper, 655, 0.99);
@@ -248,7 +248,7 @@ final class DemoFleet {
   }
 
   private void carriers() {
-    long carriers = sheets.unitClass("AT", "All-terrain carriers", SEASON);
+    long carriers = sheets.unitClass("AT", "All-terrain carriers", "carrier", SEASON);
     carrier(carriers, "AT-1", 1_480, Oddity.NONE, 0.72);
     carrier(carriers, "AT-2", 905, Oddity.SILENT, 0.80);
     carrier(carriers, "AT-3", 1_122, Oddity.NONE, 0.97);
@@ -265,7 +265,7 @@ final class DemoFleet {
   }
 
   private void generators() {
-    long generators = sheets.unitClass("GN", "Standby generators", STEADY);
+    long generators = sheets.unitClass("GN", "Standby generators", "set", STEADY);
     LocalDate since = today.minusYears(6).plusDays(11);
     String name = "Standby generator, ice plant";
     UnitPlan first = unit("GN-1", name, generators, machines.generator, since);

@@ -6,7 +6,7 @@ import java.util.Map;
 /** The tables of the fleet while the demo fills them. */
 final class DemoSheets {
 
-  final Sheet classes = new Sheet("id,code,name,version");
+  final Sheet classes = new Sheet("id,code,name,outline,version");
   final Sheet classMonths = new Sheet("id,class_id,month,factor");
   final Sheet models = new Sheet("id,make,name");
   final Sheet variants = new Sheet("id,model_id,name,version");
@@ -50,8 +50,8 @@ final class DemoSheets {
   }
 
   /** A class whose months are given in hundredths of the mean month. */
-  long unitClass(String code, String name, int[] months) {
-    long id = classes.add(code, name, 0);
+  long unitClass(String code, String name, String outline, int[] months) {
+    long id = classes.add(code, name, outline, 0);
     for (int month = 1; month <= months.length; month++) {
       classMonths.add(id, month, months[month - 1] / 100.0);
     }

@@ -57,17 +57,18 @@ class ClassController {
     return page(code, Map.of(), List.of(), model);
   }
 
-  @PostMapping("/fleet/classes/{code}/name")
-  String rename(
+  @PostMapping("/fleet/classes/{code}/edit")
+  String edit(
       @PathVariable String code,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam String name,
+      @RequestParam String outline,
       @RequestParam Map<String, String> typed,
       Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "class name", code, version, name);
-    return next(desk.rename(sent, code, version, name), code, typed, model);
+    Sent sent = Sent.by(person, requestKey, "class", code, version, name, outline);
+    return next(desk.edit(sent, code, version, name, outline), code, typed, model);
   }
 
   @PostMapping("/fleet/classes/{code}/months")

@@ -2,6 +2,7 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.MonthlyFactors;
+import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -19,6 +20,7 @@ import java.security.SecureRandom;
 import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
@@ -85,6 +87,10 @@ public class ClassDesk {
             .filter(unit -> unit.unitClass().equals(stored.unitClass()))
             .map(Unit::code)
             .toList(),
+        stored.outline().name(),
+        Arrays.stream(Outline.values())
+            .map(o -> new ClassView.Choice(o.name(), o.words()))
+            .toList(),
         stored.version(),
         fields(stored.months()),
         MonthlyFactors.learned(meters, clock.today())
@@ -131,26 +137,33 @@ public class ClassDesk {
   }
 
   @Allowed.ToKeepStore
-  public Outcome rename(Sent sent, String code, long version, String name) {
+  public Outcome edit(Sent sent, String code, long version, String name, String outline) {
     return once.run(
         sent,
         session -> {
           StoredClass stored = session.classes().byCode(code).orElseThrow();
           Typed typed = new Typed();
           Optional<String> title = typed.text("name", "The name", name, LONGEST_NAME);
-          if (title.isEmpty()) {
+          Optional<Outline> shape =
+              List.of(Outline.values()).stream().filter(o -> o.name().equals(outline)).findFirst();
+          if (shape.isEmpty()) {
+            typed.refuse("outline", "Choose how its machines are drawn.");
+          }
+          if (!typed.problems().isEmpty()) {
             return new Outcome.Refused(typed.problems());
           }
-          if (!session.classes().rename(stored.unitClass().id(), version, title.get())) {
+          if (!session
+              .classes()
+              .edit(stored.unitClass().id(), version, title.orElseThrow(), shape.orElseThrow())) {
             return stale();
           }
           audit(
               session,
               sent,
               stored.unitClass().id(),
-              "renamed",
-              stored.unitClass().name(),
-              title.get());
+              "edited",
+              stored.unitClass().name() + ", " + stored.outline().words(),
+              title.get() + ", " + shape.get().words());
           return done(code);
         });
   }

@@ -13,10 +13,14 @@ record ClassView(
     String code,
     String name,
     List<String> units,
+    String outline,
+    List<Choice> outlines,
     long version,
     List<MonthField> months,
     Optional<Proposal> proposed,
     Optional<String> feed) {
+
+  record Choice(String value, String words) {}
 
   /** A month of the form, with what is typed in it. */
   record MonthField(int number, String name, String value) {}

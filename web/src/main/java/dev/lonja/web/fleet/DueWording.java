@@ -3,17 +3,24 @@ package dev.lonja.web.fleet;
 import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
+import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Origin;
+import dev.lonja.core.service.Task;
 import dev.lonja.core.service.Timing;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Due dates in words. */
 public final class DueWording {
+
+  private static final DateTimeFormatter DAY_OF_YEAR =
+      DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
   private DueWording() {}
 
@@ -54,6 +61,20 @@ public final class DueWording {
             .flatMap(offset -> offset.shown(life))
             .map(shown -> " (meter shows " + shown.display() + ")")
             .orElse("");
+  }
+
+  /** When a task comes round: "200 h or 12 months", "every 3. time", "14 days before 1 Apr". */
+  static String interval(Task task) {
+    if (task.timing() instanceof Timing.EveryNth every) {
+      return "every " + every.nth() + ". time of its lead";
+    } else if (task.timing() instanceof Timing.BeforeSeason season) {
+      return season.leadDays() + " days before " + season.start().format(DAY_OF_YEAR);
+    } else if (task.timing() instanceof Timing.BeforeLayUp layUp) {
+      return layUp.leadDays() + " days before a lay-up";
+    }
+    Timing.ByInterval timed = task.byInterval().orElseThrow();
+    Interval regular = timed.regular();
+    return DeviationWording.interval(new Interval(timed.spanInForce(regular), regular.months()));
   }
 
   /** When a task was last done, or that nobody knows. */

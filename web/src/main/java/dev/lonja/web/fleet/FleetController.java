@@ -1,12 +1,15 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,12 +27,15 @@ class FleetController {
   private final DeviationDesk deviations;
   private final DueDesk dues;
   private final BurstDesk bursts;
+  private final PdfRenderer paper;
 
-  FleetController(FleetDesk desk, DeviationDesk deviations, DueDesk dues, BurstDesk bursts) {
+  FleetController(
+      FleetDesk desk, DeviationDesk deviations, DueDesk dues, BurstDesk bursts, PdfRenderer paper) {
     this.desk = desk;
     this.deviations = deviations;
     this.dues = dues;
     this.bursts = bursts;
+    this.paper = paper;
   }
 
   @GetMapping("/fleet")
@@ -51,6 +57,14 @@ class FleetController {
   @GetMapping("/fleet/{code}")
   String unit(@PathVariable String code, Model model) {
     return page(code, Optional.empty(), Optional.empty(), List.of(), model);
+  }
+
+  /** The machine on one page of paper. */
+  @GetMapping("/fleet/{code}/sheet.pdf")
+  ResponseEntity<byte[]> sheet(@PathVariable String code) {
+    UnitView view =
+        desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    return paper.answer("machine-sheet", view.code() + ".pdf", Map.of("view", view));
   }
 
   @GetMapping("/fleet/{code}/burst")

@@ -1,9 +1,13 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.LearnedCapacity;
@@ -14,6 +18,7 @@ import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
+import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
@@ -25,6 +30,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Builds the unit page from one consistent state. */
 final class UnitPage {
@@ -63,11 +69,12 @@ final class UnitPage {
         unit.variant().display(),
         unit.unitClass().name(),
         Words.day(unit.inServiceOn(), today),
+        drawing(),
         UnitRuler.draw(unit.code(), plan.occurrences(), today),
         DueRuler.scale(today, UnitRuler.WEEKS),
         plan.occurrences().stream().limit(5).map(this::occurrence).toList(),
         dues(),
-        plan.needs().compartments().stream().map(parts::compartment).toList(),
+        compartments(),
         plan.needs().positions().stream().map(parts::position).toList(),
         file.deviations().stream().map(deviation -> wording.row(deviation, today)).toList(),
         subjects(),
@@ -75,6 +82,56 @@ final class UnitPage {
         fleet.metersOf(unit).stream().map(this::meter).toList(),
         today.toString(),
         unit.version());
+  }
+
+  private List<UnitView.CompartmentRow> compartments() {
+    List<UnitView.CompartmentRow> rows = new ArrayList<>();
+    for (Compartment compartment : plan.needs().compartments()) {
+      rows.add(
+          parts.compartment(
+              compartment,
+              rows.size() + 1,
+              plan.needs().positions(),
+              fleet.tasks().get(unit.id()).stream()
+                  .filter(standing -> changes(standing.task(), compartment))
+                  .findFirst()
+                  .map(this::due)));
+    }
+    return rows;
+  }
+
+  private static boolean changes(Task task, Compartment compartment) {
+    return task.action() instanceof Task.Action.ChangeFluid change
+        && change.compartmentId() == compartment.id();
+  }
+
+  private String drawing() {
+    Outline outline =
+        session
+            .classes()
+            .byCode(unit.unitClass().code())
+            .map(ClassRepository.StoredClass::outline)
+            .orElse(Outline.PLAIN);
+    return SectionDrawing.draw(
+        outline,
+        plan.needs().compartments().stream()
+            .map(c -> new SectionDrawing.Labelled(c, amount(c), "#compartment-" + c.id()))
+            .toList(),
+        "Side section of " + unit.code() + " with its compartments");
+  }
+
+  /** "9.60 L · 15W-40". */
+  private static String amount(Compartment compartment) {
+    return Stream.of(
+            compartment
+                .capacity(FillCondition.WITH_FILTER)
+                .or(() -> compartment.capacity(FillCondition.WITHOUT_FILTER))
+                .or(() -> compartment.capacity(FillCondition.DRY))
+                .map(Volume::display)
+                .orElse("not on file"),
+            compartment.grade())
+        .filter(words -> !words.isEmpty())
+        .collect(Collectors.joining(" · "));
   }
 
   /** All that the variant has, also what is absent here. */
@@ -174,6 +231,7 @@ final class UnitPage {
         due.task().id(),
         due.task().serviceName(),
         due.task().name(),
+        DueWording.interval(due.task()),
         DueWording.limits(due, today),
         DueWording.lastDone(due.standing().origin(), today),
         DueWording.state(due, today),

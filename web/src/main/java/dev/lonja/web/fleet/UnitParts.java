@@ -6,6 +6,7 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.Due;
 import dev.lonja.core.service.FirstPour;
 import dev.lonja.store.Session;
 import dev.lonja.web.frame.Plate;
@@ -30,8 +31,19 @@ final class UnitParts {
     this.today = today;
   }
 
-  UnitView.CompartmentRow compartment(Compartment compartment) {
+  /**
+   * A compartment.
+   *
+   * @param number of its block in the drawing
+   * @param changed when its fluid is changed, if a task does
+   */
+  UnitView.CompartmentRow compartment(
+      Compartment compartment, int number, List<Position> positions, Optional<Due> changed) {
+    List<Position> own =
+        positions.stream().filter(position -> position.belongsTo(compartment)).toList();
     return new UnitView.CompartmentRow(
+        compartment.id(),
+        number,
         compartment.name(),
         compartment.grade(),
         plate(compartment.itemId()),
@@ -49,7 +61,31 @@ final class UnitParts {
             .map(FirstPour::of)
             .map(p -> "first pour " + p.pour().display() + ", keep " + p.reserve().display())
             .orElse(""),
-        compartment.hint());
+        compartment.hint(),
+        seals(own),
+        own.stream()
+            .filter(position -> position.kind() == Position.Kind.DRAIN_PLUG)
+            .map(
+                position ->
+                    Stream.of(
+                            position.thread(),
+                            position.drive(),
+                            position.torque().map(TorqueRange::display).orElse(""))
+                        .filter(words -> !words.isEmpty())
+                        .collect(Collectors.joining(", ")))
+            .collect(Collectors.joining("; ")),
+        changed.map(due -> DueWording.lastDone(due.standing().origin(), today)).orElse(""),
+        changed.map(due -> DueWording.state(due, today)));
+  }
+
+  private String seals(List<Position> own) {
+    return own.stream()
+        .filter(position -> position.kind() == Position.Kind.DRAIN_SEAL)
+        .map(
+            position ->
+                (position.quantity() > 1 ? position.quantity() + " × " : "")
+                    + plate(position.itemId()).map(Plate::number).orElse("none chosen"))
+        .collect(Collectors.joining(", "));
   }
 
   private UnitView.CapacityRow capacity(Compartment compartment, FillCondition condition) {
@@ -65,6 +101,7 @@ final class UnitParts {
 
   UnitView.PositionRow position(Position position) {
     return new UnitView.PositionRow(
+        position.kind() == Position.Kind.DRAIN_PLUG || position.kind() == Position.Kind.DRAIN_SEAL,
         position.name(),
         position.kind().words(),
         Stream.of(

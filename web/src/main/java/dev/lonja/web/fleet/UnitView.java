@@ -12,6 +12,7 @@ record UnitView(
     String model,
     String unitClass,
     String inService,
+    String drawing,
     String ruler,
     String scale,
     List<OccurrenceRow> occurrences,
@@ -46,31 +47,47 @@ record UnitView(
       long taskId,
       String service,
       String task,
+      String interval,
       String limits,
       String lastDone,
       State state,
       List<String> how) {}
 
   /**
-   * A compartment with what it holds.
+   * A compartment with what it holds and when that is changed.
    *
+   * @param number of its block in the drawing
    * @param hint the order of the work; empty if there is none
+   * @param seals of its drain points; empty if there are none
+   * @param torque of its plugs with thread and drive; empty if there are none
+   * @param lastChange empty if no task changes it
    * @param itemSource where the preferred fluid deviates, else empty
    */
   record CompartmentRow(
+      long id,
+      int number,
       String name,
       String grade,
       Optional<Plate> item,
       String itemSource,
       List<CapacityRow> capacities,
       String firstPour,
-      String hint) {}
+      String hint,
+      String seals,
+      String torque,
+      String lastChange,
+      Optional<State> nextDue) {}
 
   /** How much goes in, in which condition; {@code source} where it deviates. */
   record CapacityRow(String amount, String condition, String source) {}
 
-  /** A position; {@code detail} holds thread, drive and mounting. */
+  /**
+   * A position; {@code detail} holds thread, drive and mounting.
+   *
+   * @param ofDrain true for plugs and seals that a compartment's row tells already
+   */
   record PositionRow(
+      boolean ofDrain,
       String name,
       String kind,
       String detail,

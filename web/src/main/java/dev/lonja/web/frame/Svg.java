@@ -15,7 +15,7 @@ public final class Svg {
     text.append(
         String.format(
             Locale.ROOT,
-            "<svg viewBox=\"0 0 %d %d\" width=\"100%%\" role=\"img\" aria-label=\"%s\" "
+            "<svg viewBox=\"0 0 %d %d\" width=\"100%%\" font-family=\"Words\" role=\"img\" aria-label=\"%s\" "
                 + "xmlns=\"http://www.w3.org/2000/svg\"><title>%s</title>",
             width,
             height,
@@ -39,6 +39,22 @@ public final class Svg {
 
   public Svg label(double x, double y, String words, String look) {
     return add("<text x=\"%.1f\" y=\"%.1f\" %s>%s</text>", x, y, look, escape(words));
+  }
+
+  public Svg circle(double x, double y, double radius, String look) {
+    return add("<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" %s/>", x, y, radius, look);
+  }
+
+  /** What follows, up to {@link #close(String)}, leads to a place; without one it leads nowhere. */
+  public Svg open(String link, String words) {
+    return link.isEmpty()
+        ? add("<g>")
+        : add("<a href=\"%s\" aria-label=\"%s\">", escape(link), escape(words));
+  }
+
+  /** Ends what was opened last. */
+  public Svg close(String link) {
+    return add(link.isEmpty() ? "</g>" : "</a>");
   }
 
   public String done() {
