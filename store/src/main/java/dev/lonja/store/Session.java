@@ -6,6 +6,7 @@ import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.person.PersonRepository;
@@ -32,6 +33,10 @@ public final class Session {
 
   public ClassRepository classes() {
     return new ClassRepository(context);
+  }
+
+  public VariantRepository variants() {
+    return new VariantRepository(context);
   }
 
   public ReadingRepository readings() {

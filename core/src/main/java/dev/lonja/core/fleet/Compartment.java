@@ -2,8 +2,11 @@ package dev.lonja.core.fleet;
 
 import dev.lonja.core.quantity.Volume;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * A place on a unit that holds one fluid.
@@ -66,6 +69,19 @@ public record Compartment(
     changed.putAll(capacities);
     changed.put(condition, volume);
     return new Compartment(id, name, kind, grade, itemId, changed, hint);
+  }
+
+  /**
+   * True if the capacities agree with each other: dry takes no less than a drain with the filter,
+   * and that no less than one without it. What is not on file agrees with anything.
+   */
+  public boolean capacitiesAgree() {
+    List<Volume> falling =
+        Stream.of(FillCondition.DRY, FillCondition.WITH_FILTER, FillCondition.WITHOUT_FILTER)
+            .flatMap(condition -> capacity(condition).stream())
+            .toList();
+    return IntStream.range(1, falling.size())
+        .allMatch(i -> falling.get(i - 1).compareTo(falling.get(i)) >= 0);
   }
 
   public Optional<Volume> capacity(FillCondition condition) {

@@ -2,12 +2,8 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.item.Item;
-import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterSpan;
-import dev.lonja.core.quantity.Torque;
-import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
@@ -24,7 +20,6 @@ import java.util.Optional;
 final class DeviationEntry {
 
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
-  private static final BigDecimal MOST_TORQUE = BigDecimal.valueOf(10_000);
   private static final BigDecimal MOST_RUN = BigDecimal.valueOf(1_000_000);
   private static final int MOST_MONTHS = 240;
 
@@ -62,7 +57,8 @@ final class DeviationEntry {
     return switch (form.what()) {
       case "absent" -> Optional.of(new Deviation.Change.NoCompartment(id));
       case "item" ->
-          item(Measure.LITRES).map(item -> new Deviation.Change.OtherFluid(id, item.id()));
+          PartEntry.item(session, typed, "value", form.value(), Measure.LITRES)
+              .map(item -> new Deviation.Change.OtherFluid(id, item.id()));
       case "capacity" -> capacity(id);
       default -> refuseWhat("a compartment may be absent, or take another item or capacity");
     };
@@ -75,9 +71,11 @@ final class DeviationEntry {
     return switch (form.what()) {
       case "absent" -> Optional.of(new Deviation.Change.NoPosition(id));
       case "item" ->
-          item(Measure.PIECES)
+          PartEntry.item(session, typed, "value", form.value(), Measure.PIECES)
               .map(i -> new Deviation.Change.OtherPart(id, i.id(), i.filterVolume()));
-      case "torque" -> torque().map(torque -> new Deviation.Change.OtherTorque(id, torque));
+      case "torque" ->
+          PartEntry.torque(typed, "value", form.value())
+              .map(torque -> new Deviation.Change.OtherTorque(id, torque));
       default -> refuseWhat("a position may be absent, or take another item or torque");
     };
   }
@@ -119,17 +117,9 @@ final class DeviationEntry {
         : Optional.empty();
   }
 
-  /** A drain with the filter never takes less than one without. */
+  /** A drain with the filter never takes less than one without, and dry takes most. */
   private boolean agreesWithOther(long id, FillCondition condition, Volume volume) {
-    boolean with = condition == FillCondition.WITH_FILTER;
-    FillCondition counterpart = with ? FillCondition.WITHOUT_FILTER : FillCondition.WITH_FILTER;
-    Optional<Volume> other =
-        condition == FillCondition.DRY
-            ? Optional.empty()
-            : needs.compartment(id).capacity(counterpart);
-    boolean agrees =
-        other.isEmpty()
-            || (with ? volume.compareTo(other.get()) >= 0 : volume.compareTo(other.get()) <= 0);
+    boolean agrees = needs.compartment(id).withCapacity(condition, volume).capacitiesAgree();
     if (!agrees) {
       typed.refuse(
           "value",
@@ -137,60 +127,10 @@ final class DeviationEntry {
               + " would be "
               + volume.display()
               + ", but "
-              + counterpart.words()
-              + " is "
-              + other.get().display()
-              + "; with the filter it cannot be less.");
+              + CapacityWording.of(needs.compartment(id), condition)
+              + "; with the filter it cannot be less, and dry it takes most.");
     }
     return agrees;
-  }
-
-  /** By number, or by make and number where several makes use the number. */
-  private Optional<Item> item(Measure measure) {
-    Optional<PartKey> key = PartKey.of(form.value());
-    List<Item> byNumber =
-        key.map(session.items()::byKey).orElse(List.of()).stream()
-            .filter(candidate -> candidate.measure() == measure)
-            .toList();
-    if (byNumber.size() == 1) {
-      return Optional.of(byNumber.get(0));
-    }
-    Optional<Item> byMakeAndNumber =
-        session.items().all().stream()
-            .filter(candidate -> candidate.measure() == measure)
-            .filter(candidate -> PartKey.of(candidate.make() + candidate.number()).equals(key))
-            .findFirst();
-    if (byMakeAndNumber.isEmpty()) {
-      String kind = measure == Measure.LITRES ? "fluid" : "part";
-      typed.refuse(
-          "value",
-          byNumber.isEmpty()
-              ? "No " + kind + " has the number \"" + form.value().strip() + "\"."
-              : byNumber.size() + " makes use that number; write the make before it.");
-    }
-    return byMakeAndNumber;
-  }
-
-  /** "32" or "30-35", in N·m. */
-  private Optional<TorqueRange> torque() {
-    String[] ends = form.value().strip().split("(?<=[0-9])\\s*[-–]\\s*", 2);
-    Optional<BigDecimal> low =
-        typed.decimalUpTo("value", "The torque in N·m", ends[0], MOST_TORQUE);
-    Optional<BigDecimal> high =
-        ends.length == 1
-            ? low
-            : typed.decimalUpTo("value", "The torque in N·m", ends[1], MOST_TORQUE);
-    if (low.isEmpty() || high.isEmpty()) {
-      return Optional.empty();
-    }
-    if (low.get().compareTo(high.get()) > 0) {
-      typed.refuse(
-          "value",
-          "The range runs from " + ends[0] + " to " + ends[1] + "; write the lower end first.");
-      return Optional.empty();
-    }
-    return Optional.of(
-        new TorqueRange(Torque.ofNewtonMetres(low.get()), Torque.ofNewtonMetres(high.get())));
   }
 
   /** "400", or "400, 12 months", or "12 months". */

@@ -23,9 +23,11 @@ class UnitController {
   private static final String START_FIELD = "start-";
 
   private final UnitDesk desk;
+  private final UnitImportDesk imports;
 
-  UnitController(UnitDesk desk) {
+  UnitController(UnitDesk desk, UnitImportDesk imports) {
     this.desk = desk;
+    this.imports = imports;
   }
 
   @GetMapping("/fleet/new")
@@ -55,6 +57,36 @@ class UnitController {
     return outcome instanceof Outcome.Done done
         ? "redirect:" + done.answer()
         : page(like, typed, ((Outcome.Refused) outcome).problems(), model);
+  }
+
+  @GetMapping("/fleet/import")
+  String table(Model model) {
+    return table("", List.of(), model);
+  }
+
+  /** Shows what would come in, or takes it in once that was seen. */
+  @PostMapping("/fleet/import")
+  String table(
+      @RequestParam String requestKey,
+      @RequestParam String table,
+      @RequestParam(defaultValue = "false") boolean seen,
+      Principal person,
+      Model model) {
+    if (!seen) {
+      return table(table, List.of(), model);
+    }
+    Outcome outcome = imports.take(Sent.by(person, requestKey, "units", table), table);
+    return outcome instanceof Outcome.Done done
+        ? "redirect:" + done.answer()
+        : table(table, ((Outcome.Refused) outcome).problems(), model);
+  }
+
+  private String table(String table, List<Problem> refused, Model model) {
+    UnitImportDesk.Preview preview = imports.preview(table);
+    model.addAttribute("view", preview);
+    model.addAttribute("table", table);
+    model.addAttribute("problems", preview.problems().isEmpty() ? refused : preview.problems());
+    return "unit-import";
   }
 
   @PostMapping("/fleet/{code}/retire")

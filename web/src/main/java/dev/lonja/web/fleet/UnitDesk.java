@@ -88,6 +88,11 @@ public class UnitDesk {
         });
   }
 
+  /** True for what may name a unit. */
+  static boolean isCode(String code) {
+    return code.matches(CODE) && !TAKEN.contains(code);
+  }
+
   private static List<NewUnitView.MeterField> meterFields(Session session, Unit unit) {
     return meters(session, unit).stream()
         .map(meter -> new NewUnitView.MeterField(meter.name(), meter.measure().symbol()))
@@ -112,7 +117,7 @@ public class UnitDesk {
       typed.refuse("like", "Choose a unit that the new one is like.");
     }
     String code = form.code().strip().toUpperCase(Locale.ROOT);
-    if (!code.matches(CODE) || TAKEN.contains(code)) {
+    if (!isCode(code)) {
       typed.refuse(
           "code",
           "\""

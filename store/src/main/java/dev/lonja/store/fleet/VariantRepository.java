@@ -1,0 +1,247 @@
+package dev.lonja.store.fleet;
+
+import static dev.lonja.store.schema.Tables.CAPACITY;
+import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.DEVIATION;
+import static dev.lonja.store.schema.Tables.FILL;
+import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.MODEL;
+import static dev.lonja.store.schema.Tables.POSITION;
+import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.UNIT;
+import static dev.lonja.store.schema.Tables.VARIANT;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.Variant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.Table;
+
+/** Models and their engine variants, with what their machines are made of. */
+public final class VariantRepository {
+
+  private final DSLContext context;
+
+  public VariantRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /**
+   * A variant as it is kept.
+   *
+   * @param units the codes of all units of it, retired ones too
+   * @param meters the names and measures of the meters that its units have
+   */
+  public record StoredVariant(
+      Variant variant, long version, List<String> units, Map<String, String> meters) {}
+
+  /** All variants, by make, model and name. */
+  public List<StoredVariant> all() {
+    Map<Long, List<String>> units =
+        context.selectFrom(UNIT).orderBy(UNIT.CODE).fetchGroups(UNIT.VARIANT_ID, UNIT.CODE);
+    return context
+        .select()
+        .from(VARIANT)
+        .join(MODEL)
+        .on(MODEL.ID.eq(VARIANT.MODEL_ID))
+        .orderBy(MODEL.MAKE, MODEL.NAME, VARIANT.NAME)
+        .fetch(
+            row ->
+                new StoredVariant(
+                    new Variant(
+                        row.get(VARIANT.ID),
+                        row.get(MODEL.MAKE),
+                        row.get(MODEL.NAME),
+                        row.get(VARIANT.NAME)),
+                    row.get(VARIANT.VERSION),
+                    units.getOrDefault(row.get(VARIANT.ID), List.of()),
+                    meters(row.get(VARIANT.ID))));
+  }
+
+  private Map<String, String> meters(long variantId) {
+    return context
+        .selectDistinct(METER.NAME, METER.MEASURE)
+        .from(METER)
+        .join(UNIT)
+        .on(UNIT.ID.eq(METER.UNIT_ID))
+        .where(UNIT.VARIANT_ID.eq(variantId))
+        .orderBy(METER.NAME)
+        .fetchMap(METER.NAME, METER.MEASURE);
+  }
+
+  public Optional<StoredVariant> byId(long id) {
+    return all().stream().filter(stored -> stored.variant().id() == id).findFirst();
+  }
+
+  /** Adds a variant without parts or tasks; its model is added with it if it is new. */
+  public long add(String make, String model, String name) {
+    return context
+        .insertInto(VARIANT)
+        .set(VARIANT.MODEL_ID, model(make, model))
+        .set(VARIANT.NAME, name)
+        .returning(VARIANT.ID)
+        .fetchSingle(VARIANT.ID);
+  }
+
+  private long model(String make, String name) {
+    return context
+        .select(MODEL.ID)
+        .from(MODEL)
+        .where(MODEL.MAKE.eq(make), MODEL.NAME.eq(name))
+        .fetchOptional(MODEL.ID)
+        .orElseGet(
+            () ->
+                context
+                    .insertInto(MODEL)
+                    .set(MODEL.MAKE, make)
+                    .set(MODEL.NAME, name)
+                    .returning(MODEL.ID)
+                    .fetchSingle(MODEL.ID));
+  }
+
+  /** Names a variant anew; false if someone else changed it since it was read. */
+  public boolean rename(long variantId, long readVersion, String make, String model, String name) {
+    return context
+            .update(VARIANT)
+            .set(VARIANT.MODEL_ID, model(make, model))
+            .set(VARIANT.NAME, name)
+            .set(VARIANT.VERSION, readVersion + 1)
+            .where(VARIANT.ID.eq(variantId), VARIANT.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  /** Counts an edit of what a variant is made of; false if someone else made one meanwhile. */
+  public boolean touch(long variantId, long readVersion) {
+    return context
+            .update(VARIANT)
+            .set(VARIANT.VERSION, readVersion + 1)
+            .where(VARIANT.ID.eq(variantId), VARIANT.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  /** Deletes a variant that no unit has, with all that belongs to it. */
+  public void delete(long variantId) {
+    new VariantTasks(context).deleteAll(variantId);
+    context.deleteFrom(POSITION).where(POSITION.VARIANT_ID.eq(variantId)).execute();
+    context
+        .deleteFrom(CAPACITY)
+        .where(
+            CAPACITY.COMPARTMENT_ID.in(
+                context
+                    .select(COMPARTMENT.ID)
+                    .from(COMPARTMENT)
+                    .where(COMPARTMENT.VARIANT_ID.eq(variantId))))
+        .execute();
+    context.deleteFrom(COMPARTMENT).where(COMPARTMENT.VARIANT_ID.eq(variantId)).execute();
+    context.deleteFrom(VARIANT).where(VARIANT.ID.eq(variantId)).execute();
+  }
+
+  /** Saves a compartment of a variant; one with the id 0 is added. */
+  public long save(long variantId, Compartment compartment) {
+    Record row = context.newRecord(COMPARTMENT);
+    row.set(COMPARTMENT.VARIANT_ID, variantId);
+    row.set(COMPARTMENT.NAME, compartment.name());
+    row.set(COMPARTMENT.KIND, compartment.kind().name());
+    row.set(COMPARTMENT.GRADE, compartment.grade());
+    row.set(COMPARTMENT.ITEM_ID, compartment.itemId().orElse(null));
+    row.set(COMPARTMENT.HINT, compartment.hint());
+    long id;
+    if (compartment.id() == 0) {
+      id =
+          context
+              .insertInto(COMPARTMENT)
+              .set(row)
+              .returning(COMPARTMENT.ID)
+              .fetchSingle(COMPARTMENT.ID);
+    } else {
+      id = compartment.id();
+      context.update(COMPARTMENT).set(row).where(COMPARTMENT.ID.eq(id)).execute();
+    }
+    context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
+    compartment
+        .capacities()
+        .forEach(
+            (condition, volume) ->
+                context
+                    .insertInto(CAPACITY)
+                    .set(CAPACITY.COMPARTMENT_ID, id)
+                    .set(CAPACITY.CONDITION, condition.name())
+                    .set(CAPACITY.VOLUME_UL, volume.microlitres())
+                    .execute());
+    return id;
+  }
+
+  /** Saves a position of a variant; one with the id 0 is added. */
+  public long save(long variantId, Position position) {
+    Record row = context.newRecord(POSITION);
+    row.set(POSITION.VARIANT_ID, variantId);
+    row.set(POSITION.COMPARTMENT_ID, position.compartmentId().orElse(null));
+    row.set(POSITION.NAME, position.name());
+    row.set(POSITION.KIND, position.kind().name());
+    row.set(POSITION.ITEM_ID, position.itemId().orElse(null));
+    row.set(POSITION.QUANTITY, (long) position.quantity());
+    row.set(
+        POSITION.TORQUE_LOW_MNM,
+        position.torque().map(torque -> torque.low().millinewtonMetres()).orElse(null));
+    row.set(
+        POSITION.TORQUE_HIGH_MNM,
+        position.torque().map(torque -> torque.high().millinewtonMetres()).orElse(null));
+    row.set(POSITION.MOUNTING, position.mounting().map(Mounting::name).orElse(null));
+    row.set(POSITION.THREAD, position.thread());
+    row.set(POSITION.DRIVE, position.drive());
+    row.set(POSITION.NOTE, position.note());
+    if (position.id() == 0) {
+      return context.insertInto(POSITION).set(row).returning(POSITION.ID).fetchSingle(POSITION.ID);
+    }
+    context.update(POSITION).set(row).where(POSITION.ID.eq(position.id())).execute();
+    return position.id();
+  }
+
+  /** What keeps a compartment from being deleted, in the names of tables; none if nothing does. */
+  public List<String> usesOfCompartment(long id) {
+    return Stream.of(
+            use("positions", POSITION, POSITION.COMPARTMENT_ID.eq(id)),
+            use("tasks", TASK, TASK.COMPARTMENT_ID.eq(id)),
+            use("deviations", DEVIATION, DEVIATION.COMPARTMENT_ID.eq(id)),
+            use("fills", FILL, FILL.COMPARTMENT_ID.eq(id)))
+        .flatMap(Optional::stream)
+        .toList();
+  }
+
+  /** What keeps a position from being deleted. */
+  public List<String> usesOfPosition(long id) {
+    return Stream.of(
+            use("tasks", TASK, TASK.POSITION_ID.eq(id)),
+            use("deviations", DEVIATION, DEVIATION.POSITION_ID.eq(id)))
+        .flatMap(Optional::stream)
+        .toList();
+  }
+
+  private Optional<String> use(String name, Table<?> table, Condition condition) {
+    int count = context.fetchCount(table, condition);
+    return count == 0 ? Optional.empty() : Optional.of(count + " " + name);
+  }
+
+  public void deleteCompartment(long id) {
+    context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
+    context.deleteFrom(COMPARTMENT).where(COMPARTMENT.ID.eq(id)).execute();
+  }
+
+  public void deletePosition(long id) {
+    context.deleteFrom(POSITION).where(POSITION.ID.eq(id)).execute();
+  }
+
+  /** The tasks of variants. */
+  public VariantTasks tasks() {
+    return new VariantTasks(context);
+  }
+}

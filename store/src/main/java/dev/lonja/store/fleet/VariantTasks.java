@@ -1,0 +1,273 @@
+package dev.lonja.store.fleet;
+
+import static dev.lonja.store.schema.Tables.DEVIATION;
+import static dev.lonja.store.schema.Tables.FLUID_INTERVAL;
+import static dev.lonja.store.schema.Tables.SERVICE;
+import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.TASK_MOVE;
+import static dev.lonja.store.schema.Tables.TASK_RECORD;
+import static dev.lonja.store.schema.Tables.TRAY_TASK;
+
+import java.math.BigDecimal;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
+
+/** The tasks of variants as they are kept: their meter is a name, since each unit has its own. */
+public final class VariantTasks {
+
+  private static final int SEVERITY_SCALE = 4;
+
+  private final DSLContext context;
+
+  VariantTasks(DSLContext context) {
+    this.context = context;
+  }
+
+  /** What is done. */
+  public enum Action {
+    CHANGE_FLUID,
+    REPLACE,
+    INSPECT
+  }
+
+  /**
+   * An interval in tenths of the measure of the task's meter, in months, or in both.
+   *
+   * @param tenths empty if it goes by months alone
+   */
+  public record Span(Optional<Long> tenths, Optional<Integer> months) {
+
+    public static final Span NONE = new Span(Optional.empty(), Optional.empty());
+
+    public boolean isNone() {
+      return tenths.isEmpty() && months.isEmpty();
+    }
+  }
+
+  /** An interval that holds while a fluid of a class is in. */
+  public record WhileIn(String fluidClass, Span span) {}
+
+  /**
+   * A task as it is kept; exactly one of interval, lead, season and lay-up says when it comes.
+   *
+   * @param subject the compartment of a change of fluid, else the position
+   * @param meter empty without a run in the interval
+   * @param nth with every so manieth of {@code lead}
+   */
+  public record StoredTask(
+      long id,
+      String service,
+      String name,
+      Action action,
+      long subject,
+      Optional<String> meter,
+      Span interval,
+      Span first,
+      BigDecimal severity,
+      String severityReason,
+      Optional<Long> lead,
+      Optional<Integer> nth,
+      Optional<MonthDay> season,
+      boolean beforeLayUp,
+      Optional<Integer> leadDays,
+      List<WhileIn> byFluid) {}
+
+  /** The tasks of a variant, by service in order of entry. */
+  public List<StoredTask> of(long variantId) {
+    Map<Long, List<WhileIn>> byFluid =
+        context
+            .selectFrom(FLUID_INTERVAL)
+            .orderBy(FLUID_INTERVAL.ID)
+            .fetchGroups(
+                FLUID_INTERVAL.TASK_ID,
+                row ->
+                    new WhileIn(
+                        row.get(FLUID_INTERVAL.FLUID_CLASS),
+                        span(
+                            row.get(FLUID_INTERVAL.INTERVAL_TENTHS),
+                            row.get(FLUID_INTERVAL.INTERVAL_MONTHS))));
+    return context
+        .select()
+        .from(TASK)
+        .join(SERVICE)
+        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .where(SERVICE.VARIANT_ID.eq(variantId))
+        .orderBy(SERVICE.ID, TASK.ID)
+        .fetch(row -> task(row, byFluid.getOrDefault(row.get(TASK.ID), List.of())));
+  }
+
+  private static StoredTask task(Record row, List<WhileIn> byFluid) {
+    Action action = Action.valueOf(row.get(TASK.ACTION));
+    return new StoredTask(
+        row.get(TASK.ID),
+        row.get(SERVICE.NAME),
+        row.get(TASK.NAME),
+        action,
+        row.get(action == Action.CHANGE_FLUID ? TASK.COMPARTMENT_ID : TASK.POSITION_ID),
+        Optional.ofNullable(row.get(TASK.METER_NAME)),
+        span(row.get(TASK.INTERVAL_TENTHS), row.get(TASK.INTERVAL_MONTHS)),
+        span(row.get(TASK.FIRST_INTERVAL_TENTHS), row.get(TASK.FIRST_INTERVAL_MONTHS)),
+        BigDecimal.valueOf(row.get(TASK.SEVERITY_E4), SEVERITY_SCALE),
+        row.get(TASK.SEVERITY_REASON),
+        Optional.ofNullable(row.get(TASK.WITH_TASK_ID)),
+        Optional.ofNullable(row.get(TASK.EVERY_NTH)).map(Math::toIntExact),
+        Optional.ofNullable(row.get(TASK.SEASON_START)).map(day -> MonthDay.parse("--" + day)),
+        row.get(TASK.BEFORE_LAY_UP) == 1,
+        Optional.ofNullable(row.get(TASK.LEAD_DAYS)).map(Math::toIntExact),
+        byFluid);
+  }
+
+  private static Span span(@Nullable Long tenths, @Nullable Long months) {
+    return new Span(Optional.ofNullable(tenths), Optional.ofNullable(months).map(Math::toIntExact));
+  }
+
+  /** Saves a task of a variant; one with the id 0 is added, and its service if it is new. */
+  public long save(long variantId, StoredTask task) {
+    Record row = context.newRecord(TASK);
+    boolean fluid = task.action() == Action.CHANGE_FLUID;
+    row.set(TASK.SERVICE_ID, service(variantId, task.service()));
+    row.set(TASK.NAME, task.name());
+    row.set(TASK.ACTION, task.action().name());
+    row.set(TASK.COMPARTMENT_ID, fluid ? task.subject() : null);
+    row.set(TASK.POSITION_ID, fluid ? null : task.subject());
+    row.set(TASK.METER_NAME, task.meter().orElse(null));
+    row.set(TASK.INTERVAL_TENTHS, task.interval().tenths().orElse(null));
+    row.set(TASK.INTERVAL_MONTHS, months(task.interval()));
+    row.set(TASK.FIRST_INTERVAL_TENTHS, task.first().tenths().orElse(null));
+    row.set(TASK.FIRST_INTERVAL_MONTHS, months(task.first()));
+    row.set(TASK.SEVERITY_E4, task.severity().movePointRight(SEVERITY_SCALE).longValueExact());
+    row.set(TASK.SEVERITY_REASON, task.severityReason());
+    row.set(TASK.WITH_TASK_ID, task.lead().orElse(null));
+    row.set(TASK.EVERY_NTH, task.nth().map(Integer::longValue).orElse(null));
+    row.set(TASK.SEASON_START, task.season().map(day -> day.toString().substring(2)).orElse(null));
+    row.set(TASK.BEFORE_LAY_UP, task.beforeLayUp() ? 1L : 0L);
+    row.set(TASK.LEAD_DAYS, task.leadDays().map(Integer::longValue).orElse(null));
+    long id = write(task.id(), row);
+    saveByFluid(id, task.byFluid());
+    removeEmptyServices(variantId);
+    return id;
+  }
+
+  private long write(long id, Record row) {
+    if (id == 0) {
+      return context.insertInto(TASK).set(row).returning(TASK.ID).fetchSingle(TASK.ID);
+    }
+    context.update(TASK).set(row).where(TASK.ID.eq(id)).execute();
+    return id;
+  }
+
+  private void saveByFluid(long taskId, List<WhileIn> byFluid) {
+    context.deleteFrom(FLUID_INTERVAL).where(FLUID_INTERVAL.TASK_ID.eq(taskId)).execute();
+    for (WhileIn entry : byFluid) {
+      context
+          .insertInto(FLUID_INTERVAL)
+          .set(FLUID_INTERVAL.TASK_ID, taskId)
+          .set(FLUID_INTERVAL.FLUID_CLASS, entry.fluidClass())
+          .set(FLUID_INTERVAL.INTERVAL_TENTHS, entry.span().tenths().orElse(null))
+          .set(FLUID_INTERVAL.INTERVAL_MONTHS, months(entry.span()))
+          .execute();
+    }
+  }
+
+  private static @Nullable Long months(Span span) {
+    return span.months().map(Integer::longValue).orElse(null);
+  }
+
+  private long service(long variantId, String name) {
+    return context
+        .select(SERVICE.ID)
+        .from(SERVICE)
+        .where(SERVICE.VARIANT_ID.eq(variantId), SERVICE.NAME.eq(name))
+        .fetchOptional(SERVICE.ID)
+        .orElseGet(
+            () ->
+                context
+                    .insertInto(SERVICE)
+                    .set(SERVICE.VARIANT_ID, variantId)
+                    .set(SERVICE.NAME, name)
+                    .returning(SERVICE.ID)
+                    .fetchSingle(SERVICE.ID));
+  }
+
+  private void removeEmptyServices(long variantId) {
+    context
+        .deleteFrom(SERVICE)
+        .where(SERVICE.VARIANT_ID.eq(variantId))
+        .andNotExists(DSL.selectOne().from(TASK).where(TASK.SERVICE_ID.eq(SERVICE.ID)))
+        .execute();
+  }
+
+  /** What keeps a task from being deleted; none if nothing does. */
+  public List<String> usesOf(long taskId) {
+    List<String> uses = new ArrayList<>();
+    count(uses, "records", context.fetchCount(TASK_RECORD, TASK_RECORD.TASK_ID.eq(taskId)));
+    count(uses, "trays", context.fetchCount(TRAY_TASK, TRAY_TASK.TASK_ID.eq(taskId)));
+    count(uses, "deviations", context.fetchCount(DEVIATION, DEVIATION.TASK_ID.eq(taskId)));
+    count(uses, "moves", context.fetchCount(TASK_MOVE, TASK_MOVE.TASK_ID.eq(taskId)));
+    count(uses, "tasks that it leads", context.fetchCount(TASK, TASK.WITH_TASK_ID.eq(taskId)));
+    return uses;
+  }
+
+  private static void count(List<String> uses, String name, int count) {
+    if (count > 0) {
+      uses.add(count + " " + name);
+    }
+  }
+
+  /** Deletes a task of a variant that nothing refers to. */
+  public void delete(long variantId, long taskId) {
+    context.deleteFrom(FLUID_INTERVAL).where(FLUID_INTERVAL.TASK_ID.eq(taskId)).execute();
+    context.deleteFrom(TASK).where(TASK.ID.eq(taskId)).execute();
+    removeEmptyServices(variantId);
+  }
+
+  void deleteAll(long variantId) {
+    List<StoredTask> tasks = new ArrayList<>(of(variantId));
+    // a task that is led goes before its lead
+    tasks.sort((a, b) -> Boolean.compare(b.lead().isPresent(), a.lead().isPresent()));
+    tasks.forEach(task -> delete(variantId, task.id()));
+  }
+
+  /**
+   * Copies the tasks of one variant to another.
+   *
+   * @param compartments the copy's compartment for each of the original's
+   * @param positions the same of positions
+   */
+  public void copy(long from, long to, Map<Long, Long> compartments, Map<Long, Long> positions) {
+    Map<Long, Long> copies = new HashMap<>();
+    List<StoredTask> tasks = new ArrayList<>(of(from));
+    tasks.sort((a, b) -> Boolean.compare(a.lead().isPresent(), b.lead().isPresent()));
+    for (StoredTask task : tasks) {
+      boolean fluid = task.action() == Action.CHANGE_FLUID;
+      long subject = (fluid ? compartments : positions).get(task.subject());
+      StoredTask copy =
+          new StoredTask(
+              0,
+              task.service(),
+              task.name(),
+              task.action(),
+              subject,
+              task.meter(),
+              task.interval(),
+              task.first(),
+              task.severity(),
+              task.severityReason(),
+              task.lead().map(copies::get),
+              task.nth(),
+              task.season(),
+              task.beforeLayUp(),
+              task.leadDays(),
+              task.byFluid());
+      copies.put(task.id(), save(to, copy));
+    }
+  }
+}
