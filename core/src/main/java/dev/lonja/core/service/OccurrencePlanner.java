@@ -17,8 +17,8 @@ import java.util.TreeMap;
  * joins the earliest occurrence that another task set at most 14 days before its own planned date
  * and, if it has a meter interval, at most a tenth of that interval before it in expected life.
  * None is pushed back; a task that was pulled forward pulls no other; each counts on from the day
- * it is done. A task that another leads is done with every so manieth occurrence of that one; one
- * that a person moved stays on its day, and others may join it there.
+ * it is done. A task that another leads is done with every nth occurrence of that one; one that a
+ * person moved stays on its day, and others may join it there.
  *
  * <p>Costs one due computation per task and occurrence; a horizon of two years is ample.
  */

@@ -80,7 +80,7 @@ final class ServiceTables {
         .with(of("severity_reason", TASK.SEVERITY_REASON, text(120), "why").orEmptyText())
         .with(
             reference("with_task_id", TASK.WITH_TASK_ID, "tasks", "done with this one").optional())
-        .with(of("every_nth", TASK.EVERY_NTH, whole(2, 50), "at every so manieth of it").optional())
+        .with(of("every_nth", TASK.EVERY_NTH, whole(2, 50), "at every nth time of it").optional())
         .with(
             of("season_start", TASK.SEASON_START, monthDay(), "day of the year it comes before")
                 .optional())

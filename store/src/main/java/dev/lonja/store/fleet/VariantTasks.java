@@ -60,7 +60,7 @@ public final class VariantTasks {
    *
    * @param subject the compartment of a change of fluid, else the position
    * @param meter empty without a run in the interval
-   * @param nth with every so manieth of {@code lead}
+   * @param nth with every nth time of {@code lead}
    */
   public record StoredTask(
       long id,

@@ -183,7 +183,7 @@ final class DemoVariant {
     sheets.fluidIntervals.add(task, fluidClass, whole(interval), months);
   }
 
-  /** A part that is replaced with every so manieth time of another task. */
+  /** A part that is replaced with every nth time of another task. */
   void replaceEveryNth(String name, long position, long lead, int nth) {
     otherwise(name, position, lead, nth, null, false, null);
   }

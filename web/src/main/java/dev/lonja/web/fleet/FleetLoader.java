@@ -31,11 +31,11 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Reads the fleet in a few statements, however many units there are, and lets the core judge. */
-final class FleetLoader {
+public final class FleetLoader {
 
   private final LocalDate today;
   private final List<Unit> units;
-  private final IntervalPolicy policy;
+  private final IntervalPolicy inForce;
   private final Map<Long, UnitNeeds> variants;
   private final Map<Long, List<Task>> makers;
   private final Map<Long, UsageCalendar> calendars;
@@ -47,10 +47,10 @@ final class FleetLoader {
   private final Map<Long, List<String>> fluidClasses;
   private final Map<Long, Map<Position.Kind, ReplacementChance>> chances;
 
-  FleetLoader(Session session, LocalDate today) {
+  public FleetLoader(Session session, LocalDate today) {
     this.today = today;
     this.units = session.fleet().units();
-    this.policy = session.settings().intervalPolicy();
+    this.inForce = session.settings().intervalPolicy();
     this.variants = session.fleet().needs();
     this.makers = session.services().tasksByUnit();
     this.calendars = session.fleet().calendars();
@@ -63,8 +63,15 @@ final class FleetLoader {
     this.chances = session.records().chances();
   }
 
+  /** The fleet under the school in force. */
   FleetPicture picture() {
-    Map<Long, UnitFile> files = units.stream().collect(Collectors.toMap(Unit::id, this::file));
+    return pictureUnder(inForce);
+  }
+
+  /** The fleet as it would stand under another school of intervals. */
+  public FleetPicture pictureUnder(IntervalPolicy policy) {
+    Map<Long, UnitFile> files =
+        units.stream().collect(Collectors.toMap(Unit::id, unit -> file(unit, policy)));
     Map<Long, List<TaskStanding>> standings =
         units.stream()
             .collect(Collectors.toMap(Unit::id, unit -> standings(unit, files.get(unit.id()))));
@@ -87,7 +94,7 @@ final class FleetLoader {
     return files;
   }
 
-  private UnitFile file(Unit unit) {
+  private UnitFile file(Unit unit, IntervalPolicy policy) {
     return UnitFile.of(
         variants.get(unit.variant().id()),
         makers.getOrDefault(unit.id(), List.of()).stream().map(policy::applyTo).toList(),

@@ -18,9 +18,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class MeterController {
 
   private final MeterDesk desk;
+  private final FeedDesk feed;
 
-  MeterController(MeterDesk desk) {
+  MeterController(MeterDesk desk, FeedDesk feed) {
     this.desk = desk;
+    this.feed = feed;
   }
 
   @GetMapping("/fleet/meters")
@@ -53,6 +55,11 @@ class MeterController {
     return next(desk.paste(sent, table, keepGood), typed, model);
   }
 
+  @PostMapping("/fleet/meters/feed")
+  String feed(@RequestParam String requestKey, Principal person, Model model) {
+    return next(feed.takeIn(Sent.by(person, requestKey, "feed")), Map.of(), model);
+  }
+
   private String next(Outcome outcome, Map<String, String> typed, Model model) {
     return outcome instanceof Outcome.Done done
         ? "redirect:" + done.answer()
@@ -61,6 +68,7 @@ class MeterController {
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute("view", desk.view());
+    model.addAttribute("reported", feed.waiting());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "meters";

@@ -68,7 +68,7 @@ final class TaskEntry {
     Span interval = span("run", "The interval", "months");
     Span first = span("firstRun", "The first interval", "firstMonths");
     Optional<BigDecimal> severity = severity();
-    Optional<Integer> nth = whole("nth", "Every so manieth", MOST_NTH);
+    Optional<Integer> nth = whole("nth", "Every nth time", MOST_NTH);
     Optional<Integer> leadDays = whole("leadDays", "The days before", MOST_LEAD_DAYS);
     Optional<MonthDay> season = season();
     boolean beforeLayUp = form.containsKey("beforeLayUp");
@@ -218,7 +218,7 @@ final class TaskEntry {
               + " a day of the season, or the lay-up.");
     }
     if (lead.isPresent() != nth.isPresent() || nth.filter(n -> n < 2).isPresent()) {
-      typed.refuse("nth", "A task that leads needs every how manieth time, 2 to 50.");
+      typed.refuse("nth", "A task that leads needs every nth time it comes along, 2 to 50.");
     }
     if ((season.isPresent() || beforeLayUp) && leadDays.isEmpty()) {
       typed.refuse("leadDays", "How many days before is missing; allowed is 1 to 120.");

@@ -167,7 +167,7 @@ final class VariantPage {
         .orElseGet(
             () ->
                 "every "
-                    + VariantFormat.words(t.interval())
+                    + VariantFormat.words(t.interval()).replace(", ", " or ")
                     + t.meter().map(meter -> " by " + meter).orElse(""));
   }
 

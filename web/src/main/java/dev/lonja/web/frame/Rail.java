@@ -17,7 +17,8 @@ final class Rail {
           FIND,
           TRAYS,
           new RailEntry("ahead", "Ahead", "/ahead", "waves", "6"),
-          new RailEntry("book", "Book", "/book", "book-open", "9"));
+          new RailEntry("book", "Book", "/book", "book-open", "9"),
+          new RailEntry("setup", "Setup", "/setup", "settings-2", "0"));
 
   private static final List<RailEntry> WORKSHOP = List.of(FLEET, FIND, TRAYS);
 

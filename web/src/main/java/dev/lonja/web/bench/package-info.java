@@ -1,0 +1,8 @@
+/**
+ * The Bench page, which plays the outside devices so that everything can be tried with nothing
+ * attached. Start with {@link dev.lonja.web.bench.BenchDesk}.
+ */
+@NullMarked
+package dev.lonja.web.bench;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,52 @@
+package dev.lonja.web.setup;
+
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The page of the store's policies. */
+@Controller
+class SetupController {
+
+  private final SetupDesk desk;
+
+  SetupController(SetupDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/setup")
+  String setup(Model model) {
+    return page(Map.of(), List.of(), model);
+  }
+
+  @PostMapping("/setup/intervals")
+  String intervals(
+      @RequestParam String requestKey,
+      @RequestParam String school,
+      @RequestParam String factor,
+      @RequestParam(defaultValue = "false") boolean calendarLimit,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    SetupDesk.SchoolForm form = new SetupDesk.SchoolForm(school, factor, calendarLimit);
+    Outcome outcome = desk.choose(Sent.by(person, requestKey, "school", form), form);
+    return outcome instanceof Outcome.Done done
+        ? "redirect:" + done.answer()
+        : page(typed, ((Outcome.Refused) outcome).problems(), model);
+  }
+
+  private String page(Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute("view", desk.view());
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "setup";
+  }
+}

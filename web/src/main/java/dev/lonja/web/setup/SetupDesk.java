@@ -1,0 +1,152 @@
+package dev.lonja.web.setup;
+
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.IntervalPolicy;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.audit.AuditLog;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.fleet.FleetLoader;
+import dev.lonja.web.fleet.SchoolWording;
+import dev.lonja.web.request.OnceOnly;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.request.Typed;
+import dev.lonja.web.security.Allowed;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** The store's policies, each with what it takes in the forecast. */
+@Service
+public class SetupDesk {
+
+  private static final int WEEKS = 52;
+  private static final BigDecimal LEAST_FACTOR = new BigDecimal("0.1");
+  private static final BigDecimal EXAMPLE_FACTOR = new BigDecimal("0.8");
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  /** A school of intervals as typed. */
+  public record SchoolForm(String school, String factor, boolean calendarLimit) {}
+
+  public SetupDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  @Allowed.ToSeeStore
+  SetupView view() {
+    LocalDate today = clock.today();
+    return store.read(
+        session -> {
+          IntervalPolicy inForce = session.settings().intervalPolicy();
+          FleetLoader loader = new FleetLoader(session, today);
+          return new SetupView(
+              inForce.school().name(),
+              inForce.factor().stripTrailingZeros().toPlainString(),
+              inForce.calendarLimit(),
+              SchoolWording.of(inForce),
+              "in " + WEEKS + " weeks from today",
+              Arrays.stream(IntervalPolicy.School.values())
+                  .map(school -> school(loader, school, inForce, today))
+                  .toList());
+        });
+  }
+
+  private static SetupView.School school(
+      FleetLoader loader, IntervalPolicy.School school, IntervalPolicy inForce, LocalDate today) {
+    boolean shortened = school == IntervalPolicy.School.SHORTENED;
+    BigDecimal factor =
+        shortened && inForce.factor().compareTo(BigDecimal.ONE) == 0
+            ? EXAMPLE_FACTOR
+            : inForce.factor();
+    IntervalPolicy policy = new IntervalPolicy(school, factor, inForce.calendarLimit());
+    int occurrences = 0;
+    Quantity litres = Quantity.zero(Measure.LITRES);
+    Quantity pieces = Quantity.zero(Measure.PIECES);
+    for (UnitPlan plan : loader.pictureUnder(policy).plans(today.plusWeeks(WEEKS))) {
+      occurrences += plan.occurrences().size();
+      for (Occurrence occurrence : plan.occurrences()) {
+        for (TakeLine line : take(plan, occurrence)) {
+          boolean fluid = line.expected().measure() == Measure.LITRES;
+          litres = fluid ? litres.plus(line.expected()) : litres;
+          pieces = fluid ? pieces : pieces.plus(line.expected());
+        }
+      }
+    }
+    return new SetupView.School(
+        school.name(),
+        school.words() + (shortened ? " of " + factor.stripTrailingZeros().toPlainString() : ""),
+        occurrences,
+        whole(litres) + " L",
+        whole(pieces),
+        school == inForce.school());
+  }
+
+  private static List<TakeLine> take(UnitPlan plan, Occurrence occurrence) {
+    return ServiceTake.of(
+            plan.needs(), occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList())
+        .lines();
+  }
+
+  private static String whole(Quantity quantity) {
+    return String.format(
+        Locale.ROOT, "%,d", quantity.amount().setScale(0, RoundingMode.HALF_UP).longValue());
+  }
+
+  /** Chooses a school for the whole store. */
+  @Allowed.ToKeepStore
+  public Outcome choose(Sent sent, SchoolForm form) {
+    return once.run(
+        sent,
+        session -> {
+          Typed typed = new Typed();
+          Optional<IntervalPolicy.School> school =
+              Arrays.stream(IntervalPolicy.School.values())
+                  .filter(s -> s.name().equals(form.school()))
+                  .findFirst();
+          if (school.isEmpty()) {
+            typed.refuse("school", "Choose a school of intervals.");
+          }
+          Optional<BigDecimal> factor =
+              form.factor().isBlank()
+                  ? Optional.of(BigDecimal.ONE)
+                  : typed.decimalUpTo("factor", "The factor", form.factor(), BigDecimal.ONE);
+          if (factor.filter(f -> f.compareTo(LEAST_FACTOR) < 0).isPresent()) {
+            typed.refuse("factor", "The factor is " + form.factor() + "; allowed is 0.1 to 1.");
+          }
+          if (!typed.problems().isEmpty()) {
+            return new Outcome.Refused(typed.problems());
+          }
+          IntervalPolicy before = session.settings().intervalPolicy();
+          IntervalPolicy policy =
+              new IntervalPolicy(school.orElseThrow(), factor.orElseThrow(), form.calendarLimit());
+          session.settings().set(policy);
+          session
+              .audit()
+              .add(
+                  "setting",
+                  1,
+                  new AuditLog.Line(
+                      "school of intervals",
+                      SchoolWording.of(before),
+                      SchoolWording.of(policy),
+                      sent.actor(),
+                      clock.now()));
+          return new Outcome.Done("/setup");
+        });
+  }
+}

@@ -1,0 +1,22 @@
+package dev.lonja.web.setup;
+
+import java.util.List;
+
+/**
+ * The policies in force and what others would take.
+ *
+ * @param school in force, as its form has it
+ * @param year the stretch that the figures cover, in words
+ */
+record SetupView(
+    String school,
+    String factor,
+    boolean calendarLimit,
+    String inForce,
+    String year,
+    List<School> schools) {
+
+  /** A school with what it takes of the whole fleet. */
+  record School(
+      String value, String words, int occurrences, String litres, String pieces, boolean chosen) {}
+}
