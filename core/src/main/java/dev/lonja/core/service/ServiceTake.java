@@ -68,6 +68,9 @@ public final class ServiceTake {
     TakeLine.Reason reason =
         new TakeLine.Reason.Fill(
             fill.get().condition(),
+            filterChanged(compartment).isPresent()
+                ? FillCondition.WITH_FILTER
+                : FillCondition.WITHOUT_FILTER,
             capacity,
             fill.get().filterVolume(),
             HANDLING_LOSS,

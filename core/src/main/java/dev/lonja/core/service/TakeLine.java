@@ -22,11 +22,14 @@ public record TakeLine(
     /**
      * A fill.
      *
+     * @param condition in which the capacity is on file
+     * @param filledIn the state in which the compartment is really filled
      * @param capacity what goes in
      * @param filterVolume what the new filter adds to a capacity on file without it
      */
     record Fill(
         FillCondition condition,
+        FillCondition filledIn,
         Volume capacity,
         Optional<Volume> filterVolume,
         BigDecimal handlingLoss,

@@ -30,7 +30,7 @@ final class SectionDrawing {
   private SectionDrawing() {}
 
   static String draw(Outline outline, List<Labelled> compartments, String title) {
-    Svg svg = new Svg(WIDTH, HEIGHT, title);
+    Svg svg = Svg.withLinks(WIDTH, HEIGHT, title);
     OutlineShapes.draw(svg, outline, TOP, OUTLINE);
     List<Block> blocks = blocks(outline, compartments);
     List<Block> upper = new ArrayList<>();
@@ -42,14 +42,12 @@ final class SectionDrawing {
     labels(svg, lower, false);
     for (int i = 0; i < blocks.size(); i++) {
       Block block = blocks.get(i);
-      svg.open(block.labelled().link(), block.labelled().compartment().name());
       svg.rect(block.x() - BLOCK / 2.0, block.y() - BLOCK / 2.0, BLOCK, BLOCK, BLOCK_LOOK);
       svg.label(
           block.x(),
           block.y() + 5,
           String.valueOf(compartments.indexOf(block.labelled()) + 1),
           "text-anchor=\"middle\" font-size=\"14\" font-weight=\"700\" fill=\"#ffffff\"");
-      svg.close(block.labelled().link());
     }
     return svg.done();
   }

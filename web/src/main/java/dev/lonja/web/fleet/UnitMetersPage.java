@@ -96,16 +96,16 @@ final class UnitMetersPage {
 
   private static State state(JudgedReading judged) {
     if (judged.accepted()) {
-      return judged.flag().isEmpty() ? State.ready("counts") : State.ready("counts, accepted");
+      return judged.ruling().isEmpty() ? State.ready("counts") : State.ready("counts, accepted");
     }
     return State.note(judged.flag().orElseThrow().name().toLowerCase(Locale.ROOT));
   }
 
   private static String why(JudgedReading judged) {
-    if (judged.flag().isPresent() && judged.accepted()) {
-      return ReadingWording.why(judged) + " Accepted by " + ReadingWording.ruled(judged) + ".";
-    }
-    return judged.flag().isPresent() ? ReadingWording.why(judged) : "";
+    String against = judged.flag().isPresent() ? ReadingWording.why(judged) + " " : "";
+    return judged.accepted() && judged.ruling().isPresent()
+        ? against + "Accepted by " + ReadingWording.ruled(judged) + "."
+        : against;
   }
 
   private UnitMetersView.ReplacementRow replacement(MeterStanding meter, MeterReplacement change) {

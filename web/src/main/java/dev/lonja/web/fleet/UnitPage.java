@@ -152,6 +152,7 @@ final class UnitPage {
             proposal ->
                 new UnitView.Proposal(
                     proposal.compartment().id(),
+                    proposal.condition().ordinal(),
                     proposal.compartment().name(),
                     proposal.condition().name().toLowerCase(Locale.ROOT),
                     proposal.condition().words(),

@@ -104,10 +104,12 @@ record UnitView(
   /**
    * A capacity that recorded fills propose against the book.
    *
+   * @param key tells it from others of its compartment
    * @param fills that it rests on, in words
    */
   record Proposal(
       long compartmentId,
+      int key,
       String compartment,
       String condition,
       String conditionWords,

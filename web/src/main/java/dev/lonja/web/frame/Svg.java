@@ -12,13 +12,23 @@ public final class Svg {
    * A drawing of {@code width} × {@code height} that scales with its place and says what it shows.
    */
   public Svg(int width, int height, String title) {
+    this(width, height, title, "img");
+  }
+
+  /** A drawing whose parts lead somewhere, so that it is read part by part. */
+  public static Svg withLinks(int width, int height, String title) {
+    return new Svg(width, height, title, "group");
+  }
+
+  private Svg(int width, int height, String title, String role) {
     text.append(
         String.format(
             Locale.ROOT,
-            "<svg viewBox=\"0 0 %d %d\" width=\"100%%\" font-family=\"Words\" role=\"img\" aria-label=\"%s\" "
+            "<svg viewBox=\"0 0 %d %d\" width=\"100%%\" font-family=\"Words\" role=\"%s\" aria-label=\"%s\" "
                 + "xmlns=\"http://www.w3.org/2000/svg\"><title>%s</title>",
             width,
             height,
+            role,
             escape(title),
             escape(title)));
   }

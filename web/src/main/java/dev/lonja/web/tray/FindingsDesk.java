@@ -126,7 +126,7 @@ public class FindingsDesk {
                     compartments.get(line.taskId()),
                     line.place(),
                     line.itemId(),
-                    fill.condition(),
+                    fill.filledIn(),
                     fill.capacity()));
           }
         }

@@ -98,6 +98,20 @@ public final class Visitor {
     return cookies;
   }
 
+  /** What a path answers, byte by byte. */
+  public byte[] bytes(String path) {
+    try {
+      return client
+          .send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
+          .body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   private HttpRequest.Builder request(String path) {
     return HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html");
   }
