@@ -2,6 +2,7 @@ package dev.lonja.store;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
+import dev.lonja.store.fleet.MeterDigests;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -30,6 +31,7 @@ public final class LonjaStore implements AutoCloseable {
   private final Path file;
   private final HikariDataSource writer;
   private final HikariDataSource readers;
+  private final MeterDigests.Memory memory = new MeterDigests.Memory();
 
   private LonjaStore(Path file) {
     this.file = file;
@@ -55,13 +57,15 @@ public final class LonjaStore implements AutoCloseable {
   /** Runs {@code work} on one consistent state of the data. */
   public <T> T read(Function<Session, T> work) {
     return context(readers)
-        .transactionResult(configuration -> work.apply(new Session(configuration.dsl())));
+        .transactionResult(
+            configuration -> work.apply(new Session(configuration.dsl(), memory, true)));
   }
 
   /** Runs {@code work} in one transaction; an exception undoes all of it. */
   public <T> T write(Function<Session, T> work) {
     return context(writer)
-        .transactionResult(configuration -> work.apply(new Session(configuration.dsl())));
+        .transactionResult(
+            configuration -> work.apply(new Session(configuration.dsl(), memory, false)));
   }
 
   /** Copies the store into a file that is not there yet, by SQLite's online backup. */

@@ -5,6 +5,7 @@ import dev.lonja.store.exchange.Exchange;
 import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.fleet.FleetRepository;
+import dev.lonja.store.fleet.MeterDigests;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.item.ItemRepository;
@@ -22,9 +23,16 @@ import org.jooq.DSLContext;
 public final class Session {
 
   private final DSLContext context;
+  private final MeterDigests.Memory memory;
+  private final boolean committed;
 
-  Session(DSLContext context) {
+  /**
+   * @param committed whether all that is seen stays, since nothing is written
+   */
+  Session(DSLContext context, MeterDigests.Memory memory, boolean committed) {
     this.context = context;
+    this.memory = memory;
+    this.committed = committed;
   }
 
   public FleetRepository fleet() {
@@ -37,6 +45,10 @@ public final class Session {
 
   public VariantRepository variants() {
     return new VariantRepository(context);
+  }
+
+  public MeterDigests meterDigests() {
+    return new MeterDigests(context, memory, committed);
   }
 
   public ReadingRepository readings() {

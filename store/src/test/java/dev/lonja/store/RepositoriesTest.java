@@ -109,7 +109,7 @@ class RepositoriesTest {
           session.readings().add(1, reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
           return true;
         });
-    MeterNotes notes = store.read(session -> session.readings().byMeter().get(1L));
+    MeterNotes notes = store.read(session -> session.readings().of(1));
     List<Reading> readings = notes.readings();
     Reading last = readings.get(readings.size() - 1);
     assertThat(last.value()).isEqualTo(MeterValue.ofHours("1700.4"));

@@ -2,104 +2,101 @@ package dev.lonja.core.fleet;
 
 import dev.lonja.core.quantity.MeterValue;
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
-/** A meter with its judged readings and its outlook. */
-public record MeterStanding(MeterFile file, ReadingLog log, MeterOutlook outlook) {
+/** A meter within its fleet, with its outlook. */
+public record MeterStanding(MeterFile file, MeterOutlook outlook) {
+
+  /** From this many days without an accepted reading a meter is called silent. */
+  public static final int STALE_DAYS = 45;
 
   /**
-   * Judges all meters of a fleet and finds their rates: from readings, else as declared, else the
-   * median of the class, else unknown; and with a rate above zero how unevenly they run.
+   * Finds the rates of all meters of a fleet: from readings, else as declared, else the median of
+   * the class, else unknown; and with a rate above zero how unevenly they run.
    *
    * @return by meter id
    */
-  public static Map<Long, MeterStanding> ofFleet(List<MeterFile> files, LocalDate today) {
-    Map<Long, List<FromReadings>> byClass = new HashMap<>();
-    List<FromReadings> all = new ArrayList<>();
-    for (MeterFile file : files) {
-      FromReadings found = FromReadings.of(file, today);
-      all.add(found);
-      byClass.computeIfAbsent(file.unit().unitClass().id(), id -> new ArrayList<>()).add(found);
-    }
+  public static Map<Long, MeterStanding> ofFleet(List<MeterFile> files) {
+    Map<Long, Classmates> classes = new HashMap<>();
+    files.stream()
+        .collect(Collectors.groupingBy(file -> file.unit().unitClass().id()))
+        .forEach((id, members) -> classes.put(id, Classmates.of(members)));
     Map<Long, MeterStanding> standings = new TreeMap<>();
-    for (FromReadings found : all) {
-      List<FromReadings> classmates = byClass.get(found.file().unit().unitClass().id());
-      standings.put(found.file().meter().id(), found.standing(classmates));
+    for (MeterFile file : files) {
+      Classmates classmates = classes.get(file.unit().unitClass().id());
+      standings.put(file.meter().id(), standing(file, classmates));
     }
     return standings;
   }
 
-  /** What one meter's own readings say. */
-  private record FromReadings(
-      MeterFile file, ReadingLog log, Optional<UsageRate> rate, Optional<Dispersion> dispersion) {
+  /** What the readings of one class say together. */
+  private record Classmates(List<UsageRate> rates, List<Dispersion> dispersions) {
 
-    static FromReadings of(MeterFile file, LocalDate today) {
-      ReadingLog log = ReadingLog.judge(file.notes());
-      List<LifePoint> accepted = log.accepted();
-      Optional<UsageRate> rate = RateFinder.fromReadings(accepted, file.calendar(), today);
-      return new FromReadings(
-          file,
-          log,
-          rate,
-          rate.flatMap(
-              r ->
-                  DispersionFinder.fromReadings(
-                      RateFinder.used(accepted, today), file.calendar(), r)));
-    }
-
-    MeterStanding standing(List<FromReadings> classmates) {
-      Optional<UsageRate> best =
-          rate.or(file.meter()::declaredRate)
-              .or(
-                  () ->
-                      RateFinder.classMedian(
-                          classmates.stream().flatMap(mate -> mate.rate().stream()).toList(),
-                          file.meter().measure()));
-      List<Dispersion> theirs =
-          classmates.stream().flatMap(mate -> mate.dispersion().stream()).toList();
-      Optional<Dispersion> phi =
-          best.filter(r -> !r.isStandingStill())
-              .map(r -> dispersion.orElseGet(() -> DispersionFinder.otherwise(theirs, r)));
-      Optional<LifePoint> last = log.lastAccepted().flatMap(JudgedReading::counted);
-      MeterOutlook outlook =
-          new MeterOutlook(
-              last.map(LifePoint::day).orElse(file.unit().inServiceOn()),
-              last.map(LifePoint::life).orElse(file.meter().start()),
-              best,
-              phi,
-              file.calendar(),
-              Optional.empty(),
-              log.offset());
-      return new MeterStanding(file, log, outlook);
+    static Classmates of(List<MeterFile> files) {
+      return new Classmates(
+          files.stream().flatMap(file -> file.digest().rate().stream()).toList(),
+          files.stream().flatMap(file -> file.digest().dispersion().stream()).toList());
     }
   }
 
-  /** The log as it would be with one more reading. */
-  public ReadingLog logWith(Reading more) {
-    return ReadingLog.judge(file.notes().with(List.of(more)));
+  private static MeterStanding standing(MeterFile file, Classmates classmates) {
+    MeterDigest digest = file.digest();
+    Optional<UsageRate> best =
+        digest
+            .rate()
+            .or(file.meter()::declaredRate)
+            .or(() -> RateFinder.classMedian(classmates.rates(), file.meter().measure()));
+    Optional<Dispersion> phi =
+        best.filter(rate -> !rate.isStandingStill())
+            .map(
+                rate ->
+                    digest
+                        .dispersion()
+                        .orElseGet(
+                            () -> DispersionFinder.otherwise(classmates.dispersions(), rate)));
+    Optional<LifePoint> last = digest.lastLife();
+    MeterOutlook outlook =
+        new MeterOutlook(
+            last.map(LifePoint::day).orElse(file.unit().inServiceOn()),
+            last.map(LifePoint::life).orElse(file.meter().start()),
+            best,
+            phi,
+            file.calendar(),
+            Optional.empty(),
+            digest.offset());
+    return new MeterStanding(file, outlook);
+  }
+
+  /** The last accepted reading, if there is one. */
+  public Optional<JudgedReading> lastAccepted() {
+    return file.digest().last();
   }
 
   /** The life at which the meter in place shows {@code shown}. */
   public MeterValue life(MeterValue shown) {
-    return log.offset().life(shown);
+    return outlook.offset().life(shown);
   }
 
   /** What the meter in place is expected to show on {@code day}, to the tenth. */
   public MeterValue expectedToShow(LocalDate day) {
-    return log.offset().shown(outlook.on(day).rounded()).orElseThrow();
+    return outlook.offset().shown(outlook.on(day).rounded()).orElseThrow();
   }
 
+  /** Days from the last accepted reading, or from the start of service if there is none. */
   public long silentDays(LocalDate today) {
-    return log.silentDays(file.unit().inServiceOn(), today);
+    LocalDate last =
+        lastAccepted().map(judged -> judged.reading().day()).orElse(file.unit().inServiceOn());
+    return ChronoUnit.DAYS.between(last, today);
   }
 
-  /** True from {@link ReadingLog#STALE_DAYS} days without an accepted reading on. */
+  /** True from {@value #STALE_DAYS} days without an accepted reading on. */
   public boolean isStale(LocalDate today) {
-    return log.isStale(file.unit().inServiceOn(), today);
+    return silentDays(today) >= STALE_DAYS;
   }
 }

@@ -65,9 +65,9 @@ public final class MonthlyFactors {
    * more of every month of the year and that ran at all; empty if there is none. Costs the days
    * between the readings.
    */
-  public static Optional<List<Integer>> learned(List<MeterStanding> meters, LocalDate today) {
+  public static Optional<List<Integer>> learned(List<JudgedMeter> meters, LocalDate today) {
     List<double[]> each = new ArrayList<>();
-    for (MeterStanding meter : meters) {
+    for (JudgedMeter meter : meters) {
       ofMeter(meter, today).ifPresent(each::add);
     }
     if (each.isEmpty()) {
@@ -82,10 +82,10 @@ public final class MonthlyFactors {
     return scaled(means);
   }
 
-  private static Optional<double[]> ofMeter(MeterStanding meter, LocalDate today) {
+  private static Optional<double[]> ofMeter(JudgedMeter meter, LocalDate today) {
     double[] run = new double[MONTHS];
     int[] days = new int[MONTHS];
-    List<LayUp> layUps = meter.file().calendar().layUps();
+    List<LayUp> layUps = meter.standing().file().calendar().layUps();
     LocalDate from = today.minusYears(YEARS_LOOKED_AT);
     List<LifePoint> lives =
         meter.log().accepted().stream().filter(point -> !point.day().isBefore(from)).toList();

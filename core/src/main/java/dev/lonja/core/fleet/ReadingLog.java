@@ -1,7 +1,5 @@
 package dev.lonja.core.fleet;
 
-import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,9 +11,6 @@ import java.util.Optional;
  * @param offset of the meter that is in place now
  */
 public record ReadingLog(List<JudgedReading> readings, MeterOffset offset) {
-
-  /** From this many days without an accepted reading a meter is called silent. */
-  public static final int STALE_DAYS = 45;
 
   public ReadingLog {
     readings = List.copyOf(readings);
@@ -46,16 +41,5 @@ public record ReadingLog(List<JudgedReading> readings, MeterOffset offset) {
       }
     }
     return Optional.empty();
-  }
-
-  /** Days from the last accepted reading, or from {@code inService} if there is none. */
-  public long silentDays(LocalDate inService, LocalDate today) {
-    LocalDate last = lastAccepted().map(judged -> judged.reading().day()).orElse(inService);
-    return ChronoUnit.DAYS.between(last, today);
-  }
-
-  /** True from {@value #STALE_DAYS} silent days on. */
-  public boolean isStale(LocalDate inService, LocalDate today) {
-    return silentDays(inService, today) >= STALE_DAYS;
   }
 }

@@ -33,8 +33,7 @@ class MeterStandingTest {
                     hours(3, "2027-03-01", "277")),
                 file(2, FORKLIFTS, Optional.of("5")),
                 file(3, FORKLIFTS, Optional.empty()),
-                file(4, BOATS, Optional.empty())),
-            TODAY);
+                file(4, BOATS, Optional.empty())));
     assertThat(rate(standings, 1).source()).isEqualTo(UsageRate.Source.READINGS);
     assertThat(rate(standings, 1).display()).isEqualTo("3.00 h a day");
     assertThat(rate(standings, 2).source()).isEqualTo(UsageRate.Source.DECLARED);
@@ -55,12 +54,30 @@ class MeterStandingTest {
   @Test
   void withoutReadingsItStandsAtTheStartOfService() {
     MeterStanding standing =
-        MeterStanding.ofFleet(List.of(file(1, BOATS, Optional.of("2"))), TODAY).get(1L);
+        MeterStanding.ofFleet(List.of(file(1, BOATS, Optional.of("2")))).get(1L);
     assertThat(standing.outlook().base()).isEqualTo(MeterValue.ofHours("50"));
     assertThat(standing.outlook().baseDay()).isEqualTo(LocalDate.parse("2026-01-01"));
     // 438 days from 1 January 2026 to 15 March 2027, at 2 h a day
     assertThat(standing.outlook().on(TODAY).rounded()).isEqualTo(MeterValue.ofHours("926"));
     assertThat(standing.isStale(TODAY)).isTrue();
+  }
+
+  /** 45 days or more since the last accepted reading; flagged ones do not speak. */
+  @Test
+  void aMeterIsSilentFromTheFortyFifthDay() {
+    MeterStanding standing =
+        MeterStanding.ofFleet(
+                List.of(
+                    file(
+                        1,
+                        BOATS,
+                        Optional.empty(),
+                        hours(1, "2027-01-30", "500"),
+                        hours(2, "2027-03-10", "20"))))
+            .get(1L);
+    assertThat(standing.isStale(LocalDate.parse("2027-03-15"))).isFalse();
+    assertThat(standing.silentDays(LocalDate.parse("2027-03-16"))).isEqualTo(45);
+    assertThat(standing.isStale(LocalDate.parse("2027-03-16"))).isTrue();
   }
 
   private static UsageRate rate(Map<Long, MeterStanding> standings, long meterId) {
@@ -83,6 +100,8 @@ class MeterStandingTest {
     Optional<UsageRate> rate =
         declared.map(perDay -> UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS));
     Meter meter = new Meter(id, id, "hours", MeterValue.ofHours("50"), rate);
-    return new MeterFile(unit, meter, UsageCalendar.EVEN, MeterNotes.of(List.of(readings)));
+    MeterNotes notes = MeterNotes.of(List.of(readings));
+    return new MeterFile(
+        unit, meter, UsageCalendar.EVEN, MeterDigest.of(notes, UsageCalendar.EVEN, TODAY));
   }
 }

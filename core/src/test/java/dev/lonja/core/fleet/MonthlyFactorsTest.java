@@ -67,7 +67,7 @@ class MonthlyFactorsTest {
   }
 
   /** Readings on the last day of so many months, up to February 2027. */
-  private static MeterStanding meter(int months, List<LayUp> layUps) {
+  private static JudgedMeter meter(int months, List<LayUp> layUps) {
     List<Reading> readings = new ArrayList<>();
     YearMonth month = YearMonth.of(2027, 2).minusMonths(months);
     long hours = 100;
@@ -90,7 +90,8 @@ class MonthlyFactorsTest {
             0);
     Meter meter = new Meter(1, 1, "hours", MeterValue.ofHours("0"), Optional.empty());
     UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), layUps);
-    MeterFile file = new MeterFile(unit, meter, calendar, MeterNotes.of(readings));
-    return MeterStanding.ofFleet(List.of(file), TODAY).get(1L);
+    MeterNotes notes = MeterNotes.of(readings);
+    MeterFile file = new MeterFile(unit, meter, calendar, MeterDigest.of(notes, calendar, TODAY));
+    return JudgedMeter.of(MeterStanding.ofFleet(List.of(file)).get(1L), notes);
   }
 }

@@ -77,22 +77,6 @@ class ReadingLogTest {
     assertThat(log.readings().get(1).flag()).contains(ReadingFlag.BACKWARDS);
   }
 
-  /** 45 days or more since the last accepted reading; flagged ones do not speak. */
-  @Test
-  void aMeterIsSilentFromTheFortyFifthDay() {
-    LocalDate inService = LocalDate.parse("2026-01-01");
-    ReadingLog log =
-        ReadingLog.judge(
-            MeterNotes.of(List.of(hours(1, "2027-01-30", "500"), hours(2, "2027-03-10", "20"))));
-    assertThat(log.isStale(inService, LocalDate.parse("2027-03-15"))).isFalse();
-    assertThat(log.silentDays(inService, LocalDate.parse("2027-03-16"))).isEqualTo(45);
-    assertThat(log.isStale(inService, LocalDate.parse("2027-03-16"))).isTrue();
-    assertThat(
-            ReadingLog.judge(MeterNotes.of(List.of()))
-                .isStale(inService, LocalDate.parse("2026-02-15")))
-        .isTrue();
-  }
-
   private static Optional<ReadingFlag> flagOfSecond(Reading first, Reading second) {
     return ReadingLog.judge(MeterNotes.of(List.of(first, second))).readings().get(1).flag();
   }

@@ -12,13 +12,16 @@ import dev.lonja.core.fleet.Ruling;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import java.time.Instant;
-import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import org.jooq.Condition;
+import org.jooq.Cursor;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.ResultQuery;
 import org.jooq.impl.DSL;
 
 /**
@@ -44,24 +47,52 @@ public final class ReadingRepository {
     this.context = context;
   }
 
-  /** All that was noted, by meter; meters of which nothing was noted are not there. */
-  public Map<Long, MeterNotes> byMeter() {
-    Map<Long, List<MeterReplacement>> replacements = replacements();
-    Map<Long, List<Ruling>> rulings = rulings();
-    Map<Long, MeterNotes> notes = new HashMap<>();
-    readings()
-        .forEach(
-            (meter, readings) ->
-                notes.put(
-                    meter,
-                    new MeterNotes(
-                        readings,
-                        replacements.getOrDefault(meter, List.of()),
-                        rulings.getOrDefault(meter, List.of()))));
-    return notes;
+  /** All that was noted of one meter. */
+  public MeterNotes of(long meterId) {
+    List<MeterNotes> notes = new ArrayList<>();
+    forEach(READING.METER_ID.eq(meterId), (id, found) -> notes.add(found));
+    return notes.isEmpty() ? MeterNotes.of(List.of()) : notes.get(0);
   }
 
-  private Map<Long, List<Reading>> readings() {
+  /**
+   * Gives the notes of every meter that has any, one meter after the other, and keeps none of them:
+   * years of readings of a whole fleet do not fit into memory together.
+   */
+  void forEach(Condition which, BiConsumer<Long, MeterNotes> use) {
+    Map<Long, List<MeterReplacement>> replacements = replacements();
+    Map<Long, List<Ruling>> rulings = rulings();
+    List<Reading> readings = new ArrayList<>();
+    long meter = -1;
+    try (Cursor<? extends Record> rows = rows(which).fetchLazy()) {
+      for (Record row : rows) {
+        if (row.get(READING.METER_ID) != meter) {
+          give(meter, readings, replacements, rulings, use);
+          readings.clear();
+          meter = row.get(READING.METER_ID);
+        }
+        readings.add(reading(row));
+      }
+    }
+    give(meter, readings, replacements, rulings, use);
+  }
+
+  private static void give(
+      long meter,
+      List<Reading> readings,
+      Map<Long, List<MeterReplacement>> replacements,
+      Map<Long, List<Ruling>> rulings,
+      BiConsumer<Long, MeterNotes> use) {
+    if (!readings.isEmpty()) {
+      use.accept(
+          meter,
+          new MeterNotes(
+              readings,
+              replacements.getOrDefault(meter, List.of()),
+              rulings.getOrDefault(meter, List.of())));
+    }
+  }
+
+  private ResultQuery<? extends Record> rows(Condition which) {
     return context
         .select(
             READING.ID,
@@ -74,8 +105,8 @@ public final class ReadingRepository {
         .from(READING)
         .join(METER)
         .on(METER.ID.eq(READING.METER_ID))
-        .orderBy(READING.METER_ID, READING.READ_ON, READING.ID)
-        .fetchGroups(READING.METER_ID, ReadingRepository::reading);
+        .where(which)
+        .orderBy(READING.METER_ID, READING.READ_ON, READING.ID);
   }
 
   private Map<Long, List<MeterReplacement>> replacements() {

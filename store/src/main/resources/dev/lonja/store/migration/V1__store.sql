@@ -98,6 +98,8 @@ CREATE TABLE meter (
   measure TEXT NOT NULL CHECK (measure IN ('h', 'km')),
   start_tenths INTEGER NOT NULL CHECK (start_tenths >= 0),
   declared_rate_nano INTEGER CHECK (declared_rate_nano >= 0),
+  -- counts what was noted of it, so that what is worked out from its readings need not be anew
+  changes INTEGER NOT NULL DEFAULT 0 CHECK (changes >= 0),
   UNIQUE (unit_id, name)
 ) STRICT;
 
@@ -451,6 +453,16 @@ CREATE TABLE calendar_feed (
   class_id INTEGER NOT NULL UNIQUE REFERENCES unit_class,
   secret TEXT NOT NULL UNIQUE CHECK (length(secret) = 32)
 ) STRICT;
+
+CREATE TRIGGER reading_counts AFTER INSERT ON reading BEGIN
+  UPDATE meter SET changes = changes + 1 WHERE id = NEW.meter_id;
+END;
+CREATE TRIGGER reading_ruling_counts AFTER INSERT ON reading_ruling BEGIN
+  UPDATE meter SET changes = changes + 1 WHERE id = (SELECT meter_id FROM reading WHERE id = NEW.reading_id);
+END;
+CREATE TRIGGER meter_replacement_counts AFTER INSERT ON meter_replacement BEGIN
+  UPDATE meter SET changes = changes + 1 WHERE id = (SELECT meter_id FROM reading WHERE id = NEW.end_reading_id);
+END;
 
 CREATE TRIGGER movement_stays BEFORE UPDATE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never changed'); END;
 CREATE TRIGGER movement_remains BEFORE DELETE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never deleted'); END;

@@ -194,7 +194,7 @@ class RecordsTest {
   }
 
   private MeterNotes sweeper() {
-    return store.read(session -> session.readings().byMeter().get(10L));
+    return store.read(session -> session.readings().of(10));
   }
 
   private MeterValue lifeOfSweeper() {

@@ -73,11 +73,7 @@ public class BenchDesk {
   private BigDecimal shown(MeterStanding meter) {
     long expected = meter.expectedToShow(clock.today()).tenths();
     long last =
-        meter
-            .log()
-            .lastAccepted()
-            .map(judged -> judged.reading().value().tenths())
-            .orElse(expected);
+        meter.lastAccepted().map(judged -> judged.reading().value().tenths()).orElse(expected);
     long run = Math.max(0, expected - last);
     long drawn = Math.round(run * (1 + SPREAD * (random.nextDouble() - 0.5)));
     return BigDecimal.valueOf(last + drawn, 1);

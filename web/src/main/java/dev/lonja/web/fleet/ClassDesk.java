@@ -1,6 +1,6 @@
 package dev.lonja.web.fleet;
 
-import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.MonthlyFactors;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
@@ -76,9 +76,10 @@ public class ClassDesk {
 
   private ClassView view(Session session, StoredClass stored) {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
-    List<MeterStanding> meters =
+    List<JudgedMeter> meters =
         fleet.meters().values().stream()
             .filter(meter -> meter.file().unit().unitClass().equals(stored.unitClass()))
+            .map(meter -> FleetPicture.judged(session, meter))
             .toList();
     return new ClassView(
         stored.unitClass().code(),

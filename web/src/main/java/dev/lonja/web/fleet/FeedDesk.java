@@ -18,6 +18,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /**
@@ -66,7 +68,7 @@ public class FeedDesk {
     long taken = byMeter.values().stream().mapToLong(List::size).sum();
     long flagged =
         byMeter.entrySet().stream()
-            .mapToLong(entry -> flagged(fleet.meters().get(entry.getKey()), entry.getValue()))
+            .mapToLong(entry -> flagged(session, entry.getKey(), entry.getValue()))
             .sum();
     return new Outcome.Done(
         "/fleet/meters?noted="
@@ -99,8 +101,11 @@ public class FeedDesk {
         .add(new Reading(id, reading.day(), reading.at(), shown));
   }
 
-  private static long flagged(MeterStanding meter, List<Reading> added) {
-    ReadingLog log = ReadingLog.judge(meter.file().notes().with(added));
-    return added.stream().filter(reading -> !log.judgementOf(reading).accepted()).count();
+  private static long flagged(Session session, long meterId, List<Reading> added) {
+    ReadingLog log = ReadingLog.judge(session.readings().of(meterId));
+    Set<Long> ids = added.stream().map(Reading::id).collect(Collectors.toSet());
+    return log.readings().stream()
+        .filter(judged -> ids.contains(judged.reading().id()) && !judged.accepted())
+        .count();
   }
 }

@@ -157,7 +157,8 @@ public class FleetDesk {
     }
     Reading reading =
         new Reading(Long.MAX_VALUE, day.orElseThrow(), Optional.empty(), value.orElseThrow());
-    List<String> objections = MeterEntry.objections(meter.get(), reading);
+    List<String> objections =
+        MeterEntry.objections(FleetPicture.judged(session, meter.get()), reading);
     if (!objections.isEmpty() && !form.keepFlagged()) {
       return new Outcome.Refused(
           objections.stream().map(text -> new Problem("value", text)).toList());

@@ -2,8 +2,8 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.MeterDigest;
 import dev.lonja.core.fleet.MeterFile;
-import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
@@ -54,7 +54,7 @@ public final class FleetLoader {
     this.variants = session.fleet().needs();
     this.makers = session.services().tasksByUnit();
     this.calendars = session.fleet().calendars();
-    this.meters = MeterStanding.ofFleet(meterFiles(session), today);
+    this.meters = MeterStanding.ofFleet(meterFiles(session));
     this.deviations = session.deviations().byUnit();
     this.done = session.services().done();
     this.moves = session.records().moves();
@@ -80,16 +80,16 @@ public final class FleetLoader {
 
   private List<MeterFile> meterFiles(Session session) {
     Map<Long, Unit> byId = units.stream().collect(Collectors.toMap(Unit::id, Function.identity()));
-    Map<Long, MeterNotes> notes = session.readings().byMeter();
-    MeterNotes none = MeterNotes.of(List.of());
+    List<Meter> all = session.fleet().meters();
+    Map<Long, MeterDigest> digests = session.meterDigests().of(all, calendars, today);
     List<MeterFile> files = new ArrayList<>();
-    for (Meter meter : session.fleet().meters()) {
+    for (Meter meter : all) {
       files.add(
           new MeterFile(
               byId.get(meter.unitId()),
               meter,
               calendars.get(meter.unitId()),
-              notes.getOrDefault(meter.id(), none)));
+              digests.get(meter.id())));
     }
     return files;
   }

@@ -1,5 +1,6 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
@@ -56,6 +57,11 @@ public record FleetPicture(
   /** The occurrences of all units up to a day. */
   public List<UnitPlan> plans(LocalDate until) {
     return units.stream().map(unit -> planOf(unit, until)).toList();
+  }
+
+  /** One meter of the fleet with all its notes. */
+  public static JudgedMeter judged(Session session, MeterStanding meter) {
+    return JudgedMeter.of(meter, session.readings().of(meter.file().meter().id()));
   }
 
   public List<MeterStanding> metersOf(Unit unit) {

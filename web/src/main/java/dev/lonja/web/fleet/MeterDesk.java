@@ -66,7 +66,6 @@ public class MeterDesk {
         meter.file().meter().name(),
         meter.file().meter().measure().symbol(),
         meter
-            .log()
             .lastAccepted()
             .map(JudgedReading::reading)
             .map(last -> last.value().display() + " on " + Words.day(last.day(), today))
@@ -89,7 +88,7 @@ public class MeterDesk {
         sent,
         session -> {
           Map<Long, MeterStanding> meters = FleetPicture.load(session, clock.today()).meters();
-          ReadingBatch batch = new ReadingBatch(clock.today());
+          ReadingBatch batch = new ReadingBatch(session, clock.today());
           new TreeMap<>(values)
               .forEach(
                   (id, value) -> {
@@ -122,7 +121,7 @@ public class MeterDesk {
                     "table",
                     "The table has " + lines.size() + " lines; allowed are " + MOST_LINES + "."));
           }
-          ReadingBatch batch = new ReadingBatch(clock.today());
+          ReadingBatch batch = new ReadingBatch(session, clock.today());
           PastedReadings pasted =
               new PastedReadings(FleetPicture.load(session, clock.today()), batch);
           for (int i = 0; i < lines.size(); i++) {

@@ -1,8 +1,8 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.MeterNotes;
-import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.quantity.MeterMeasure;
@@ -56,14 +56,14 @@ public final class MeterEntry {
   }
 
   /** What speaks against a reading: it would be set aside itself, or set others aside. */
-  static List<String> objections(MeterStanding meter, Reading reading) {
+  static List<String> objections(JudgedMeter meter, Reading reading) {
     ReadingLog log = meter.logWith(reading);
     List<String> objections = new ArrayList<>();
     JudgedReading judged = log.judgementOf(reading);
     if (!judged.accepted()) {
       objections.add(ReadingWording.why(judged));
     }
-    long others = newlySetAside(meter, meter.file().notes().with(List.of(reading)), reading);
+    long others = newlySetAside(meter, meter.notes().with(List.of(reading)), reading);
     if (others > 0) {
       objections.add(
           Words.count(others, "later reading", "later readings") + " would be set aside by it.");
@@ -72,7 +72,7 @@ public final class MeterEntry {
   }
 
   /** How many readings that count would be set aside, not counting one that is on purpose. */
-  static long newlySetAside(MeterStanding meter, MeterNotes then, Reading besides) {
+  static long newlySetAside(JudgedMeter meter, MeterNotes then, Reading besides) {
     Map<Long, Boolean> counted = new HashMap<>();
     meter.log().readings().forEach(j -> counted.put(j.reading().id(), j.accepted()));
     return ReadingLog.judge(then).readings().stream()

@@ -6,6 +6,7 @@ import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.store.Session;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
@@ -27,12 +28,14 @@ final class ReadingBatch {
   /** A reading that could be read, and what it is called in a problem. */
   private record Entry(String field, String label, MeterStanding meter, Reading reading) {}
 
+  private final Session session;
   private final LocalDate today;
   private final Map<Long, List<Entry>> byMeter = new LinkedHashMap<>();
   private final List<Problem> problems = new ArrayList<>();
   private long entered;
 
-  ReadingBatch(LocalDate today) {
+  ReadingBatch(Session session, LocalDate today) {
+    this.session = session;
     this.today = today;
   }
 
@@ -75,7 +78,7 @@ final class ReadingBatch {
     List<Good> good = new ArrayList<>();
     for (List<Entry> entries : byMeter.values()) {
       List<Reading> more = entries.stream().map(Entry::reading).toList();
-      MeterNotes all = entries.get(0).meter().file().notes().with(more);
+      MeterNotes all = session.readings().of(entries.get(0).meter().file().meter().id()).with(more);
       Map<Reading, JudgedReading> judged = new LinkedHashMap<>();
       ReadingLog.judge(all).readings().forEach(j -> judged.put(j.reading(), j));
       for (Entry entry : entries) {

@@ -1,10 +1,10 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterReplacement;
-import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.fleet.Ruling;
@@ -67,19 +67,26 @@ public class UnitMetersDesk {
     return session.fleet().unitByCode(code).filter(unit -> unit.retiredOn().isEmpty());
   }
 
+  private List<JudgedMeter> meters(Session session, String code) {
+    FleetPicture fleet = FleetPicture.load(session, clock.today());
+    return fleet.meters().values().stream()
+        .filter(meter -> meter.file().unit().code().equals(code))
+        .map(meter -> FleetPicture.judged(session, meter))
+        .toList();
+  }
+
   /** Accepts a reading, sets it aside, or enters another in its place. */
   @Allowed.ToKeepStore
   public Outcome decide(Sent sent, String code, ReadingForm form) {
     return once.run(
         sent,
         session -> {
-          FleetPicture fleet = FleetPicture.load(session, clock.today());
-          for (MeterStanding meter : fleet.meters().values()) {
+          for (JudgedMeter meter : meters(session, code)) {
             Optional<JudgedReading> judged =
                 meter.log().readings().stream()
                     .filter(r -> r.reading().id() == form.readingId())
                     .findFirst();
-            if (judged.isPresent() && meter.file().unit().code().equals(code)) {
+            if (judged.isPresent()) {
               return decide(session, sent, meter, judged.get().reading(), form);
             }
           }
@@ -88,7 +95,7 @@ public class UnitMetersDesk {
   }
 
   private Outcome decide(
-      Session session, Sent sent, MeterStanding meter, Reading reading, ReadingForm form) {
+      Session session, Sent sent, JudgedMeter meter, Reading reading, ReadingForm form) {
     Typed typed = new Typed();
     Optional<String> reason = typed.text("reason", "The reason", form.reason(), LONGEST_REASON);
     if (form.what().equals("correct")) {
@@ -103,7 +110,7 @@ public class UnitMetersDesk {
     boolean accepted = form.what().equals("accept");
     Ruling ruling =
         new Ruling(Long.MAX_VALUE, reading.id(), accepted, reason.orElseThrow(), sent.actor());
-    ReadingLog then = ReadingLog.judge(meter.file().notes().with(ruling));
+    ReadingLog then = ReadingLog.judge(meter.notes().with(ruling));
     JudgedReading judged = then.judgementOf(reading);
     if (judged.accepted() != accepted) {
       return Outcome.refused(Problem.ofWhole("It cannot count: " + ReadingWording.why(judged)));
@@ -113,14 +120,9 @@ public class UnitMetersDesk {
   }
 
   private Outcome correct(
-      Session session,
-      Sent sent,
-      MeterStanding meter,
-      Reading wrong,
-      ReadingForm form,
-      Typed typed) {
+      Session session, Sent sent, JudgedMeter meter, Reading wrong, ReadingForm form, Typed typed) {
     boolean endsMeter =
-        meter.file().notes().replacements().stream()
+        meter.notes().replacements().stream()
             .anyMatch(change -> change.endReadingId() == wrong.id());
     if (endsMeter) {
       return Outcome.refused(
@@ -144,7 +146,7 @@ public class UnitMetersDesk {
         session
             .readings()
             .add(
-                meter.file().meter().id(),
+                meter.standing().file().meter().id(),
                 right,
                 ReadingRepository.Source.ENTERED,
                 sent.actor(),
@@ -152,7 +154,7 @@ public class UnitMetersDesk {
     audit(
         session,
         sent,
-        meter.file().unit(),
+        meter.standing().file().unit(),
         "reading corrected",
         wrong.value().display(),
         right.value().display() + " (reading " + id + "), " + form.reason().strip());
@@ -165,15 +167,15 @@ public class UnitMetersDesk {
     return once.run(
         sent,
         session -> {
-          FleetPicture fleet = FleetPicture.load(session, clock.today());
-          return Optional.ofNullable(fleet.meters().get(form.meterId()))
-              .filter(meter -> meter.file().unit().code().equals(code))
+          return meters(session, code).stream()
+              .filter(meter -> meter.standing().file().meter().id() == form.meterId())
+              .findFirst()
               .map(meter -> replace(session, sent, meter, form))
               .orElseGet(() -> Outcome.refused(Problem.ofWhole(code + " has no such meter.")));
         });
   }
 
-  private Outcome replace(Session session, Sent sent, MeterStanding meter, ReplacementForm form) {
+  private Outcome replace(Session session, Sent sent, JudgedMeter meter, ReplacementForm form) {
     Typed typed = new Typed();
     Optional<LocalDate> day = typed.dayUpTo("day", form.day(), clock.today());
     Optional<MeterValue> end = Optional.empty();
@@ -191,7 +193,7 @@ public class UnitMetersDesk {
     Reading last =
         new Reading(Long.MAX_VALUE, day.orElseThrow(), Optional.empty(), end.orElseThrow());
     MeterReplacement change = new MeterReplacement(Long.MAX_VALUE, last.id(), start.orElseThrow());
-    MeterNotes then = meter.file().notes().with(List.of(last)).with(change);
+    MeterNotes then = meter.notes().with(List.of(last)).with(change);
     JudgedReading judged = ReadingLog.judge(then).judgementOf(last);
     if (!judged.accepted()) {
       return Outcome.refused(new Problem("end", ReadingWording.why(judged)));
@@ -209,7 +211,7 @@ public class UnitMetersDesk {
         session
             .readings()
             .add(
-                meter.file().meter().id(),
+                meter.standing().file().meter().id(),
                 last,
                 ReadingRepository.Source.REPLACEMENT,
                 sent.actor(),
@@ -225,11 +227,11 @@ public class UnitMetersDesk {
   }
 
   private static Optional<MeterValue> value(
-      Typed typed, String field, String what, String text, MeterStanding meter) {
-    return MeterEntry.value(typed, field, what, text, meter.file().meter().measure());
+      Typed typed, String field, String what, String text, JudgedMeter meter) {
+    return MeterEntry.value(typed, field, what, text, meter.standing().file().meter().measure());
   }
 
-  private static String lastKnown(MeterStanding meter) {
+  private static String lastKnown(JudgedMeter meter) {
     return meter
         .log()
         .lastAccepted()
@@ -255,10 +257,9 @@ public class UnitMetersDesk {
           if (why.isEmpty()) {
             return new Outcome.Refused(typed.problems());
           }
-          FleetPicture fleet = FleetPicture.load(session, clock.today());
-          for (MeterStanding meter : fleet.meters().values()) {
-            for (MeterReplacement change : meter.file().notes().replacements()) {
-              if (change.id() == replacementId && meter.file().unit().code().equals(code)) {
+          for (JudgedMeter meter : meters(session, code)) {
+            for (MeterReplacement change : meter.notes().replacements()) {
+              if (change.id() == replacementId) {
                 session.readings().withdraw(change, why.get(), sent.actor(), clock.now());
                 return done(meter);
               }
@@ -340,8 +341,8 @@ public class UnitMetersDesk {
     session.audit().add("unit", unit.id(), line);
   }
 
-  private static Outcome done(MeterStanding meter) {
-    return done(meter.file().unit());
+  private static Outcome done(JudgedMeter meter) {
+    return done(meter.standing().file().unit());
   }
 
   private static Outcome done(Unit unit) {

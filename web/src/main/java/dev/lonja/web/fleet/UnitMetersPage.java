@@ -1,5 +1,6 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.MeterReplacement;
 import dev.lonja.core.fleet.MeterStanding;
@@ -18,18 +19,21 @@ import java.util.Optional;
 /** Builds the page of one unit's meters from one consistent state. */
 final class UnitMetersPage {
 
-  private static final int MOST_READINGS = 60;
+  private static final int MOST_READINGS = 30;
 
   private final Session session;
   private final Unit unit;
   private final LocalDate today;
-  private final List<MeterStanding> meters;
+  private final List<JudgedMeter> meters;
 
   UnitMetersPage(Session session, Unit unit, LocalDate today) {
     this.session = session;
     this.unit = unit;
     this.today = today;
-    this.meters = FleetPicture.load(session, today).metersOf(unit);
+    this.meters =
+        FleetPicture.load(session, today).metersOf(unit).stream()
+            .map(meter -> FleetPicture.judged(session, meter))
+            .toList();
   }
 
   UnitMetersView view() {
@@ -53,34 +57,35 @@ final class UnitMetersPage {
         today.toString());
   }
 
-  private UnitMetersView.MeterBlock block(MeterStanding meter) {
+  private UnitMetersView.MeterBlock block(JudgedMeter meter) {
+    MeterStanding standing = meter.standing();
     List<JudgedReading> all = meter.log().readings();
     List<UnitMetersView.ReadingRow> rows = new ArrayList<>();
     for (int i = all.size() - 1; i >= Math.max(0, all.size() - MOST_READINGS); i--) {
       rows.add(row(meter, all.get(i)));
     }
     return new UnitMetersView.MeterBlock(
-        meter.file().meter().id(),
-        meter.file().meter().name(),
-        meter.file().meter().measure().symbol(),
-        meter.expectedToShow(today).display(),
-        isExchanged(meter) ? meter.outlook().on(today).rounded().display() : "",
-        RateWording.words(meter.outlook().rate()),
-        meter.isStale(today)
-            ? Optional.of(State.note("silent for " + meter.silentDays(today) + " days"))
+        standing.file().meter().id(),
+        standing.file().meter().name(),
+        standing.file().meter().measure().symbol(),
+        standing.expectedToShow(today).display(),
+        isExchanged(meter) ? standing.outlook().on(today).rounded().display() : "",
+        RateWording.words(standing.outlook().rate()),
+        standing.isStale(today)
+            ? Optional.of(State.note("silent for " + standing.silentDays(today) + " days"))
             : Optional.empty(),
         meter.log().lastAccepted().map(j -> j.reading().value().display()).orElse(""),
         rows,
-        meter.file().notes().replacements().stream().map(c -> replacement(meter, c)).toList());
+        meter.notes().replacements().stream().map(c -> replacement(meter, c)).toList());
   }
 
-  private static boolean isExchanged(MeterStanding meter) {
-    return !meter.file().notes().replacements().isEmpty();
+  private static boolean isExchanged(JudgedMeter meter) {
+    return !meter.notes().replacements().isEmpty();
   }
 
-  private UnitMetersView.ReadingRow row(MeterStanding meter, JudgedReading judged) {
+  private UnitMetersView.ReadingRow row(JudgedMeter meter, JudgedReading judged) {
     boolean ends =
-        meter.file().notes().replacements().stream()
+        meter.notes().replacements().stream()
             .anyMatch(change -> change.endReadingId() == judged.reading().id());
     boolean corrected = judged.flag().filter(ReadingFlag.CORRECTED::equals).isPresent();
     return new UnitMetersView.ReadingRow(
@@ -108,7 +113,7 @@ final class UnitMetersPage {
         : against;
   }
 
-  private UnitMetersView.ReplacementRow replacement(MeterStanding meter, MeterReplacement change) {
+  private UnitMetersView.ReplacementRow replacement(JudgedMeter meter, MeterReplacement change) {
     JudgedReading end =
         meter.log().readings().stream()
             .filter(judged -> judged.reading().id() == change.endReadingId())

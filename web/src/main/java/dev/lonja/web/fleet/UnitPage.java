@@ -240,7 +240,7 @@ final class UnitPage {
   }
 
   private UnitView.MeterBlock meter(MeterStanding meter) {
-    List<JudgedReading> all = meter.log().readings();
+    List<JudgedReading> all = FleetPicture.judged(session, meter).log().readings();
     List<UnitView.ReadingRow> latest = new ArrayList<>();
     for (int i = all.size() - 1; i >= Math.max(0, all.size() - LATEST_READINGS); i--) {
       latest.add(reading(all.get(i)));
@@ -251,7 +251,7 @@ final class UnitPage {
         meter.file().meter().name(),
         meter.file().meter().measure().symbol(),
         meter.expectedToShow(today).display(),
-        meter.log().offset().isNone()
+        meter.outlook().offset().isNone()
             ? ""
             : "life " + meter.outlook().on(today).rounded().display(),
         RateWording.words(meter.outlook().rate()),

@@ -205,7 +205,7 @@ public class HandOverDesk {
 
     private JudgedReading judged(MeterStanding meter, MeterValue value) {
       Reading reading = new Reading(Long.MAX_VALUE, today, Optional.of(clock.now()), value);
-      return meter.logWith(reading).judgementOf(reading);
+      return FleetPicture.judged(session, meter).logWith(reading).judgementOf(reading);
     }
 
     private Outcome issueLines(String mechanic) {

@@ -2,7 +2,6 @@ package dev.lonja.web.fleet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.web.server.LonjaServer;
 import dev.lonja.web.server.Visitor;
 import java.util.Map;
@@ -129,10 +128,9 @@ class FleetPagesTest {
         .<Long>read(
             session -> {
               long unitId = session.fleet().unitByCode(unit).orElseThrow().id();
-              Map<Long, MeterNotes> byMeter = session.readings().byMeter();
               return session.fleet().meters().stream()
                   .filter(meter -> meter.unitId() == unitId)
-                  .mapToLong(meter -> byMeter.get(meter.id()).readings().size())
+                  .mapToLong(meter -> session.readings().of(meter.id()).readings().size())
                   .sum();
             });
   }
