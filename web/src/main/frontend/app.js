@@ -127,6 +127,16 @@
   };
   document.querySelectorAll("[data-months]").forEach(months);
 
+  // A file is read into the field it is meant for, to be seen before anything is sent.
+  document.addEventListener("change", async (event) => {
+    const field = event.target.dataset?.into && document.getElementById(event.target.dataset.into);
+    const file = event.target.files?.[0];
+    if (field && file) {
+      field.value = await file.text();
+      field.focus();
+    }
+  });
+
   // Sending a form twice does it once on the server; holding the button back merely says so at once.
   document.addEventListener("submit", (event) => {
     for (const button of event.target.querySelectorAll("button[type=submit]")) {

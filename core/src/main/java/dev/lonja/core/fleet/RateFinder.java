@@ -70,7 +70,8 @@ public final class RateFinder {
   private static UsageRate steadyOrBursty(List<LifePoint> readings, long[] tau, double slope) {
     int last = readings.size() - 1;
     MeterMeasure measure = readings.get(0).life().measure();
-    double mean = slope(readings, tau, 0, last);
+    long run = readings.get(last).life().since(readings.get(0).life()).tenths();
+    double mean = slope(run, tau[last] - tau[0]);
     return mean > BURSTY * slope
         ? UsageRate.ofPerDay(mean, measure, UsageRate.Source.BURSTY_READINGS)
         : UsageRate.ofPerDay(slope, measure, UsageRate.Source.READINGS);
@@ -90,24 +91,25 @@ public final class RateFinder {
     return tau;
   }
 
+  /** Of whole numbers taken out beforehand: there are some 66,000 pairs in a year of readings. */
   private static double[] slopes(List<LifePoint> readings, long[] tau) {
+    long[] days = readings.stream().mapToLong(point -> point.day().toEpochDay()).toArray();
+    long[] tenths = readings.stream().mapToLong(point -> point.life().tenths()).toArray();
     double[] slopes = new double[tau.length * (tau.length - 1) / 2];
     int count = 0;
     for (int i = 0; i < tau.length; i++) {
       for (int j = i + 1; j < tau.length; j++) {
-        long days = ChronoUnit.DAYS.between(readings.get(i).day(), readings.get(j).day());
-        if (days >= LEAST_PAIR_DAYS && tau[j] > tau[i]) {
-          slopes[count++] = slope(readings, tau, i, j);
+        if (days[j] - days[i] >= LEAST_PAIR_DAYS && tau[j] > tau[i]) {
+          slopes[count++] = slope(tenths[j] - tenths[i], tau[j] - tau[i]);
         }
       }
     }
     return Arrays.copyOf(slopes, count);
   }
 
-  /** Hours or kilometres per effective day between readings i and j. */
-  private static double slope(List<LifePoint> readings, long[] tau, int i, int j) {
-    long tenths = readings.get(j).life().since(readings.get(i).life()).tenths();
-    return tenths / 10.0 / new EffectiveDays(tau[j] - tau[i]).days();
+  /** Hours or kilometres per effective day. */
+  private static double slope(long tenths, long tau) {
+    return tenths / 10.0 / ((double) tau / EffectiveDays.ONE_DAY);
   }
 
   /** By selection, not by sorting: a year of daily readings has some 66,000 slopes. */

@@ -91,6 +91,21 @@ public final class FleetRepository {
         .fetchSingle(UNIT.ID);
   }
 
+  /** Edits a unit; false if someone else changed it since it was read with this version. */
+  public boolean editUnit(
+      long unitId, long readVersion, String name, long classId, LocalDate inServiceOn) {
+    return context
+            .update(UNIT)
+            .set(UNIT.NAME, name)
+            .set(UNIT.CLASS_ID, classId)
+            .set(UNIT.IN_SERVICE_ON, inServiceOn)
+            .set(UNIT.VERSION, readVersion + 1)
+            .where(UNIT.ID.eq(unitId), UNIT.VERSION.eq(readVersion))
+            .and(UNIT.RETIRED_ON.isNull())
+            .execute()
+        == 1;
+  }
+
   /** Puts a meter on a unit, standing at {@code start} when it goes into service. */
   public void addMeter(long unitId, String name, MeterValue start) {
     context

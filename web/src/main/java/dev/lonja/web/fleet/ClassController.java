@@ -40,9 +40,7 @@ class ClassController {
       Principal person,
       Model model) {
     Outcome outcome = desk.add(Sent.by(person, requestKey, "class", code, name), code, name);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : list(typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> list(typed, problems, model));
   }
 
   private String list(Map<String, String> typed, List<Problem> problems, Model model) {
@@ -99,9 +97,7 @@ class ClassController {
   }
 
   private String next(Outcome outcome, String code, Map<String, String> typed, Model model) {
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(code, typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(code, typed, problems, model));
   }
 
   private String page(String code, Map<String, String> typed, List<Problem> problems, Model model) {

@@ -22,6 +22,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class DueDesk {
 
+  /** More in one page would take a browser longer than a storekeeper waits. */
+  private static final int PAGE = 200;
+
   private final LonjaStore store;
   private final StoreClock clock;
 
@@ -31,11 +34,16 @@ public class DueDesk {
    * @param unitClass the code of a class, or empty for all
    * @param sort day or unit
    * @param show all, overdue or no-record
+   * @param page which stretch of the list, 1 for the first
    */
-  public record Choice(String unitClass, String sort, String show) {
+  public record Choice(String unitClass, String sort, String show, int page) {
 
     String query(String aClass, String aSort, String aShow) {
       return "?unitClass=" + aClass + "&sort=" + aSort + "&show=" + aShow;
+    }
+
+    String page(int number) {
+      return query(unitClass, sort, show) + "&page=" + number;
     }
   }
 
@@ -72,11 +80,17 @@ public class DueDesk {
     }
     List<Planned> shown =
         planned.stream().filter(p -> isShown(p, choice)).sorted(order(choice)).toList();
+    int pages = Math.max(1, (shown.size() + PAGE - 1) / PAGE);
+    int page = Math.min(Math.max(choice.page(), 1), pages);
+    List<Planned> listed = shown.stream().skip((page - 1L) * PAGE).limit(PAGE).toList();
     return new DueView(
         Words.count(shown.size(), "occurrence", "occurrences")
             + " in "
             + UnitRuler.WEEKS
-            + " weeks",
+            + " weeks"
+            + (pages == 1 ? "" : ", part " + page + " of " + pages),
+        page == 1 ? "" : choice.page(page - 1),
+        page == pages ? "" : choice.page(page + 1),
         DueRuler.scale(today, UnitRuler.WEEKS),
         classes(fleet, choice),
         List.of(sort(choice, "day", "by day"), sort(choice, "unit", "by unit")),
@@ -84,8 +98,8 @@ public class DueDesk {
             show(choice, "all", "all"),
             show(choice, "overdue", "overdue"),
             show(choice, "no-record", "no record")),
-        shown.stream().map(p -> row(p, today)).toList(),
-        weeks(shown, today));
+        listed.stream().map(p -> row(p, today)).toList(),
+        weeks(listed, today));
   }
 
   private static boolean isShown(Planned planned, Choice choice) {

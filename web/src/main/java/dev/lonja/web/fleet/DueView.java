@@ -3,9 +3,16 @@ package dev.lonja.web.fleet;
 import dev.lonja.web.frame.State;
 import java.util.List;
 
-/** What falls due on all units, as a list by day and as a calendar by week. */
+/**
+ * What falls due on all units, as a list by day and as a calendar by week.
+ *
+ * @param earlier leads to the part of the list before this one; empty in the first
+ * @param later leads to the part after it; empty in the last
+ */
 record DueView(
     String summary,
+    String earlier,
+    String later,
     String scale,
     List<Choice> classes,
     List<Choice> sorts,

@@ -4,6 +4,7 @@ import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
+import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.util.UriUtils;
 
 /** The pages of Fleet. */
 @Controller
@@ -49,8 +51,9 @@ class FleetController {
       @RequestParam(defaultValue = "") String unitClass,
       @RequestParam(defaultValue = "day") String sort,
       @RequestParam(defaultValue = "all") String show,
+      @RequestParam(defaultValue = "1") int page,
       Model model) {
-    model.addAttribute("view", dues.view(new DueDesk.Choice(unitClass, sort, show)));
+    model.addAttribute("view", dues.view(new DueDesk.Choice(unitClass, sort, show, page)));
     return "due";
   }
 
@@ -65,6 +68,14 @@ class FleetController {
     UnitView view =
         desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     return paper.answer("machine-sheet", view.code() + ".pdf", Map.of("view", view));
+  }
+
+  @GetMapping("/fleet/burst")
+  String burstOf(@RequestParam String unit) {
+    String wanted = UriUtils.encode(unit.strip(), StandardCharsets.UTF_8);
+    return desk.hasUnit(unit.strip())
+        ? "redirect:/fleet/" + wanted + "/burst"
+        : "redirect:/find?q=" + wanted;
   }
 
   @GetMapping("/fleet/{code}/burst")
@@ -139,11 +150,8 @@ class FleetController {
     FleetDesk.ReadingForm form = new FleetDesk.ReadingForm(meterId, value, day, keepFlagged);
     Outcome outcome =
         desk.addReading(Sent.by(person, requestKey, "reading", code, form), code, form);
-    if (outcome instanceof Outcome.Done done) {
-      return "redirect:" + done.answer();
-    }
-    return page(
-        code, Optional.of(form), Optional.empty(), ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(
+        problems -> page(code, Optional.of(form), Optional.empty(), problems, model));
   }
 
   private String page(

@@ -91,6 +91,17 @@ public class FleetDesk {
         first.map(due -> DueWording.state(due, today)).orElse(State.open("nothing planned")));
   }
 
+  /** True for a unit in service, as its code is written. */
+  boolean hasUnit(String code) {
+    return store.read(
+        session ->
+            session
+                .fleet()
+                .unitByCode(code)
+                .filter(unit -> unit.code().equals(code) && unit.retiredOn().isEmpty())
+                .isPresent());
+  }
+
   /** The page of a unit in service; empty for any other code. */
   public Optional<UnitView> unit(String code) {
     return store.read(

@@ -61,9 +61,7 @@ class MeterController {
   }
 
   private String next(Outcome outcome, Map<String, String> typed, Model model) {
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(typed, problems, model));
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {

@@ -44,9 +44,7 @@ class MoveController {
       Principal person,
       Model model) {
     Outcome outcome = desk.move(Sent.by(person, requestKey, "move", code, form), code, form);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(code, form, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(code, form, problems, model));
   }
 
   @PostMapping("/back")

@@ -9,12 +9,21 @@ import dev.lonja.store.Session;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Part numbers and torques as people type them. */
 final class PartEntry {
 
   private static final BigDecimal MOST_TORQUE = BigDecimal.valueOf(10_000);
+
+  private static final Pattern TORQUE_UNIT =
+      Pattern.compile("lbf?[·. -]?(ft|in)$", Pattern.CASE_INSENSITIVE);
+  private static final Pattern NEWTON_METRES =
+      Pattern.compile("n[·. ]?m$", Pattern.CASE_INSENSITIVE);
 
   private PartEntry() {}
 
@@ -45,14 +54,25 @@ final class PartEntry {
     return byMakeAndNumber;
   }
 
-  /** "32" or "30-35", in N·m. */
+  /** "32", "30-35 N·m", "24 lbf·ft" or "80-90 lbf·in"; without a unit it is N·m. */
   static Optional<TorqueRange> torque(Typed typed, String field, String text) {
-    String[] ends = text.strip().split("(?<=[0-9])\\s*[-–]\\s*", 2);
-    Optional<BigDecimal> low = typed.decimalUpTo(field, "The torque in N·m", ends[0], MOST_TORQUE);
+    Matcher unit = TORQUE_UNIT.matcher(text.strip());
+    Function<BigDecimal, Torque> inUnit = Torque::ofNewtonMetres;
+    String symbol = "N·m";
+    String numbers = text.strip();
+    if (unit.find()) {
+      boolean inches = unit.group(1).toLowerCase(Locale.ROOT).startsWith("in");
+      inUnit = inches ? Torque::ofPoundInches : Torque::ofPoundFeet;
+      symbol = inches ? "lbf·in" : "lbf·ft";
+      numbers = text.strip().substring(0, unit.start()).strip();
+    } else {
+      numbers = NEWTON_METRES.matcher(numbers).replaceFirst("").strip();
+    }
+    String[] ends = numbers.split("(?<=[0-9])\\s*[-–]\\s*", 2);
+    String what = "The torque in " + symbol;
+    Optional<BigDecimal> low = typed.decimalUpTo(field, what, ends[0], MOST_TORQUE);
     Optional<BigDecimal> high =
-        ends.length == 1
-            ? low
-            : typed.decimalUpTo(field, "The torque in N·m", ends[1], MOST_TORQUE);
+        ends.length == 1 ? low : typed.decimalUpTo(field, what, ends[1], MOST_TORQUE);
     if (low.isEmpty() || high.isEmpty()) {
       return Optional.empty();
     }
@@ -62,7 +82,6 @@ final class PartEntry {
           "The range runs from " + ends[0] + " to " + ends[1] + "; write the lower end first.");
       return Optional.empty();
     }
-    return Optional.of(
-        new TorqueRange(Torque.ofNewtonMetres(low.get()), Torque.ofNewtonMetres(high.get())));
+    return Optional.of(new TorqueRange(inUnit.apply(low.get()), inUnit.apply(high.get())));
   }
 }

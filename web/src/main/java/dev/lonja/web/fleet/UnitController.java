@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -54,9 +55,7 @@ class UnitController {
         });
     UnitDesk.Form form = new UnitDesk.Form(like, code, name, inService, new TreeMap<>(starts));
     Outcome outcome = desk.add(Sent.by(person, requestKey, "new unit", form), form);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(like, typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(like, typed, problems, model));
   }
 
   @GetMapping("/fleet/import")
@@ -76,9 +75,7 @@ class UnitController {
       return table(table, List.of(), model);
     }
     Outcome outcome = imports.take(Sent.by(person, requestKey, "units", table), table);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : table(table, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> table(table, problems, model));
   }
 
   private String table(String table, List<Problem> refused, Model model) {
@@ -87,6 +84,24 @@ class UnitController {
     model.addAttribute("table", table);
     model.addAttribute("problems", preview.problems().isEmpty() ? refused : preview.problems());
     return "unit-import";
+  }
+
+  @PostMapping("/fleet/{code}/edit")
+  String edit(
+      @PathVariable String code,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      @ModelAttribute UnitDesk.EditForm form,
+      Principal person,
+      RedirectAttributes next) {
+    Sent sent = Sent.by(person, requestKey, "edit", code, version, form);
+    return desk.edit(sent, code, version, form)
+        .next(
+            problems -> {
+              next.addFlashAttribute("problems", problems);
+              next.addFlashAttribute("edit", form);
+              return "redirect:/fleet/" + code;
+            });
   }
 
   @PostMapping("/fleet/{code}/retire")

@@ -6,6 +6,7 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.request.OnceOnly;
@@ -33,7 +34,7 @@ public class UnitDesk {
 
   /** Words that lead to pages of the fleet and so cannot name a unit. */
   private static final Set<String> TAKEN =
-      Set.of("CLASSES", "DUE", "IMPORT", "METERS", "NEW", "VARIANTS");
+      Set.of("BURST", "CLASSES", "DUE", "IMPORT", "METERS", "NEW", "VARIANTS");
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -47,6 +48,9 @@ public class UnitDesk {
    */
   public record Form(
       String like, String code, String name, String inService, Map<String, String> starts) {}
+
+  /** A unit as it is edited. */
+  public record EditForm(String name, String unitClass, String inService) {}
 
   /** The page for a new unit: what it may be like, and the meters it then has. */
   record NewUnitView(List<Like> likes, String variant, List<MeterField> meters, String today) {
@@ -182,6 +186,45 @@ public class UnitDesk {
           }
           audit(session, sent, unit.id(), "retired", unit.code(), reason.orElseThrow());
           return new Outcome.Done("/fleet");
+        });
+  }
+
+  /**
+   * Edits what a unit is called, its class and its first day of service.
+   *
+   * @param version of the unit when the form was shown
+   */
+  @Allowed.ToKeepStore
+  public Outcome edit(Sent sent, String code, long version, EditForm form) {
+    return once.run(
+        sent,
+        session -> {
+          Unit unit = session.fleet().unitByCode(code).orElseThrow();
+          Typed typed = new Typed();
+          Optional<String> name = typed.text("name", "The name", form.name(), LONGEST_NAME);
+          Optional<LocalDate> day = typed.dayUpTo("inService", form.inService(), clock.today());
+          Optional<StoredClass> unitClass = session.classes().byCode(form.unitClass());
+          if (unitClass.isEmpty()) {
+            typed.refuse("unitClass", "Choose a class of units.");
+          }
+          if (!typed.problems().isEmpty()) {
+            return new Outcome.Refused(typed.problems());
+          }
+          Unit.UnitClass chosen = unitClass.orElseThrow().unitClass();
+          if (!session
+              .fleet()
+              .editUnit(unit.id(), version, name.orElseThrow(), chosen.id(), day.orElseThrow())) {
+            return Outcome.refused(
+                Problem.ofWhole("The unit has changed since this page was shown. Look again."));
+          }
+          audit(
+              session,
+              sent,
+              unit.id(),
+              "edited",
+              unit.name() + ", " + unit.unitClass().name() + ", " + unit.inServiceOn(),
+              name.get() + ", " + chosen.name() + ", " + day.get());
+          return new Outcome.Done("/fleet/" + unit.code());
         });
   }
 

@@ -102,9 +102,7 @@ class UnitMetersController {
   }
 
   private String next(Outcome outcome, String code, Map<String, String> typed, Model model) {
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(code, typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(code, typed, problems, model));
   }
 
   private String page(String code, Map<String, String> typed, List<Problem> problems, Model model) {

@@ -69,6 +69,12 @@ final class UnitPage {
         unit.variant().display(),
         unit.unitClass().name(),
         Words.day(unit.inServiceOn(), today),
+        new UnitView.EditForm(
+            unit.unitClass().code(),
+            unit.inServiceOn().toString(),
+            session.classes().all().stream()
+                .map(c -> choice(c.unitClass().code(), c.unitClass().name()))
+                .toList()),
         drawing(),
         UnitRuler.draw(unit.code(), plan.occurrences(), today),
         DueRuler.scale(today, UnitRuler.WEEKS),

@@ -12,6 +12,7 @@ record UnitView(
     String model,
     String unitClass,
     String inService,
+    EditForm edit,
     String drawing,
     String ruler,
     String scale,
@@ -25,6 +26,9 @@ record UnitView(
     List<MeterBlock> meters,
     String today,
     long version) {
+
+  /** What can be edited of the unit itself, as its form shows it. */
+  record EditForm(String unitClass, String inService, List<Choice> classes) {}
 
   /** A unit that has left the fleet: what is kept of it. */
   record Retired(String code, String name, String model, String times, List<Event> events) {}

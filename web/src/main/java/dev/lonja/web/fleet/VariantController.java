@@ -43,9 +43,7 @@ class VariantController {
       Principal person,
       Model model) {
     Outcome outcome = desk.add(Sent.by(person, requestKey, "variant", like, form), like, form);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : list(typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> list(typed, problems, model));
   }
 
   private String list(Map<String, String> typed, List<Problem> problems, Model model) {
@@ -117,9 +115,7 @@ class VariantController {
   private String next(
       Outcome outcome, long id, Map<String, String> typed, String form, Model model) {
     model.addAttribute("open", form);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(id, typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(id, typed, problems, model));
   }
 
   private String page(long id, Map<String, String> typed, List<Problem> problems, Model model) {

@@ -2,6 +2,7 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.store.fleet.VariantTasks.Span;
 import dev.lonja.store.fleet.VariantTasks.WhileIn;
+import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -15,7 +16,8 @@ final class VariantFormat {
 
   private static final Pattern WHILE_IN =
       Pattern.compile(
-          "([^:]{1,40}):\\s*(?:([0-9]{1,7}(?:\\.[0-9])?))?\\s*,?\\s*(?:([0-9]{1,3})\\s*months?)?");
+          "([^:]{1,40}):\\s*(?:([0-9]{1,7}(?:\\.[0-9])?)(?=\\s*(?:,|$)))?\\s*,?\\s*"
+              + "(?:([0-9]{1,3})\\s*months?)?");
   private static final int MOST_MONTHS = 240;
 
   private VariantFormat() {}
@@ -40,7 +42,7 @@ final class VariantFormat {
     if (span.tenths().isPresent()) {
       parts.add(run(span));
     }
-    span.months().ifPresent(months -> parts.add(months + " months"));
+    span.months().ifPresent(months -> parts.add(Words.count(months, "month", "months")));
     return String.join(", ", parts);
   }
 

@@ -110,7 +110,7 @@ public class StockDesk {
     return write(session, itemId, booking, sent, reason.orElseThrow());
   }
 
-  /** Counts, scraps or transfers one lot in one bin. */
+  /** Counts, scraps or transfers one lot in one bin, or adjusts it by more or less. */
   @Allowed.ToKeepStore
   public Outcome onLot(Sent sent, long itemId, LotForm form) {
     return once.run(sent, session -> onLot(session, sent, itemId, form));
@@ -125,9 +125,10 @@ public class StockDesk {
         form.what().equals("transfer")
             ? bin(session, typed, "toBin", form.toBin())
             : Optional.empty();
-    if (!List.of("count", "scrap", "transfer").contains(form.what())) {
+    if (!List.of("count", "adjust", "scrap", "transfer").contains(form.what())) {
       typed.refuse(
-          "what", "\"" + form.what() + "\" is no booking; allowed are count, scrap and transfer.");
+          "what",
+          "\"" + form.what() + "\" is no booking; allowed are count, adjust, scrap, transfer.");
     }
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
@@ -136,6 +137,7 @@ public class StockDesk {
     Booking booking =
         switch (form.what()) {
           case "count" -> Ledger.count(stock, place, quantity.orElseThrow());
+          case "adjust" -> Ledger.adjust(stock, place, quantity.orElseThrow());
           case "scrap" -> Ledger.scrap(stock, place, quantity.orElseThrow());
           default ->
               Ledger.transfer(stock, place, toBin.orElseThrow().id(), quantity.orElseThrow());

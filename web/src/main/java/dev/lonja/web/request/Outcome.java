@@ -1,6 +1,7 @@
 package dev.lonja.web.request;
 
 import java.util.List;
+import java.util.function.Function;
 
 /** What became of a request. */
 public sealed interface Outcome {
@@ -13,6 +14,13 @@ public sealed interface Outcome {
     public Refused {
       problems = List.copyOf(problems);
     }
+  }
+
+  /** Where to go next: on to the answer, or back to the page with what was wrong. */
+  default String next(Function<List<Problem>, String> page) {
+    return this instanceof Refused refused
+        ? page.apply(refused.problems())
+        : "redirect:" + ((Done) this).answer();
   }
 
   static Outcome refused(Problem problem) {

@@ -38,9 +38,7 @@ class SetupController {
       Model model) {
     SetupDesk.SchoolForm form = new SetupDesk.SchoolForm(school, factor, calendarLimit);
     Outcome outcome = desk.choose(Sent.by(person, requestKey, "school", form), form);
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : page(typed, ((Outcome.Refused) outcome).problems(), model);
+    return outcome.next(problems -> page(typed, problems, model));
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {

@@ -186,10 +186,7 @@ class TrayController {
       Map<String, String> typed,
       HttpSession session,
       Model model) {
-    if (outcome instanceof Outcome.Done done) {
-      return "redirect:" + done.answer();
-    }
-    return page(id, person, typed, ((Outcome.Refused) outcome).problems(), session, model);
+    return outcome.next(problems -> page(id, person, typed, problems, session, model));
   }
 
   private String page(

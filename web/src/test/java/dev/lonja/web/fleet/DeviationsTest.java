@@ -53,6 +53,19 @@ class DeviationsTest {
     assertThat(visitor.get("/fleet/VN-4").words()).contains("RV 8801-C").doesNotContain("28–30");
   }
 
+  /** 24 lbf·ft × 1.3558 = 32.5 N·m; 80 lbf·in × 0.11298 = 9.0 N·m, 90 are 10.2. */
+  @Test
+  void aTorqueMayBeTypedInPounds() {
+    put("VN-5", "Sump plug", "torque", "24 lbf·ft", "", "from an old sheet");
+    assertThat(visitor.get("/fleet/VN-5").words()).contains("32.5 N·m · 24.0 lbf·ft");
+    put("VN-5", "Sump plug", "torque", "80-90 lbf-in", "", "from an old sheet");
+    assertThat(visitor.get("/fleet/VN-5").words()).contains("9–10.2 N·m");
+    put("VN-5", "Sump plug", "torque", "30 - 35 Nm", "", "from an old sheet");
+    assertThat(visitor.get("/fleet/VN-5").words()).contains("30–35 N·m");
+    assertThat(put("VN-5", "Sump plug", "torque", "80 lbf", "", "a test").words())
+        .contains("\"80 lbf\" is not a number.");
+  }
+
   @Test
   void anAbsentTaskIsNotPlanned() {
     put("AT-4", "Task: Replace spark plugs", "absent", "", "", "the club does it");

@@ -52,6 +52,31 @@ class UnitsTest {
     }
   }
 
+  @Test
+  void aUnitIsEditedByOneAtATime() {
+    Visitor.Page mine = visitor.get("/fleet/PW-4");
+    Visitor.Page edited =
+        visitor.submit(
+            mine.form("/edit"),
+            Map.of("name", "Washer at the slip", "unitClass", "BH", "inService", "2024-02-29"));
+    assertThat(edited.words()).contains("Washer at the slip", "Boat hoists", "29 Feb 2024");
+    Visitor.Page late = visitor.submit(mine.form("/edit"), otherKey("name", "Washer"));
+    assertThat(late.words()).contains("The unit has changed since this page was shown.");
+    Visitor.Page wrong =
+        visitor.submit(
+            edited.form("/edit"), Map.of("name", "", "unitClass", "", "inService", "2023-02-29"));
+    assertThat(wrong.words())
+        .contains("The name is missing.")
+        .contains("Choose a class of units.")
+        .contains("\"2023-02-29\" is not a date.");
+    assertThat(wrong.document().select("#edit-day").val()).isEqualTo("2023-02-29");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static Map<String, String> otherKey(String field, String value) {
+    return Map.of(field, value, "requestKey", "another-key-of-mine");
+  }
+
   /** Out of the fleet: no longer listed or forecast, its page still there with its history. */
   @Test
   void aRetiredUnitKeepsItsHistory() {

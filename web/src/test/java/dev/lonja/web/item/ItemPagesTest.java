@@ -111,6 +111,8 @@ class ItemPagesTest {
     assertThat(onLot("FNL 150", "scrap", "1", "").words()).contains("2 on hand");
     assertThat(onLot("FNL 150", "transfer", "1", "D-12").words())
         .contains("from and to are the same bin.");
+    assertThat(onLot("FNL 150", "adjust", "1", "").words()).contains("3 on hand");
+    assertThat(onLot("FNL 150", "adjust", "-9", "").words()).contains("Nothing was changed.");
     assertThat(onLot("FNL 150", "burn", "1", "").words()).contains("\"burn\" is no booking");
     assertThat(SERVER.isSound()).isTrue();
   }

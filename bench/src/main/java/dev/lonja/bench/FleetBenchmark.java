@@ -1,0 +1,176 @@
+package dev.lonja.bench;
+
+import dev.lonja.core.fleet.MeterDigest;
+import dev.lonja.core.fleet.MeterNotes;
+import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.web.LonjaApplication;
+import dev.lonja.web.fleet.FleetPicture;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.TearDown;
+import org.openjdk.jmh.annotations.Warmup;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The due list of 5,000 units with 1,000 readings each, computed and as a page, in 1 GB. */
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(value = 1, jvmArgsAppend = "-Xmx1g")
+@Warmup(iterations = 2, time = 10)
+@Measurement(iterations = 3, time = 10)
+public class FleetBenchmark {
+
+  private static final int UNITS = 5_000;
+  private static final int READINGS = 1_000;
+  private static final int WEEKS = 13;
+
+  /** One meter with its readings in memory. */
+  @State(Scope.Benchmark)
+  public static class OneMeter {
+    private MeterNotes notes = MeterNotes.of(List.of());
+
+    @Setup
+    public void make() {
+      Random random = new Random(READINGS);
+      List<Reading> readings = new ArrayList<>();
+      long tenths = 0;
+      for (int day = READINGS - 1; day >= 0; day--) {
+        tenths += random.nextInt(60);
+        readings.add(
+            new Reading(
+                READINGS - day,
+                LargeFleet.TODAY.minusDays(day),
+                Optional.empty(),
+                new MeterValue(tenths, MeterMeasure.HOURS)));
+      }
+      notes = MeterNotes.of(readings);
+    }
+  }
+
+  /** Judging 1,000 readings of one meter and finding its rate and dispersion. */
+  @Benchmark
+  public MeterDigest digestOfOneMeter(OneMeter meter) {
+    return MeterDigest.of(meter.notes, UsageCalendar.EVEN, LargeFleet.TODAY);
+  }
+
+  /** The store, opened anew for each measurement. */
+  @State(Scope.Benchmark)
+  public static class ColdStore {
+    private Path folder = Path.of("");
+    private Optional<LonjaStore> store = Optional.empty();
+
+    @Setup
+    public void make() {
+      folder = LargeFleet.folder(UNITS, READINGS);
+    }
+
+    @Setup(Level.Invocation)
+    public void open() {
+      store = Optional.of(LonjaStore.open(folder.resolve(LonjaApplication.DATABASE)));
+    }
+
+    @TearDown(Level.Invocation)
+    public void close() {
+      store.ifPresent(LonjaStore::close);
+    }
+  }
+
+  /** The first look at the fleet after a start: every reading is read and judged. */
+  @Benchmark
+  @BenchmarkMode(Mode.SingleShotTime)
+  @Warmup(iterations = 1)
+  @Measurement(iterations = 3)
+  public FleetPicture firstLook(ColdStore cold) {
+    return cold.store.orElseThrow().read(session -> FleetPicture.load(session, LargeFleet.TODAY));
+  }
+
+  /** The store, once looked at. */
+  @State(Scope.Benchmark)
+  public static class WarmStore {
+    private Optional<LonjaStore> store = Optional.empty();
+    private Optional<FleetPicture> fleet = Optional.empty();
+
+    @Setup
+    public void make() {
+      Path folder = LargeFleet.folder(UNITS, READINGS);
+      LonjaStore opened = LonjaStore.open(folder.resolve(LonjaApplication.DATABASE));
+      store = Optional.of(opened);
+      fleet = Optional.of(opened.read(session -> FleetPicture.load(session, LargeFleet.TODAY)));
+    }
+  }
+
+  /** Any later look. */
+  @Benchmark
+  public FleetPicture laterLook(WarmStore warm) {
+    return warm.store.orElseThrow().read(session -> FleetPicture.load(session, LargeFleet.TODAY));
+  }
+
+  /** The due list itself: what falls due on every unit within 13 weeks, joined. */
+  @Benchmark
+  public List<UnitPlan> dueListComputed(WarmStore warm) {
+    return warm.fleet.orElseThrow().plans(LargeFleet.TODAY.plusWeeks(WEEKS));
+  }
+
+  /** The running server, signed in to. */
+  @State(Scope.Benchmark)
+  public static class Server {
+    private Optional<ConfigurableApplicationContext> application = Optional.empty();
+    private Optional<SignedIn> visitor = Optional.empty();
+
+    @Setup
+    public void start() {
+      Map<String, Object> settings =
+          Map.of(
+              "lonja.data",
+              LargeFleet.folder(UNITS, READINGS).toString(),
+              "server.port",
+              "0",
+              "lonja.today",
+              LargeFleet.TODAY.toString());
+      ConfigurableApplicationContext running =
+          new SpringApplicationBuilder(LonjaApplication.class).properties(settings).run();
+      application = Optional.of(running);
+      String port = running.getEnvironment().getProperty("local.server.port");
+      SignedIn signedIn = new SignedIn("http://localhost:" + port);
+      signedIn.get("/fleet/due");
+      visitor = Optional.of(signedIn);
+    }
+
+    @TearDown
+    public void stop() {
+      application.ifPresent(ConfigurableApplicationContext::close);
+    }
+  }
+
+  /** The due page of the whole fleet over HTTP. */
+  @Benchmark
+  public String duePage(Server server) {
+    return server.visitor.orElseThrow().get("/fleet/due");
+  }
+
+  /** The page of one unit of that fleet over HTTP. */
+  @Benchmark
+  public String unitPage(Server server) {
+    return server.visitor.orElseThrow().get("/fleet/XL-00042");
+  }
+}
