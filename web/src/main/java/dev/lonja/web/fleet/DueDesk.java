@@ -2,6 +2,7 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.IsoWeek;
+import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Occurrence;
@@ -70,11 +71,11 @@ public class DueDesk {
     LocalDate today = clock.today();
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, today));
     List<Planned> planned = new ArrayList<>();
-    for (Unit unit : fleet.units()) {
+    List<UnitPlan> plans = fleet.plans(today.plusWeeks(UnitRuler.WEEKS));
+    for (int i = 0; i < plans.size(); i++) {
       boolean next = true;
-      for (Occurrence occurrence :
-          fleet.planOf(unit, today.plusWeeks(UnitRuler.WEEKS)).occurrences()) {
-        planned.add(new Planned(unit, occurrence, next));
+      for (Occurrence occurrence : plans.get(i).occurrences()) {
+        planned.add(new Planned(fleet.units().get(i), occurrence, next));
         next = false;
       }
     }

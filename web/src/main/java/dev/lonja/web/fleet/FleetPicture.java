@@ -54,9 +54,9 @@ public record FleetPicture(
         unit.id(), unit.code(), OccurrencePlanner.plan(standings, today, until), needs(unit.id()));
   }
 
-  /** The occurrences of all units up to a day. */
+  /** The occurrences of all units up to a day, in order of the units; on all cores. */
   public List<UnitPlan> plans(LocalDate until) {
-    return units.stream().map(unit -> planOf(unit, until)).toList();
+    return units.parallelStream().map(unit -> planOf(unit, until)).toList();
   }
 
   /** One meter of the fleet with all its notes. */
