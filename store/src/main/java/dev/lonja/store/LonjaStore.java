@@ -2,7 +2,6 @@ package dev.lonja.store;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
-import dev.lonja.store.fleet.MeterDigests;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -10,6 +9,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Optional;
 import java.util.function.Function;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
@@ -31,10 +31,11 @@ public final class LonjaStore implements AutoCloseable {
   private final Path file;
   private final HikariDataSource writer;
   private final HikariDataSource readers;
-  private final MeterDigests.Memory memory = new MeterDigests.Memory();
+  private final Memory memory;
 
   private LonjaStore(Path file) {
     this.file = file;
+    this.memory = new Memory(file);
     this.writer = pool(dataSource(file, false), 1, "writer");
     this.readers = pool(dataSource(file, true), READERS, "reader");
   }
@@ -56,16 +57,21 @@ public final class LonjaStore implements AutoCloseable {
 
   /** Runs {@code work} on one consistent state of the data. */
   public <T> T read(Function<Session, T> work) {
+    Optional<Memory.State> before = Optional.of(memory.state());
     return context(readers)
         .transactionResult(
-            configuration -> work.apply(new Session(configuration.dsl(), memory, true)));
+            configuration -> work.apply(new Session(configuration.dsl(), memory, before)));
   }
 
   /** Runs {@code work} in one transaction; an exception undoes all of it. */
   public <T> T write(Function<Session, T> work) {
-    return context(writer)
-        .transactionResult(
-            configuration -> work.apply(new Session(configuration.dsl(), memory, false)));
+    T result =
+        context(writer)
+            .transactionResult(
+                configuration ->
+                    work.apply(new Session(configuration.dsl(), memory, Optional.empty())));
+    memory.written();
+    return result;
   }
 
   /** Copies the store into a file that is not there yet, by SQLite's online backup. */

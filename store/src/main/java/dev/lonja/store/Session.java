@@ -17,22 +17,34 @@ import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
+import java.util.Optional;
+import java.util.function.Supplier;
 import org.jooq.DSLContext;
 
 /** The repositories within one read or one transaction; not to be kept beyond it. */
 public final class Session {
 
   private final DSLContext context;
-  private final MeterDigests.Memory memory;
-  private final boolean committed;
+  private final Memory memory;
+  private final Optional<Memory.State> state;
 
   /**
-   * @param committed whether all that is seen stays, since nothing is written
+   * @param state of the data before they were looked at; empty within a transaction that writes,
+   *     since what it sees may still be undone
    */
-  Session(DSLContext context, MeterDigests.Memory memory, boolean committed) {
+  Session(DSLContext context, Memory memory, Optional<Memory.State> state) {
     this.context = context;
     this.memory = memory;
-    this.committed = committed;
+    this.state = state;
+  }
+
+  /**
+   * What {@code work} makes of the data, remembered as long as they stay as they are.
+   *
+   * @param key what else the value depends on
+   */
+  public <T> T remembered(Class<T> kind, Object key, Supplier<T> work) {
+    return state.map(s -> memory.remembered(s, kind, key, work)).orElseGet(work);
   }
 
   public FleetRepository fleet() {
@@ -48,7 +60,7 @@ public final class Session {
   }
 
   public MeterDigests meterDigests() {
-    return new MeterDigests(context, memory, committed);
+    return new MeterDigests(context, memory.meters(), state.isPresent());
   }
 
   public ReadingRepository readings() {

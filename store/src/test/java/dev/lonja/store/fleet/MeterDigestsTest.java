@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -83,6 +84,30 @@ class MeterDigestsTest {
     assertThat(last()).isEqualTo("3.1 h");
     note("7.7");
     assertThat(last()).isEqualTo("7.7 h");
+  }
+
+  /** A value is worked out once, and anew after a write of this or of another process. */
+  @Test
+  void aValueIsRememberedUntilTheDataChange() {
+    AtomicInteger times = new AtomicInteger();
+    assertThat(value(times, "a")).isEqualTo(1);
+    assertThat(value(times, "a")).isEqualTo(1);
+    assertThat(value(times, "b")).isEqualTo(2);
+    note("4.4");
+    assertThat(value(times, "b")).isEqualTo(3);
+    Stores.tamper(store, "UPDATE unit SET name = 'Another name' WHERE id = 1");
+    assertThat(value(times, "b")).isEqualTo(4);
+    store.write(
+        session -> {
+          session.remembered(Integer.class, "b", times::incrementAndGet);
+          return true;
+        });
+    assertThat(times).hasValue(5);
+    assertThat(value(times, "b")).isEqualTo(6);
+  }
+
+  private int value(AtomicInteger times, String key) {
+    return store.read(session -> session.remembered(Integer.class, key, times::incrementAndGet));
   }
 
   private long note(String hours) {

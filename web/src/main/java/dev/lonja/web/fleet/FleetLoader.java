@@ -27,6 +27,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -75,7 +76,16 @@ public final class FleetLoader {
     Map<Long, List<TaskStanding>> standings =
         units.stream()
             .collect(Collectors.toMap(Unit::id, unit -> standings(unit, files.get(unit.id()))));
-    return new FleetPicture(today, units, meters, standings, files, makers, variants, policy);
+    return new FleetPicture(
+        today,
+        units,
+        meters,
+        standings,
+        files,
+        makers,
+        variants,
+        policy,
+        new ConcurrentHashMap<>());
   }
 
   private List<MeterFile> meterFiles(Session session) {

@@ -14,6 +14,7 @@ import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentMap;
 
 /**
  * The whole fleet as it stands on a day: meters judged, rates found, tasks with the points they
@@ -23,6 +24,7 @@ import java.util.Map;
  * @param files by unit, with its deviations and the store's school applied
  * @param makers by unit, the tasks of its variant as the maker has them
  * @param variants by variant, what its units are made of
+ * @param plans those worked out already, by the day up to which they go
  */
 public record FleetPicture(
     LocalDate today,
@@ -32,10 +34,12 @@ public record FleetPicture(
     Map<Long, UnitFile> files,
     Map<Long, List<Task>> makers,
     Map<Long, UnitNeeds> variants,
-    IntervalPolicy policy) {
+    IntervalPolicy policy,
+    ConcurrentMap<LocalDate, List<UnitPlan>> plans) {
 
   public static FleetPicture load(Session session, LocalDate today) {
-    return new FleetLoader(session, today).picture();
+    return session.remembered(
+        FleetPicture.class, today, () -> new FleetLoader(session, today).picture());
   }
 
   /** What one unit is made of. */
@@ -54,9 +58,10 @@ public record FleetPicture(
         unit.id(), unit.code(), OccurrencePlanner.plan(standings, today, until), needs(unit.id()));
   }
 
-  /** The occurrences of all units up to a day, in order of the units; on all cores. */
+  /** The occurrences of all units up to a day, in order of the units; worked out once. */
   public List<UnitPlan> plans(LocalDate until) {
-    return units.parallelStream().map(unit -> planOf(unit, until)).toList();
+    return plans.computeIfAbsent(
+        until, day -> units.parallelStream().map(unit -> planOf(unit, day)).toList());
   }
 
   /** One meter of the fleet with all its notes. */
