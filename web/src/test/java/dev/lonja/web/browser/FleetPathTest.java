@@ -88,8 +88,8 @@ class FleetPathTest {
     page.mouse().up();
     assertThat(page.inputValue("#month-3")).isNotEqualTo(before);
     page.keyboard().press("F8");
-    page.waitForFunction(
-        "document.querySelector('[data-months-mean]').textContent.includes('1.00')");
+    assertThat(page.locator("[data-months-mean]")).containsText("mean is 1.00");
+    page.waitForLoadState();
     assertThat(Double.parseDouble(page.inputValue("#month-3"))).isGreaterThan(1.2);
   }
 
