@@ -119,16 +119,20 @@ public class FleetBenchmark {
     }
   }
 
-  /** Any later look. */
+  /** The first look after anything was written: the fleet is put together again. */
   @Benchmark
-  public FleetPicture laterLook(WarmStore warm) {
-    return warm.store.orElseThrow().read(session -> FleetPicture.load(session, LargeFleet.TODAY));
+  public FleetPicture lookAfterAWrite(WarmStore warm) {
+    LonjaStore store = warm.store.orElseThrow();
+    store.write(session -> true);
+    return store.read(session -> FleetPicture.load(session, LargeFleet.TODAY));
   }
 
   /** The due list itself: what falls due on every unit within 13 weeks, joined. */
   @Benchmark
   public List<UnitPlan> dueListComputed(WarmStore warm) {
-    return warm.fleet.orElseThrow().plans(LargeFleet.TODAY.plusWeeks(WEEKS));
+    FleetPicture fleet = warm.fleet.orElseThrow();
+    fleet.plans().clear();
+    return fleet.plans(LargeFleet.TODAY.plusWeeks(WEEKS));
   }
 
   /** The running server, signed in to. */
