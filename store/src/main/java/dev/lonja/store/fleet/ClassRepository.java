@@ -2,6 +2,7 @@ package dev.lonja.store.fleet;
 
 import static dev.lonja.store.schema.Tables.CALENDAR_FEED;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
+import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 
 import dev.lonja.core.fleet.Outline;
@@ -117,6 +118,18 @@ public final class ClassRepository {
           .execute();
     }
     return true;
+  }
+
+  /** How many units belong to the class, retired ones too. */
+  public int units(long classId) {
+    return context.fetchCount(UNIT, UNIT.CLASS_ID.eq(classId));
+  }
+
+  /** Deletes a class that no unit belongs to, with its months and its calendar. */
+  public void delete(long classId) {
+    context.deleteFrom(CLASS_MONTH).where(CLASS_MONTH.CLASS_ID.eq(classId)).execute();
+    context.deleteFrom(CALENDAR_FEED).where(CALENDAR_FEED.CLASS_ID.eq(classId)).execute();
+    context.deleteFrom(UNIT_CLASS).where(UNIT_CLASS.ID.eq(classId)).execute();
   }
 
   /** Gives the class's calendar this address, or none; an earlier one leads nowhere any more. */

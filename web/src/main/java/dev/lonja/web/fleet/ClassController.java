@@ -36,10 +36,12 @@ class ClassController {
       @RequestParam String requestKey,
       @RequestParam String code,
       @RequestParam String name,
+      @RequestParam(defaultValue = "") String like,
       @RequestParam Map<String, String> typed,
       Principal person,
       Model model) {
-    Outcome outcome = desk.add(Sent.by(person, requestKey, "class", code, name), code, name);
+    Sent sent = Sent.by(person, requestKey, "class", code, name, like);
+    Outcome outcome = desk.add(sent, code, name, like);
     return outcome.next(problems -> list(typed, problems, model));
   }
 
@@ -83,6 +85,13 @@ class ClassController {
             .toList();
     Sent sent = Sent.by(person, requestKey, "months", code, version, months);
     return next(desk.setMonths(sent, code, version, months), code, typed, model);
+  }
+
+  @PostMapping("/fleet/classes/{code}/delete")
+  String delete(
+      @PathVariable String code, @RequestParam String requestKey, Principal person, Model model) {
+    Sent sent = Sent.by(person, requestKey, "class delete", code);
+    return next(desk.delete(sent, code), code, Map.of(), model);
   }
 
   @PostMapping("/fleet/classes/{code}/feed")

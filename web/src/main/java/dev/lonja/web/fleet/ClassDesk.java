@@ -9,6 +9,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
@@ -112,9 +113,13 @@ public class ClassDesk {
     return fields;
   }
 
-  /** Adds a class. */
+  /**
+   * Adds a class.
+   *
+   * @param like the code of one whose months and drawing it takes; empty for even months
+   */
   @Allowed.ToKeepStore
-  public Outcome add(Sent sent, String code, String name) {
+  public Outcome add(Sent sent, String code, String name, String like) {
     return once.run(
         sent,
         session -> {
@@ -128,12 +133,43 @@ public class ClassDesk {
             typed.refuse("code", "There is a class " + wanted + " already.");
           }
           Optional<String> title = typed.text("name", "The name", name, LONGEST_NAME);
+          Optional<StoredClass> original = session.classes().byCode(like);
+          if (!like.isEmpty() && original.isEmpty()) {
+            typed.refuse("like", "The class to copy is not on file any more.");
+          }
           if (!typed.problems().isEmpty()) {
             return new Outcome.Refused(typed.problems());
           }
           long id = session.classes().add(wanted, title.orElseThrow());
+          original.ifPresent(
+              from -> {
+                session.classes().edit(id, 0, title.get(), from.outline());
+                session.classes().setMonths(id, 1, from.months());
+              });
           audit(session, sent, id, "added", "", wanted + ", " + title.get());
           return done(wanted);
+        });
+  }
+
+  /** Deletes a class; refused while units belong to it. */
+  @Allowed.ToKeepStore
+  public Outcome delete(Sent sent, String code) {
+    return once.run(
+        sent,
+        session -> {
+          StoredClass stored = session.classes().byCode(code).orElseThrow();
+          int units = session.classes().units(stored.unitClass().id());
+          if (units > 0) {
+            return Outcome.refused(
+                Problem.ofWhole(
+                    "It cannot be deleted: "
+                        + Words.count(units, "unit belongs", "units belong")
+                        + " to it. Retired ones count too."));
+          }
+          session.classes().delete(stored.unitClass().id());
+          String before = stored.unitClass().code() + ", " + stored.unitClass().name();
+          audit(session, sent, stored.unitClass().id(), "deleted", before, "");
+          return new Outcome.Done("/fleet/classes");
         });
   }
 

@@ -48,6 +48,24 @@ class ClassesTest {
     assertThat(taken.document().select("#month-7").val()).isEqualTo(learned);
   }
 
+  /** A copy takes the months; empty it can be deleted, with a retired unit in it, it cannot. */
+  @Test
+  void aClassIsCopiedAndDeletedWhileItIsEmpty() {
+    Visitor.Page page = visitor.get("/fleet/classes");
+    Visitor.Page copy =
+        visitor.submit(
+            page.form("/fleet/classes"), Map.of("code", "T2", "name", "Tugs", "like", "WB"));
+    assertThat(copy.document().select("#month-8").val()).isEqualTo("1.5");
+    Visitor.Page gone = visitor.submit(copy.form("/delete"), Map.of());
+    assertThat(gone.path()).isEqualTo("/fleet/classes");
+    assertThat(gone.words()).doesNotContain("Tugs");
+    Map<String, String> forced = Visitor.filled(copy.form("/delete"), Map.of());
+    forced.put("requestKey", "a-key-of-its-own");
+    assertThat(visitor.post("/fleet/classes/WB/delete", forced).words())
+        .contains("It cannot be deleted: 5 units belong to it.");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
   @Test
   void twoPeopleDoNotOverwriteEachOther() {
     Visitor.Page mine = visitor.get("/fleet/classes/SE");
