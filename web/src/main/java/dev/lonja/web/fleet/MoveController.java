@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The page on which a planned occurrence is put on another day. */
 @Controller
@@ -52,9 +53,14 @@ class MoveController {
       @PathVariable String code,
       @RequestParam String requestKey,
       @RequestParam String day,
-      Principal person) {
-    desk.moveBack(Sent.by(person, requestKey, "move back", code, day), code, day);
-    return "redirect:/fleet/" + code;
+      Principal person,
+      RedirectAttributes next) {
+    return desk.moveBack(Sent.by(person, requestKey, "move back", code, day), code, day)
+        .next(
+            problems -> {
+              next.addFlashAttribute("problems", problems);
+              return "redirect:/fleet/" + code;
+            });
   }
 
   private String page(String code, MoveDesk.Form form, List<Problem> refused, Model model) {

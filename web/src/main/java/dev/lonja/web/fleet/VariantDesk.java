@@ -198,6 +198,21 @@ public class VariantDesk {
         });
   }
 
+  /** A part of a variant that a form is about; the id 0 stands for a new one. */
+  private record Part(String kind, long id) {
+
+    boolean isOf(Session session, long variantId) {
+      UnitNeeds needs = session.fleet().needs().get(variantId);
+      return id == 0
+          || switch (kind) {
+            case "compartment" -> needs.compartments().stream().anyMatch(c -> c.id() == id);
+            case "position" -> needs.positions().stream().anyMatch(p -> p.id() == id);
+            default ->
+                session.variants().tasks().of(variantId).stream().anyMatch(t -> t.id() == id);
+          };
+    }
+  }
+
   /** Saves a compartment; the id 0 adds one. */
   @Allowed.ToKeepStore
   public Outcome saveCompartment(
@@ -206,6 +221,7 @@ public class VariantDesk {
         sent,
         id,
         version,
+        new Part("compartment", compartmentId),
         (session, typed) ->
             new VariantEntry(session, form, typed)
                 .compartment(compartmentId, session.fleet().needs().get(id))
@@ -224,6 +240,7 @@ public class VariantDesk {
         sent,
         id,
         version,
+        new Part("position", positionId),
         (session, typed) ->
             new VariantEntry(session, form, typed)
                 .position(positionId, session.fleet().needs().get(id))
@@ -241,6 +258,7 @@ public class VariantDesk {
         sent,
         id,
         version,
+        new Part("task", taskId),
         (session, typed) ->
             new TaskEntry(
                     session.variants().byId(id).orElseThrow(),
@@ -263,6 +281,7 @@ public class VariantDesk {
         sent,
         id,
         version,
+        new Part(kind, partId),
         (session, typed) -> {
           List<String> uses =
               switch (kind) {
@@ -289,12 +308,17 @@ public class VariantDesk {
 
   /** An edit within one transaction; it says what it did, or puts what is wrong into Typed. */
   private Outcome edit(
-      Sent sent, long id, long version, BiFunction<Session, Typed, Optional<String>> work) {
+      Sent sent,
+      long id,
+      long version,
+      Part part,
+      BiFunction<Session, Typed, Optional<String>> work) {
     return once.run(
         sent,
         session -> {
           Typed typed = new Typed();
-          if (session.variants().byId(id).isEmpty() || !session.variants().touch(id, version)) {
+          boolean isThere = session.variants().byId(id).isPresent() && part.isOf(session, id);
+          if (!isThere || !session.variants().touch(id, version)) {
             return stale();
           }
           Optional<String> what = work.apply(session, typed);

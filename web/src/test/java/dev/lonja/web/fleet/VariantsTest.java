@@ -167,6 +167,20 @@ class VariantsTest {
     assertThat(refused.words()).contains("It cannot be deleted:").contains("positions");
   }
 
+  /** A part of another variant is not edited, moved or deleted through this one. */
+  @Test
+  void partsOfOtherVariantsAreOutOfReach() {
+    FormElement sump = edit(visitor.get("/fleet/variants/2"), "compartment", "Engine sump");
+    String foreign = sump.attr("action").replace("/variants/2/", "/variants/1/");
+    Map<String, String> fields = Visitor.filled(sump, Map.of("name", "Taken over"));
+    fields.put(
+        "version", visitor.get("/fleet/variants/1").document().select("[name=version]").val());
+    assertThat(visitor.post(foreign, fields).words()).contains("Nothing was changed.");
+    fields.put("requestKey", "a-key-of-its-own-too");
+    assertThat(visitor.post(foreign + "/delete", fields).words()).contains("Nothing was changed.");
+    assertThat(visitor.get("/fleet/variants/2").words()).contains("Engine sump");
+  }
+
   @Test
   void anUnusedVariantIsDeletedWithAllThatIsIts() {
     Visitor.Page list = visitor.get("/fleet/variants");
