@@ -1,0 +1,228 @@
+package dev.lonja.core.crossref;
+
+import dev.lonja.core.part.Part;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The statements around a part, as far as paths may lead, and which parts in it veto each other.
+ *
+ * <p>For vetoes, all numbers that SAME joins, whatever its confidence, count as one part: a veto
+ * from outside on one of them vetoes all. A veto between two numbers of one such class vetoes only
+ * those two.
+ */
+public final class Neighbourhood {
+
+  private final long start;
+  private final Map<Long, Part> parts;
+  private final Map<Long, List<Statement>> byPart;
+  private final Map<Long, Long> classOf = new HashMap<>();
+  private final Map<Long, List<Long>> members = new LinkedHashMap<>();
+
+  /** The vetoes on a class from outside it, by class. */
+  private final Map<Long, List<Statement>> vetoes = new HashMap<>();
+
+  private Neighbourhood(long start, Map<Long, Part> parts, Map<Long, List<Statement>> byPart) {
+    this.start = start;
+    this.parts = parts;
+    this.byPart = byPart;
+    byPart.keySet().forEach(this::joinClass);
+    byPart.values().stream()
+        .flatMap(List::stream)
+        .distinct()
+        .filter(statement -> statement.kind() == StatementKind.NEVER)
+        .sorted(Comparator.comparing(Statement::id))
+        .forEach(this::note);
+  }
+
+  /**
+   * Reads what lies around a part: five rounds of the source for the paths, and as many more as the
+   * longest chain of SAME is long.
+   */
+  public static Neighbourhood around(long start, StatementSource source) {
+    Map<Long, List<Statement>> byPart = new LinkedHashMap<>();
+    Map<Long, Confidence> reach = new HashMap<>(Map.of(start, Confidence.FULL));
+    Set<Long> frontier = new LinkedHashSet<>(Set.of(start));
+    for (int hop = 0; hop <= PathSearch.MOST_HOPS && !frontier.isEmpty(); hop++) {
+      read(frontier, source, byPart);
+      frontier = hop == PathSearch.MOST_HOPS ? Set.of() : next(frontier, byPart, reach);
+    }
+    readClasses(List.copyOf(byPart.keySet()), source, byPart);
+    Neighbourhood known = new Neighbourhood(start, Map.of(), byPart);
+    readClasses(known.vetoedOnes(), source, byPart);
+    Set<Long> named = new LinkedHashSet<>(byPart.keySet());
+    byPart
+        .values()
+        .forEach(all -> all.forEach(s -> named.addAll(List.of(s.subject(), s.object()))));
+    Map<Long, Part> parts = new HashMap<>();
+    source.parts(named).forEach(part -> parts.put(part.id(), part));
+    return new Neighbourhood(start, parts, byPart);
+  }
+
+  private static void read(
+      Collection<Long> wanted, StatementSource source, Map<Long, List<Statement>> byPart) {
+    Set<Long> unread = new LinkedHashSet<>(wanted);
+    unread.removeAll(byPart.keySet());
+    if (unread.isEmpty()) {
+      return;
+    }
+    unread.forEach(part -> byPart.put(part, new ArrayList<>()));
+    for (Statement statement : source.standing(unread)) {
+      for (long part : List.of(statement.subject(), statement.object())) {
+        if (unread.contains(part)) {
+          byPart.get(part).add(statement);
+        }
+      }
+    }
+  }
+
+  /**
+   * The parts one hop on that are still trusted enough, and better than they were reached before.
+   */
+  private static Set<Long> next(
+      Set<Long> frontier, Map<Long, List<Statement>> byPart, Map<Long, Confidence> reach) {
+    Map<Long, Confidence> before = new HashMap<>(reach);
+    Set<Long> next = new LinkedHashSet<>();
+    for (long part : frontier) {
+      for (Statement statement : byPart.get(part)) {
+        long other = statement.other(part);
+        Confidence confidence = before.get(part).times(statement.confidence());
+        Confidence known = reach.get(other);
+        boolean better = known == null || confidence.compareTo(known) > 0;
+        if (statement.leadsFrom(part) && better && confidence.isAtLeast(PathSearch.LEAST)) {
+          reach.put(other, confidence);
+          next.add(other);
+        }
+      }
+    }
+    return next;
+  }
+
+  private static void readClasses(
+      Collection<Long> from, StatementSource source, Map<Long, List<Statement>> byPart) {
+    Set<Long> seen = new HashSet<>(from);
+    Collection<Long> round = from;
+    while (!round.isEmpty()) {
+      read(round, source, byPart);
+      Set<Long> joined = new LinkedHashSet<>();
+      for (long part : round) {
+        for (Statement statement : byPart.get(part)) {
+          if (statement.kind() == StatementKind.SAME && seen.add(statement.other(part))) {
+            joined.add(statement.other(part));
+          }
+        }
+      }
+      round = joined;
+    }
+  }
+
+  private void joinClass(long part) {
+    if (classOf.containsKey(part)) {
+      return;
+    }
+    List<Long> joined = new ArrayList<>();
+    Deque<Long> open = new ArrayDeque<>(List.of(part));
+    classOf.put(part, part);
+    while (!open.isEmpty()) {
+      long next = open.pop();
+      joined.add(next);
+      for (Statement statement : statementsOf(next)) {
+        long other = statement.other(next);
+        if (statement.kind() == StatementKind.SAME && classOf.putIfAbsent(other, part) == null) {
+          open.push(other);
+        }
+      }
+    }
+    members.put(part, joined);
+  }
+
+  private void note(Statement veto) {
+    long one = classOf(veto.subject());
+    long other = classOf(veto.object());
+    if (one != other) {
+      vetoes.computeIfAbsent(one, key -> new ArrayList<>()).add(veto);
+      vetoes.computeIfAbsent(other, key -> new ArrayList<>()).add(veto);
+    }
+  }
+
+  private long classOf(long part) {
+    return classOf.getOrDefault(part, part);
+  }
+
+  public long start() {
+    return start;
+  }
+
+  public Part part(long id) {
+    return Optional.ofNullable(parts.get(id))
+        .orElseThrow(() -> new IllegalArgumentException("id is " + id + ", outside this place"));
+  }
+
+  /** Every standing statement on a part of this neighbourhood. */
+  public List<Statement> statementsOf(long part) {
+    return byPart.getOrDefault(part, List.of());
+  }
+
+  /** The statement that forbids these two together, the oldest if there are several. */
+  public Optional<Statement> veto(long one, long other) {
+    long classOfOne = classOf(one);
+    long classOfOther = classOf(other);
+    if (classOfOne == classOfOther) {
+      return statementsOf(one).stream()
+          .filter(statement -> statement.kind() == StatementKind.NEVER)
+          .filter(statement -> statement.other(one) == other)
+          .findFirst();
+    }
+    return vetoes.getOrDefault(classOfOne, List.of()).stream()
+        .filter(
+            veto ->
+                classOf(veto.subject()) == classOfOther || classOf(veto.object()) == classOfOther)
+        .findFirst();
+  }
+
+  /** True if the part is in a veto of any kind. */
+  boolean vetoes(long part) {
+    return vetoes.containsKey(classOf(part))
+        || statementsOf(part).stream().anyMatch(s -> s.kind() == StatementKind.NEVER);
+  }
+
+  /** True if SAME joins the two, over however many numbers. */
+  public boolean areOnePart(long one, long other) {
+    return classOf(one) == classOf(other);
+  }
+
+  /** Every part that the start must not be replaced by, with the statement that forbids it. */
+  public Map<Long, Statement> vetoed() {
+    Map<Long, Statement> vetoed = new LinkedHashMap<>();
+    for (long part : vetoedOnes()) {
+      veto(start, part).ifPresent(veto -> vetoed.put(part, veto));
+    }
+    return vetoed;
+  }
+
+  private List<Long> vetoedOnes() {
+    Set<Long> ones = new LinkedHashSet<>();
+    for (Statement veto : vetoes.getOrDefault(classOf(start), List.of())) {
+      boolean subjectIsHere = classOf(veto.subject()) == classOf(start);
+      long other = subjectIsHere ? veto.object() : veto.subject();
+      ones.addAll(members.getOrDefault(classOf(other), List.of(other)));
+    }
+    for (Statement statement : statementsOf(start)) {
+      if (statement.kind() == StatementKind.NEVER) {
+        ones.add(statement.other(start));
+      }
+    }
+    return List.copyOf(ones);
+  }
+}

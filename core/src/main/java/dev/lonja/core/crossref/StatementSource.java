@@ -1,0 +1,17 @@
+package dev.lonja.core.crossref;
+
+import dev.lonja.core.part.Part;
+import java.util.Collection;
+import java.util.List;
+
+/** Where statements and parts are read from. */
+public interface StatementSource {
+
+  /**
+   * Every standing statement that names one of these parts, in the order in which they were made.
+   */
+  List<Statement> standing(Collection<Long> parts);
+
+  /** These parts, in any order. */
+  List<Part> parts(Collection<Long> ids);
+}

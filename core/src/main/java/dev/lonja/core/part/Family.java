@@ -1,0 +1,104 @@
+package dev.lonja.core.part;
+
+import java.util.List;
+
+/** What kind of thing a part is, and which of its properties are compared and recorded. */
+public enum Family {
+  SPIN_ON_FILTER(
+      "spin-on filter",
+      List.of(
+          Property.USE,
+          Property.THREAD,
+          Property.GASKET_OD,
+          Property.GASKET_ID,
+          Property.BYPASS,
+          Property.ANTI_DRAIN_VALVE,
+          Property.WATER_SEPARATOR,
+          Property.HEIGHT,
+          Property.OUTER_DIAMETER,
+          Property.FINENESS,
+          Property.FINENESS_TEST)),
+  CARTRIDGE_FILTER(
+      "cartridge filter",
+      List.of(
+          Property.USE,
+          Property.HEIGHT,
+          Property.OUTER_DIAMETER,
+          Property.TOP_ID,
+          Property.BOTTOM_ID,
+          Property.END_CAP,
+          Property.FINENESS,
+          Property.FINENESS_TEST)),
+  ROUND_AIR_FILTER(
+      "round air filter",
+      List.of(
+          Property.OUTER_DIAMETER,
+          Property.INNER_DIAMETER,
+          Property.HEIGHT,
+          Property.CLOSED_END,
+          Property.PRE_CLEANER)),
+  PANEL_AIR_FILTER("panel air filter", List.of(Property.LENGTH, Property.WIDTH, Property.HEIGHT)),
+  CABIN_FILTER(
+      "cabin filter", List.of(Property.LENGTH, Property.WIDTH, Property.HEIGHT, Property.CARBON)),
+  FOAM_FILTER("foam filter", List.of()),
+  INLINE_FUEL_FILTER(
+      "in-line fuel filter",
+      List.of(
+          Property.INLET,
+          Property.OUTLET,
+          Property.PRESSURE_CLASS,
+          Property.WATER_SEPARATOR,
+          Property.FINENESS,
+          Property.FINENESS_TEST)),
+  SEAL(
+      "washer",
+      List.of(
+          Property.INNER_DIAMETER,
+          Property.OUTER_DIAMETER,
+          Property.THICKNESS,
+          Property.SEAL_FORM,
+          Property.MATERIAL)),
+  O_RING(
+      "O-ring",
+      List.of(Property.INNER_DIAMETER, Property.CROSS_SECTION, Property.RUBBER, Property.HARDNESS)),
+  DRAIN_PLUG(
+      "drain plug",
+      List.of(
+          Property.THREAD, Property.SEALING, Property.SHANK_LENGTH, Property.HEX, Property.MAGNET)),
+  FLUID("fluid", List.of()),
+  BELT("belt", List.of()),
+  SPARK_PLUG("spark plug", List.of()),
+  CONSUMABLE("consumable", List.of()),
+  KIT("kit", List.of());
+
+  private final String words;
+  private final List<Property<?>> properties;
+
+  Family(String words, List<Property<?>> properties) {
+    this.words = words;
+    this.properties = properties;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** What is recorded of such parts, in the order in which people measure it. */
+  public List<Property<?>> properties() {
+    return properties;
+  }
+
+  public boolean isFilter() {
+    return switch (this) {
+      case SPIN_ON_FILTER,
+          CARTRIDGE_FILTER,
+          ROUND_AIR_FILTER,
+          PANEL_AIR_FILTER,
+          CABIN_FILTER,
+          FOAM_FILTER,
+          INLINE_FUEL_FILTER ->
+          true;
+      default -> false;
+    };
+  }
+}

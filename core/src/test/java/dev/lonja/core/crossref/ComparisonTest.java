@@ -1,0 +1,275 @@
+package dev.lonja.core.crossref;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.crossref.Finding.Agreement;
+import dev.lonja.core.crossref.Finding.Weight;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.Part;
+import dev.lonja.core.part.Properties;
+import dev.lonja.core.quantity.Length;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Each limit of the table of families on, just under and just over. */
+class ComparisonTest {
+
+  private static final RubberTable RUBBERS =
+      new RubberTable(
+          Map.of(
+              new RubberTable.Pair("NBR", "mineral oil"), RubberTable.Guidance.YES,
+              new RubberTable.Pair("NBR", "diesel"), RubberTable.Guidance.YES,
+              new RubberTable.Pair("FKM", "mineral oil"), RubberTable.Guidance.YES,
+              new RubberTable.Pair("EPDM", "mineral oil"), RubberTable.Guidance.NO,
+              new RubberTable.Pair("NBR", "ester hydraulic"), RubberTable.Guidance.CHECK));
+
+  /** A whole part of each family; the tests change one property of the offered one. */
+  private static final Map<Family, String> WHOLE =
+      Map.of(
+          Family.SPIN_ON_FILTER,
+          "use=oil; thread=M20×1.5; gasket_od=72; gasket_id=62; bypass=1.2; anti_drain_valve=yes;"
+              + " height=93; outer_diameter=76; fineness=20; fineness_test=ISO 4548-12",
+          Family.CARTRIDGE_FILTER,
+          "height=104; outer_diameter=64; top_id=26; bottom_id=20; end_cap=plastic",
+          Family.ROUND_AIR_FILTER,
+          "outer_diameter=230; inner_diameter=130; height=310; closed_end=yes; pre_cleaner=no",
+          Family.CABIN_FILTER,
+          "length=300; width=200; height=30; carbon=yes",
+          Family.INLINE_FUEL_FILTER,
+          "inlet=8; outlet=8; pressure_class=6; water_separator=no",
+          Family.SEAL,
+          "inner_diameter=14; outer_diameter=18; thickness=1.5; seal_form=flat; material=copper",
+          Family.O_RING,
+          "inner_diameter=68; cross_section=3; rubber=NBR; hardness=70",
+          Family.DRAIN_PLUG,
+          "thread=M14×1.5; sealing=washer; shank_length=18; hex=17; magnet=no");
+
+  private static Part part(Family family, String properties) {
+    Properties all = Properties.NONE;
+    for (String one : properties.split("; *")) {
+      String[] pair = one.split("=");
+      all = all.withWritten(pair[0], pair[1]);
+    }
+    return new Part(1, "Pellam", "PL 1", Optional.of(family), all);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "SPIN_ON_FILTER, use, fuel, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, thread, 'M20x1,5', AGREES, MUST_AGREE",
+    "SPIN_ON_FILTER, thread, M20×1.75, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, thread, M20, UNVERIFIED, MUST_AGREE",
+    "SPIN_ON_FILTER, thread, 3/4-16, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, gasket_od, 72.5, AGREES, MUST_AGREE",
+    "SPIN_ON_FILTER, gasket_od, 72.501, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, gasket_od, 71.5, AGREES, MUST_AGREE",
+    "SPIN_ON_FILTER, gasket_id, 61.499, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, bypass, 1.4, AGREES, MUST_AGREE",
+    "SPIN_ON_FILTER, bypass, 1.401, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, bypass, 1.0, AGREES, MUST_AGREE",
+    "SPIN_ON_FILTER, bypass, none, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, anti_drain_valve, no, DIFFERS, MUST_AGREE",
+    "SPIN_ON_FILTER, height, 95, AGREES, CHECK",
+    "SPIN_ON_FILTER, height, 95.001, DIFFERS, CHECK",
+    "SPIN_ON_FILTER, outer_diameter, 73.999, DIFFERS, CHECK",
+    "SPIN_ON_FILTER, fineness, 25, AGREES, CHECK",
+    "SPIN_ON_FILTER, fineness, 25.1, DIFFERS, CHECK",
+    "SPIN_ON_FILTER, fineness, 5, AGREES, CHECK",
+    "SPIN_ON_FILTER, fineness_test, ISO 19438, UNVERIFIED, CHECK",
+    "CARTRIDGE_FILTER, height, 105, AGREES, MUST_AGREE",
+    "CARTRIDGE_FILTER, height, 105.001, DIFFERS, MUST_AGREE",
+    "CARTRIDGE_FILTER, outer_diameter, 64.501, DIFFERS, MUST_AGREE",
+    "CARTRIDGE_FILTER, top_id, 25.5, AGREES, MUST_AGREE",
+    "CARTRIDGE_FILTER, bottom_id, 19.499, DIFFERS, MUST_AGREE",
+    "CARTRIDGE_FILTER, end_cap, felt, DIFFERS, MUST_AGREE",
+    "ROUND_AIR_FILTER, outer_diameter, 232, AGREES, MUST_AGREE",
+    "ROUND_AIR_FILTER, height, 307.999, DIFFERS, MUST_AGREE",
+    "ROUND_AIR_FILTER, closed_end, no, DIFFERS, MUST_AGREE",
+    "ROUND_AIR_FILTER, pre_cleaner, yes, DIFFERS, CHECK",
+    "CABIN_FILTER, length, 302, AGREES, MUST_AGREE",
+    "CABIN_FILTER, width, 202.001, DIFFERS, MUST_AGREE",
+    "CABIN_FILTER, carbon, no, DIFFERS, CHECK",
+    "INLINE_FUEL_FILTER, inlet, 8.001, DIFFERS, MUST_AGREE",
+    "INLINE_FUEL_FILTER, pressure_class, 6, AGREES, MUST_AGREE",
+    "INLINE_FUEL_FILTER, pressure_class, 5.999, DIFFERS, MUST_AGREE",
+    "INLINE_FUEL_FILTER, pressure_class, 10, AGREES, MUST_AGREE",
+    "INLINE_FUEL_FILTER, water_separator, yes, AGREES, MUST_AGREE",
+    "SEAL, inner_diameter, 14.3, AGREES, MUST_AGREE",
+    "SEAL, inner_diameter, 14.301, DIFFERS, MUST_AGREE",
+    "SEAL, outer_diameter, 19, AGREES, MUST_AGREE",
+    "SEAL, outer_diameter, 19.001, DIFFERS, MUST_AGREE",
+    "SEAL, thickness, 1.2, AGREES, MUST_AGREE",
+    "SEAL, thickness, 1.199, DIFFERS, MUST_AGREE",
+    "SEAL, seal_form, filled, DIFFERS, MUST_AGREE",
+    "SEAL, material, aluminium, DIFFERS, MUST_AGREE",
+    // 1.5 % of 68 mm = 1.02 mm
+    "O_RING, inner_diameter, 69.02, AGREES, MUST_AGREE",
+    "O_RING, inner_diameter, 69.021, DIFFERS, MUST_AGREE",
+    "O_RING, cross_section, 3.08, AGREES, MUST_AGREE",
+    "O_RING, cross_section, 2.919, DIFFERS, MUST_AGREE",
+    "O_RING, rubber, FKM, UNVERIFIED, MUST_AGREE",
+    "O_RING, hardness, 75, AGREES, CHECK",
+    "O_RING, hardness, 76, DIFFERS, CHECK",
+    "DRAIN_PLUG, thread, M14×1.25, DIFFERS, MUST_AGREE",
+    "DRAIN_PLUG, sealing, taper, DIFFERS, MUST_AGREE",
+    "DRAIN_PLUG, shank_length, 21, AGREES, MUST_AGREE",
+    "DRAIN_PLUG, shank_length, 21.001, DIFFERS, MUST_AGREE",
+    "DRAIN_PLUG, shank_length, 16, AGREES, MUST_AGREE",
+    "DRAIN_PLUG, shank_length, 15.999, DIFFERS, MUST_AGREE",
+    "DRAIN_PLUG, hex, 19, DIFFERS, CHECK",
+    "DRAIN_PLUG, magnet, yes, DIFFERS, CHECK"
+  })
+  void aLimit(Family family, String property, String value, Agreement agreement, Weight weight) {
+    Part asked = part(family, WHOLE.get(family));
+    Part offered = part(family, WHOLE.get(family) + "; " + property + "=" + value);
+    Comparison comparison = Comparison.of(asked, offered, Fitting.ANYWHERE, RUBBERS);
+    String name = property.equals("fineness_test") ? "fineness" : property;
+    assertThat(finding(comparison, name).agreement()).isEqualTo(agreement);
+    assertThat(finding(comparison, name).weight()).isEqualTo(weight);
+    boolean mustDiffer = agreement == Agreement.DIFFERS && weight == Weight.MUST_AGREE;
+    assertThat(comparison.contradicts()).isEqualTo(mustDiffer);
+  }
+
+  /** Of a small O-ring 0.15 mm is more than 1.5 %: 1.5 % of 6 mm is 0.09 mm. */
+  @ParameterizedTest
+  @CsvSource({"6.15, AGREES", "6.151, DIFFERS"})
+  void aSmallRing(String inside, Agreement agreement) {
+    String rest = "cross_section=2; rubber=NBR; hardness=70; inner_diameter=";
+    Comparison comparison =
+        Comparison.of(
+            part(Family.O_RING, rest + "6"),
+            part(Family.O_RING, rest + inside),
+            Fitting.ANYWHERE,
+            RUBBERS);
+    assertThat(finding(comparison, "inner_diameter").agreement()).isEqualTo(agreement);
+  }
+
+  /** Where the asked-for filter lacks the valve, the other may have it, and need not be known. */
+  @Test
+  void aValveNobodyAskedFor() {
+    String rest = "use=oil; anti_drain_valve=";
+    Part without = part(Family.SPIN_ON_FILTER, rest + "no");
+    Part with = part(Family.SPIN_ON_FILTER, rest + "yes");
+    Part unknown = part(Family.SPIN_ON_FILTER, "use=oil");
+    assertThat(valve(without, with)).isEqualTo(Agreement.AGREES);
+    assertThat(valve(without, unknown)).isEqualTo(Agreement.AGREES);
+    assertThat(valve(with, unknown)).isEqualTo(Agreement.UNVERIFIED);
+    assertThat(valve(unknown, with)).isEqualTo(Agreement.UNVERIFIED);
+  }
+
+  private static Agreement valve(Part asked, Part offered) {
+    return finding(Comparison.of(asked, offered, Fitting.ANYWHERE, RUBBERS), "anti_drain_valve")
+        .agreement();
+  }
+
+  @Test
+  void familiesThatDifferAndFamiliesThatAreUnknown() {
+    Part filter = part(Family.SPIN_ON_FILTER, "use=oil");
+    Part cartridge = part(Family.CARTRIDGE_FILTER, "height=100");
+    Part unknown = new Part(2, "Pellam", "PL 2", Optional.empty(), Properties.NONE);
+    assertThat(Comparison.of(filter, cartridge, Fitting.ANYWHERE, RUBBERS).contradicts()).isTrue();
+    Comparison open = Comparison.of(filter, unknown, Fitting.ANYWHERE, RUBBERS);
+    assertThat(open.contradicts()).isFalse();
+    assertThat(open.asksForACheck()).isTrue();
+  }
+
+  /** A position's limits forbid without contradicting anyone who spoke of the parts alone. */
+  @ParameterizedTest
+  @CsvSource({"93, false", "92.999, true"})
+  void aPositionThatIsTooLow(String room, boolean forbidden) {
+    Part filter = part(Family.SPIN_ON_FILTER, WHOLE.get(Family.SPIN_ON_FILTER));
+    Fitting low =
+        new Fitting(
+            Optional.of(Length.ofMillimetres(new BigDecimal(room))),
+            Optional.empty(),
+            true,
+            false,
+            List.of(),
+            Optional.empty());
+    Comparison comparison = Comparison.of(filter, filter, low, RUBBERS);
+    assertThat(comparison.forbids()).isEqualTo(forbidden);
+    assertThat(comparison.contradicts()).isFalse();
+  }
+
+  /** A filter that hangs sideways needs the valve; whether it has one must be known. */
+  @Test
+  void aPositionThatNeedsTheValve() {
+    Fitting sideways =
+        new Fitting(Optional.empty(), Optional.empty(), true, false, List.of(), Optional.empty());
+    Part without = part(Family.SPIN_ON_FILTER, "use=oil; anti_drain_valve=no");
+    Part unknown = part(Family.SPIN_ON_FILTER, "use=oil");
+    assertThat(Comparison.of(without, without, sideways, RUBBERS).forbids()).isTrue();
+    Comparison open = Comparison.of(unknown, unknown, sideways, RUBBERS);
+    assertThat(open.forbids()).isFalse();
+    assertThat(open.asksForACheck()).isTrue();
+  }
+
+  /** Copper is asked for; the drain point allows aluminium too, which is then a matter to check. */
+  @ParameterizedTest
+  @CsvSource({"copper, false, false", "aluminium, false, true", "fibre, true, true"})
+  void aListOfMaterials(String material, boolean forbidden, boolean check) {
+    Fitting listed =
+        new Fitting(
+            Optional.empty(),
+            Optional.empty(),
+            false,
+            false,
+            List.of("copper", "aluminium"),
+            Optional.empty());
+    String whole = WHOLE.get(Family.SEAL);
+    Comparison comparison =
+        Comparison.of(
+            part(Family.SEAL, whole),
+            part(Family.SEAL, whole + "; material=" + material),
+            listed,
+            RUBBERS);
+    assertThat(comparison.forbids()).isEqualTo(forbidden);
+    assertThat(comparison.asksForACheck()).isEqualTo(check);
+    assertThat(comparison.contradicts()).isFalse();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "FKM, mineral oil, AGREES, POSITION",
+    "EPDM, mineral oil, DIFFERS, POSITION",
+    "NBR, ester hydraulic, DIFFERS, CHECK",
+    "VMQ, ester hydraulic, UNVERIFIED, POSITION"
+  })
+  void aRingInAFluid(String rubber, String fluid, Agreement agreement, Weight weight) {
+    Fitting wet =
+        new Fitting(
+            Optional.empty(), Optional.empty(), false, false, List.of(), Optional.of(fluid));
+    String whole = WHOLE.get(Family.O_RING);
+    Comparison comparison =
+        Comparison.of(
+            part(Family.O_RING, whole),
+            part(Family.O_RING, whole + "; rubber=" + rubber),
+            wet,
+            RUBBERS);
+    assertThat(finding(comparison, "rubber").agreement()).isEqualTo(agreement);
+    assertThat(finding(comparison, "rubber").weight()).isEqualTo(weight);
+  }
+
+  @Test
+  void wholePartsAgreeWithThemselves() {
+    WHOLE.forEach(
+        (family, properties) -> {
+          Part part = part(family, properties);
+          Comparison comparison = Comparison.of(part, part, Fitting.ANYWHERE, RUBBERS);
+          assertThat(comparison.forbids()).as(family.words()).isFalse();
+          assertThat(comparison.asksForACheck()).as(family.words()).isFalse();
+        });
+  }
+
+  private static Finding finding(Comparison comparison, String property) {
+    return comparison.findings().stream()
+        .filter(finding -> finding.property().name().equals(property))
+        .findFirst()
+        .orElseThrow();
+  }
+}

@@ -1,0 +1,96 @@
+package dev.lonja.core.crossref;
+
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.Part;
+import dev.lonja.core.part.Properties;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A few parts and what is said of them, kept in memory; parts are named by their numbers. */
+final class Parts implements StatementSource {
+
+  private final Map<Long, Part> parts = new LinkedHashMap<>();
+  private final List<Statement> statements = new ArrayList<>();
+
+  /** The part with this number, added when it is first asked for. */
+  long id(String number) {
+    return parts.values().stream()
+        .filter(part -> part.number().equals(number))
+        .findFirst()
+        .orElseGet(() -> add("Pellam", number, Optional.empty(), Properties.NONE))
+        .id();
+  }
+
+  Part add(String make, String number, Optional<Family> family, Properties properties) {
+    Part part = new Part(parts.size() + 1, make, number, family, properties);
+    parts.put(part.id(), part);
+    return part;
+  }
+
+  Parts say(String subject, StatementKind kind, String object, String confidence) {
+    return say(subject, kind, object, confidence, Source.SUPPLIER, "said so");
+  }
+
+  Parts say(
+      String subject,
+      StatementKind kind,
+      String object,
+      String confidence,
+      Source source,
+      String note) {
+    statements.add(
+        new Statement(
+            statements.size() + 1,
+            id(subject),
+            kind,
+            id(object),
+            source,
+            LocalDate.of(2027, 3, 1),
+            Confidence.of(confidence),
+            note));
+    return this;
+  }
+
+  Neighbourhood around(String number) {
+    return Neighbourhood.around(id(number), this);
+  }
+
+  /** "B 0.81 over A B C", or "none". */
+  String best(String from, String to) {
+    Path path = PathSearch.best(around(from)).get(id(to));
+    return path == null
+        ? "none"
+        : path.confidence().value().toPlainString()
+            + " over "
+            + String.join(
+                " ", path.parts().stream().map(part -> parts.get(part).number()).toList());
+  }
+
+  Candidates candidates(String asked) {
+    return Candidates.of(around(asked), Fitting.ANYWHERE, new RubberTable(Map.of()), Map.of());
+  }
+
+  /** The candidate with this number. */
+  Optional<Candidate> candidate(String asked, String number) {
+    return candidates(asked).others().stream()
+        .filter(candidate -> candidate.part().number().equals(number))
+        .findFirst();
+  }
+
+  @Override
+  public List<Statement> standing(Collection<Long> wanted) {
+    return statements.stream()
+        .filter(s -> wanted.contains(s.subject()) || wanted.contains(s.object()))
+        .toList();
+  }
+
+  @Override
+  public List<Part> parts(Collection<Long> ids) {
+    return ids.stream().map(parts::get).toList();
+  }
+}
