@@ -1,6 +1,8 @@
 package dev.lonja.store;
 
 import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.crossref.RubberRepository;
+import dev.lonja.store.crossref.StatementRepository;
 import dev.lonja.store.exchange.Exchange;
 import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.fleet.ClassRepository;
@@ -9,7 +11,10 @@ import dev.lonja.store.fleet.MeterDigests;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.item.ItemRepository;
+import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.LedgerRepository;
+import dev.lonja.store.part.BoxRepository;
+import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.DeviationRepository;
@@ -81,6 +86,26 @@ public final class Session {
 
   public ItemRepository items() {
     return new ItemRepository(context);
+  }
+
+  public KeepingRepository keeping() {
+    return new KeepingRepository(context);
+  }
+
+  public PartRepository parts() {
+    return new PartRepository(context);
+  }
+
+  public BoxRepository boxes() {
+    return new BoxRepository(context);
+  }
+
+  public StatementRepository statements() {
+    return new StatementRepository(context);
+  }
+
+  public RubberRepository rubbers() {
+    return new RubberRepository(context);
   }
 
   public LedgerRepository ledger() {

@@ -21,7 +21,7 @@ class ArchitectureTest {
           .arePublic()
           .and()
           .areDeclaredInClassesThat()
-          .resideOutsideOfPackage("dev.lonja.store.schema..")
+          .resideOutsideOfPackages("dev.lonja.store.schema..", "dev.lonja.store.query..")
           .and()
           .areDeclaredInClassesThat()
           .arePublic()

@@ -29,6 +29,7 @@ import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.person.Person;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.tray.Tray;
@@ -210,17 +211,15 @@ class RepositoriesTest {
   }
 
   @Test
-  void itemsAreFoundByKeyAndByItsBeginning() {
+  void itemsAreFoundByKeyAndByBarcode() {
     store.read(
         session -> {
           PartKey key = PartKey.of("vm 22.1010").orElseThrow();
           assertThat(session.items().byKey(key)).extracting(Item::id).containsExactly(8L);
-          PartKey prefix = PartKey.of("VM2").orElseThrow();
-          assertThat(session.items().byKeyPrefix(prefix, 50))
+          assertThat(session.items().byBarcode("7302210100455").map(Item::id)).contains(8L);
+          assertThat(session.items().withWords(List.of("FILTER", "m27"), 50))
               .extracting(Item::number)
-              .containsExactly("VM 22-1010", "VM 23-0044", "VM 24-0300");
-          assertThat(session.items().byKeyPrefix(prefix, 2)).hasSize(2);
-          assertThat(session.items().byKeyPrefix(key, 50)).isEmpty();
+              .containsExactly("PL 4122-M", "VM 22-1010");
           return true;
         });
   }
@@ -236,11 +235,23 @@ class RepositoriesTest {
 
   @Test
   void anEditNeedsTheVersionItWasBasedOn() {
-    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, "Oil filter M27", 2))).isTrue();
-    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, "something else", 3))).isFalse();
+    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, facts("Oil filter M27", 2))))
+        .isTrue();
+    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, facts("something else", 3))))
+        .isFalse();
     Item item = store.read(session -> session.items().byId(8)).orElseThrow();
     assertThat(item.description()).isEqualTo("Oil filter M27");
     assertThat(item.version()).isEqualTo(1);
+  }
+
+  private static ItemRepository.Facts facts(String description, long binId) {
+    return new ItemRepository.Facts(
+        description,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        binId,
+        Item.Keeping.PLAIN);
   }
 
   @Test
@@ -248,7 +259,9 @@ class RepositoriesTest {
     long id = store.write(s -> s.trays().add(1, "Service", TODAY, List.of(1L, 2L)));
     store.write(
         session -> {
-          session.trays().addLine(id, 8, "Oil filter", "look", Quantity.pieces(1));
+          session
+              .trays()
+              .addLine(id, 8, "Oil filter", "look", Quantity.pieces(1), Optional.empty());
           return session.trays().touch(id, 0);
         });
     assertThat(store.<Boolean>write(s -> s.trays().handOver(id, 0, "workshop", TODAY))).isFalse();

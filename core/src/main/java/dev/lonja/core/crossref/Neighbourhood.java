@@ -164,6 +164,11 @@ public final class Neighbourhood {
     return start;
   }
 
+  /** Every part that a statement here names, the start included. */
+  public Set<Long> ids() {
+    return Set.copyOf(parts.keySet());
+  }
+
   public Part part(long id) {
     return Optional.ofNullable(parts.get(id))
         .orElseThrow(() -> new IllegalArgumentException("id is " + id + ", outside this place"));

@@ -1,7 +1,9 @@
 package dev.lonja.core.fleet;
 
+import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -15,6 +17,7 @@ import java.util.Optional;
  * @param thread of a plug, as printed; may be empty
  * @param drive what turns a plug, such as "17 mm hex"; may be empty
  * @param filterVolume the oil its filter takes up, where known
+ * @param limits what the place demands of whatever goes there
  */
 public record Position(
     long id,
@@ -28,7 +31,28 @@ public record Position(
     String thread,
     String drive,
     String note,
-    Optional<Volume> filterVolume) {
+    Optional<Volume> filterVolume,
+    Limits limits) {
+
+  /**
+   * What a place demands.
+   *
+   * @param waterSeparator whether a fuel filter there must have one
+   * @param materials a seal there may be of; empty if there is no list
+   */
+  public record Limits(
+      Optional<Length> mostHeight,
+      Optional<Length> mostOuterDiameter,
+      boolean waterSeparator,
+      List<String> materials) {
+
+    public static final Limits NONE =
+        new Limits(Optional.empty(), Optional.empty(), false, List.of());
+
+    public Limits {
+      materials = List.copyOf(materials);
+    }
+  }
 
   /** What a position takes, and whether it comes off when the fluid is changed. */
   public enum Kind {
@@ -82,7 +106,8 @@ public record Position(
         thread,
         drive,
         note,
-        volume);
+        volume,
+        limits);
   }
 
   public Position withTorque(TorqueRange other) {
@@ -98,7 +123,8 @@ public record Position(
         thread,
         drive,
         note,
-        filterVolume);
+        filterVolume,
+        limits);
   }
 
   public boolean belongsTo(Compartment compartment) {

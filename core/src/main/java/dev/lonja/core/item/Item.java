@@ -4,11 +4,13 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
+import java.time.LocalDate;
 import java.util.Optional;
 
 /**
  * A stocked thing with its own shelf label: one make, one part number, one pack.
  *
+ * @param partId the part it is, as its maker numbers it
  * @param number as printed
  * @param product present for fluids, and then {@code pack} is too
  * @param filterVolume the oil a filter takes up, where known
@@ -17,6 +19,7 @@ import java.util.Optional;
  */
 public record Item(
     long id,
+    long partId,
     String make,
     String number,
     String description,
@@ -26,7 +29,26 @@ public record Item(
     Optional<Volume> pack,
     Optional<Volume> filterVolume,
     Bin homeBin,
+    Keeping keeping,
     long version) {
+
+  /**
+   * How an item is kept.
+   *
+   * @param shelfLifeDays unopened, from receipt
+   * @param openLifeDays once opened
+   * @param runningOut true if it is used up and not bought again
+   * @param retiredOn since when it is not kept any more
+   */
+  public record Keeping(
+      Optional<Integer> shelfLifeDays,
+      Optional<Integer> openLifeDays,
+      boolean runningOut,
+      Optional<LocalDate> retiredOn) {
+
+    public static final Keeping PLAIN =
+        new Keeping(Optional.empty(), Optional.empty(), false, Optional.empty());
+  }
 
   /** A storage place; {@code walkOrder} says where it comes on the walk through the store. */
   public record Bin(long id, String address, int walkOrder) {}

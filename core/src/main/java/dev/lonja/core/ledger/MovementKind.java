@@ -9,6 +9,7 @@ public enum MovementKind {
   ADJUSTMENT("adjustment"),
   COUNT("count"),
   KIT_BROKEN("kit broken"),
+  KIT_MADE("kit made"),
   POUR("pour"),
   SCRAP("scrap"),
   /** Undoes a movement that it refers to. */

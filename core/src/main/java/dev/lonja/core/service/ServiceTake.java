@@ -31,6 +31,12 @@ public final class ServiceTake {
 
   /** What {@code tasks} take when they are done together on the unit with these {@code needs}. */
   public static Take of(UnitNeeds needs, List<Task> tasks) {
+    Take all = withoutBoxes(needs, tasks);
+    return new Take(needs.boxes().without(all.lines()), all.gaps());
+  }
+
+  /** The same as if every part came with nothing else in its box. */
+  public static Take withoutBoxes(UnitNeeds needs, List<Task> tasks) {
     ServiceTake take = new ServiceTake(needs, tasks);
     tasks.forEach(take::add);
     return new Take(take.lines, take.gaps);
@@ -79,7 +85,13 @@ public final class ServiceTake {
     Quantity expected = toLay.times(BigDecimal.ONE.add(HANDLING_LOSS));
     lines.add(
         new TakeLine(
-            task.id(), compartment.itemId().get(), compartment.name(), expected, toLay, reason));
+            task.id(),
+            compartment.itemId().get(),
+            compartment.name(),
+            Optional.empty(),
+            expected,
+            toLay,
+            reason));
   }
 
   private void addSeals(Task task, Compartment compartment) {
@@ -105,6 +117,7 @@ public final class ServiceTake {
             task.id(),
             position.itemId().get(),
             position.name(),
+            Optional.of(position.id()),
             whole.times(chance),
             whole,
             reason));

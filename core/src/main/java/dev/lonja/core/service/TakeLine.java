@@ -11,11 +11,30 @@ import java.util.Optional;
  *
  * @param taskId the task that asks for it
  * @param place the compartment or position it goes to
+ * @param positionId the position, if it goes to one
  * @param expected what the forecast counts, chance and handling loss included
  * @param toLay what belongs on the tray
  */
 public record TakeLine(
-    long taskId, long itemId, String place, Quantity expected, Quantity toLay, Reason reason) {
+    long taskId,
+    long itemId,
+    String place,
+    Optional<Long> positionId,
+    Quantity expected,
+    Quantity toLay,
+    Reason reason) {
+
+  /** This line with so much less to lay and to expect, none of either below zero. */
+  TakeLine less(Quantity covered) {
+    return new TakeLine(
+        taskId,
+        itemId,
+        place,
+        positionId,
+        expected.minus(covered).atLeastZero(),
+        toLay.minus(covered).atLeastZero(),
+        reason);
+  }
 
   /** Why the line is there, for the view to put into words. */
   public sealed interface Reason {

@@ -35,7 +35,8 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
       apply(deviation.change(), compartments, positions, tasks);
     }
     removeTasksWithoutLead(tasks);
-    return new UnitFile(new UnitNeeds(compartments, positions), tasks, deviations);
+    UnitNeeds needs = new UnitNeeds(compartments, positions, variantNeeds.boxes());
+    return new UnitFile(needs, tasks, deviations);
   }
 
   private static void apply(

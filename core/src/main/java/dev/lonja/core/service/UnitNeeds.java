@@ -4,8 +4,17 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
 import java.util.List;
 
-/** What one variant or unit is made of, as far as the store supplies it. */
-public record UnitNeeds(List<Compartment> compartments, List<Position> positions) {
+/**
+ * What one variant or unit is made of, as far as the store supplies it.
+ *
+ * @param boxes what comes in the boxes of its parts
+ */
+public record UnitNeeds(List<Compartment> compartments, List<Position> positions, Boxes boxes) {
+
+  /** Of parts with nothing else in their boxes. */
+  public UnitNeeds(List<Compartment> compartments, List<Position> positions) {
+    this(compartments, positions, Boxes.NONE);
+  }
 
   public UnitNeeds {
     compartments = List.copyOf(compartments);

@@ -1,12 +1,14 @@
 package dev.lonja.core.tray;
 
 import dev.lonja.core.quantity.Quantity;
+import java.util.Optional;
 
 /**
  * One thing that belongs on a tray.
  *
  * @param place where it goes on the machine
  * @param walkOrder where its bin comes on the walk through the store
+ * @param positionId the position it is for, if it is for one
  * @param laid from zero to what is wanted
  */
 public record TrayLine(
@@ -16,7 +18,17 @@ public record TrayLine(
     String note,
     int walkOrder,
     Quantity wanted,
-    Quantity laid) {
+    Quantity laid,
+    Optional<Long> positionId,
+    Optional<Substitution> substitution) {
+
+  /** What was asked for where something else is laid, and why. */
+  public record Substitution(long originalItemId, String why) {}
+
+  /** The item that the service asks for, whatever is laid for it. */
+  public long askedItemId() {
+    return substitution.map(Substitution::originalItemId).orElse(itemId);
+  }
 
   public Quantity missing() {
     return wanted.minus(laid);

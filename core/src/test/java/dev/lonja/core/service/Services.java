@@ -90,7 +90,8 @@ public final class Services {
         "",
         "",
         "",
-        volume);
+        volume,
+        Position.Limits.NONE);
   }
 
   static Position seal(long id, long compartmentId, int quantity) {
@@ -106,6 +107,7 @@ public final class Services {
         "",
         "",
         "",
-        Optional.empty());
+        Optional.empty(),
+        Position.Limits.NONE);
   }
 }

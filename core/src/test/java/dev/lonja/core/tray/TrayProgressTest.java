@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.quantity.Quantity;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class TrayProgressTest {
@@ -52,6 +53,14 @@ class TrayProgressTest {
 
   private static TrayLine line(long id, long itemId, int walk, int wanted, int laid) {
     return new TrayLine(
-        id, itemId, "place", "", walk, Quantity.pieces(wanted), Quantity.pieces(laid));
+        id,
+        itemId,
+        "place",
+        "",
+        walk,
+        Quantity.pieces(wanted),
+        Quantity.pieces(laid),
+        Optional.empty(),
+        Optional.empty());
   }
 }

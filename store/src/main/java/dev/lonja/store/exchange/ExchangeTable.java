@@ -1,6 +1,7 @@
 package dev.lonja.store.exchange;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -88,7 +89,8 @@ record ExchangeTable(
     }
 
     Builder derive(Field<String> field, Function<Map<String, String>, String> from) {
-      derived = Map.of(field, from);
+      derived = new LinkedHashMap<>(derived);
+      derived.put(field, from);
       return this;
     }
 

@@ -24,6 +24,7 @@ final class ExchangeTables {
 
   static final long MOST = 999_999_999_999L;
   static final long MOST_UL = 1_000_000_000_000L;
+  static final long MOST_UM = 10_000_000L;
   static final long MOST_TENTHS = 100_000_000L;
 
   static final List<ExchangeTable> ALL = inOrder();
@@ -32,6 +33,7 @@ final class ExchangeTables {
 
   private static List<ExchangeTable> inOrder() {
     List<ExchangeTable> all = new ArrayList<>(List.of(settings(), people()));
+    all.addAll(PartTables.ALL);
     all.addAll(StockTables.ALL);
     all.addAll(FleetTables.ALL);
     all.addAll(MeterTables.ALL);

@@ -4,12 +4,15 @@ import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.ExchangeTables.MOST_UM;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.id;
+import static dev.lonja.store.exchange.Format.materials;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.CAPACITY;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
@@ -171,6 +174,15 @@ final class FleetTables {
         .with(of("thread", POSITION.THREAD, text(40), "thread of a plug").orEmptyText())
         .with(of("drive", POSITION.DRIVE, text(40), "what turns a plug").orEmptyText())
         .with(of("note", POSITION.NOTE, text(200), "what to watch for").orEmptyText())
+        .with(
+            of("most_height_mm", POSITION.MOST_HEIGHT_UM, scaled(3, 1, MOST_UM), "room above")
+                .optional())
+        .with(
+            of("most_outer_mm", POSITION.MOST_OUTER_UM, scaled(3, 1, MOST_UM), "room around")
+                .optional())
+        .with(of("water_separator", POSITION.WATER_SEPARATOR, yesNo(), "whether it needs one"))
+        .with(
+            of("materials", POSITION.MATERIALS, materials(), "what a seal may be of").orEmptyText())
         .unique("variant_id", "name")
         .together("torque_low_nm", "torque_high_nm")
         .build();

@@ -1,12 +1,14 @@
 package dev.lonja.store.exchange;
 
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.part.Property;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.util.Arrays;
+import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -42,6 +44,32 @@ record Format<T>(
         "text of 1 to 60 characters with at least one letter or digit",
         cell -> Optional.of(cell).filter(t -> t.length() <= 60 && PartKey.of(t).isPresent()),
         text -> text);
+  }
+
+  /** Materials of seals with a comma and a space between them. */
+  static Format<String> materials() {
+    return new Format<>(
+        "string",
+        "some of " + String.join(", ", Property.MATERIAL.choices()) + ", with \", \" between them",
+        cell ->
+            Optional.of(cell)
+                .filter(t -> Property.MATERIAL.choices().containsAll(List.of(t.split(", ")))),
+        text -> text);
+  }
+
+  /** Bytes, at most so many, as Base64. */
+  static Format<byte[]> bytes(int most) {
+    return new Format<>(
+        "string",
+        "at most " + most + " bytes as Base64",
+        cell -> {
+          try {
+            return Optional.of(Base64.getDecoder().decode(cell)).filter(b -> b.length <= most);
+          } catch (IllegalArgumentException e) {
+            return Optional.empty();
+          }
+        },
+        bytes -> Base64.getEncoder().encodeToString(bytes));
   }
 
   static Format<Long> whole(long lowest, long highest) {

@@ -13,24 +13,38 @@ import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
+import static dev.lonja.store.schema.Tables.BARCODE;
 import static dev.lonja.store.schema.Tables.BIN;
 import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.ITEM_BIN;
 import static dev.lonja.store.schema.Tables.LOT;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.PICTURE;
 import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.REQUEST;
+import static dev.lonja.store.schema.Tables.SUPPLIER;
+import static dev.lonja.store.schema.Tables.SUPPLY;
 
-import dev.lonja.core.item.Family;
 import dev.lonja.core.item.Product;
 import dev.lonja.core.ledger.MovementKind;
-import dev.lonja.core.part.PartKey;
 import java.util.List;
 
 /** What is stocked, where it lies and how it moved. */
 final class StockTables {
 
   static final List<ExchangeTable> ALL =
-      List.of(bins(), products(), items(), lots(), requests(), movements());
+      List.of(
+          bins(),
+          products(),
+          items(),
+          barcodes(),
+          itemBins(),
+          pictures(),
+          suppliers(),
+          supplies(),
+          lots(),
+          requests(),
+          movements());
 
   private StockTables() {}
 
@@ -59,10 +73,8 @@ final class StockTables {
   private static ExchangeTable items() {
     return ExchangeTable.named("items", ITEM)
         .with(of("id", ITEM.ID, id(), "number of the row"))
-        .with(of("make", ITEM.MAKE, text(60), "whose number it is"))
-        .with(of("number", ITEM.NUMBER, Format.partNumber(), "part number as printed"))
+        .with(reference("part_id", ITEM.PART_ID, "parts", "the part"))
         .with(of("description", ITEM.DESCRIPTION, text(120), "what it is"))
-        .with(of("family", ITEM.FAMILY, words(Family.values()), "kind of thing"))
         .with(of("unit", ITEM.MEASURE, symbol("pc", "L"), "what it is counted in"))
         .with(reference("product_id", ITEM.PRODUCT_ID, "products", "the fluid in it").optional())
         .with(of("pack_l", ITEM.PACK_UL, scaled(6, 1, MOST_UL), "litres in a pack").optional())
@@ -70,16 +82,67 @@ final class StockTables {
             of("filter_volume_l", ITEM.FILTER_VOLUME_UL, scaled(6, 1, MOST_UL), "oil in a filter")
                 .optional())
         .with(reference("home_bin_id", ITEM.HOME_BIN_ID, "bins", "where it belongs"))
+        .with(
+            of("shelf_life_days", ITEM.SHELF_LIFE_DAYS, whole(1, 10_000), "unopened, from receipt")
+                .optional())
+        .with(of("open_life_days", ITEM.OPEN_LIFE_DAYS, whole(1, 10_000), "once opened").optional())
+        .with(of("running_out", ITEM.RUNNING_OUT, yesNo(), "used up and not bought again"))
+        .with(of("retired_on", ITEM.RETIRED_ON, date(), "since when it is not kept").optional())
         .with(of("version", ITEM.VERSION, whole(0, MOST), "number of edits"))
-        .unique("make", "number")
-        .filledExactlyFor("product_id", "family", "fluid")
-        .filledExactlyFor("pack_l", "family", "fluid")
-        .rule(
-            new RowRule(
-                "unit",
-                "L for a fluid, else pc",
-                row -> row.get("unit").equals(row.get("family").equals("fluid") ? "L" : "pc")))
-        .derive(ITEM.NUMBER_KEY, row -> PartKey.of(row.get("number")).orElseThrow().text())
+        .unique("part_id")
+        .filledExactlyFor("product_id", "unit", "L")
+        .filledExactlyFor("pack_l", "unit", "L")
+        .build();
+  }
+
+  private static ExchangeTable barcodes() {
+    return ExchangeTable.named("barcodes", BARCODE)
+        .with(of("id", BARCODE.ID, id(), "number of the row"))
+        .with(reference("item_id", BARCODE.ITEM_ID, "items", "the item"))
+        .with(of("code", BARCODE.CODE, text(80), "what a scanner reads"))
+        .unique("code")
+        .build();
+  }
+
+  private static ExchangeTable itemBins() {
+    return ExchangeTable.named("item_bins", ITEM_BIN)
+        .with(of("id", ITEM_BIN.ID, id(), "number of the row"))
+        .with(reference("item_id", ITEM_BIN.ITEM_ID, "items", "the item"))
+        .with(reference("bin_id", ITEM_BIN.BIN_ID, "bins", "the bin"))
+        .with(of("least_pc_or_l", ITEM_BIN.LEAST_MICRO, scaled(6, 0, MOST_UL), "at least"))
+        .with(of("most_pc_or_l", ITEM_BIN.MOST_MICRO, scaled(6, 1, MOST_UL), "at most"))
+        .unique("item_id", "bin_id")
+        .build();
+  }
+
+  private static ExchangeTable pictures() {
+    return ExchangeTable.named("pictures", PICTURE)
+        .with(reference("item_id", PICTURE.ITEM_ID, "items", "the item"))
+        .with(of("media_type", PICTURE.MEDIA_TYPE, symbol("image/png", "image/jpeg"), "its type"))
+        .with(of("content_base64", PICTURE.CONTENT, Format.bytes(524_288), "the picture"))
+        .build();
+  }
+
+  private static ExchangeTable suppliers() {
+    return ExchangeTable.named("suppliers", SUPPLIER)
+        .with(of("id", SUPPLIER.ID, id(), "number of the row"))
+        .with(of("name", SUPPLIER.NAME, text(60), "who supplies"))
+        .with(of("lead_days", SUPPLIER.LEAD_DAYS, whole(0, 400), "days from order to door, quoted"))
+        .with(of("version", SUPPLIER.VERSION, whole(0, MOST), "number of edits"))
+        .unique("name")
+        .build();
+  }
+
+  private static ExchangeTable supplies() {
+    return ExchangeTable.named("supplies", SUPPLY)
+        .with(of("id", SUPPLY.ID, id(), "number of the row"))
+        .with(reference("item_id", SUPPLY.ITEM_ID, "items", "the item"))
+        .with(reference("supplier_id", SUPPLY.SUPPLIER_ID, "suppliers", "who supplies it"))
+        .with(of("order_number", SUPPLY.ORDER_NUMBER, text(60), "their number").orEmptyText())
+        .with(of("price_minor", SUPPLY.PRICE_E4, scaled(4, 0, MOST_UL), "cents a piece or litre"))
+        .with(of("pack_pc_or_l", SUPPLY.PACK_MICRO, scaled(6, 1, MOST_UL), "sold in packs of"))
+        .with(of("least_pc_or_l", SUPPLY.LEAST_MICRO, scaled(6, 1, MOST_UL), "least ordered"))
+        .unique("item_id", "supplier_id")
         .build();
   }
 

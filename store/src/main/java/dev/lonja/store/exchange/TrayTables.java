@@ -59,6 +59,14 @@ final class TrayTables {
         .with(of("note", TRAY_LINE.NOTE, text(300), "what to watch for").orEmptyText())
         .with(of("wanted_pc_or_l", TRAY_LINE.WANTED_MICRO, scaled(6, 1, MOST_UL), "how much"))
         .with(of("laid_pc_or_l", TRAY_LINE.LAID_MICRO, scaled(6, 0, MOST_UL), "how much is laid"))
+        .with(
+            reference("position_id", TRAY_LINE.POSITION_ID, "positions", "the position it is for")
+                .optional())
+        .with(
+            reference("instead_of_id", TRAY_LINE.INSTEAD_OF_ID, "items", "what was asked for")
+                .optional())
+        .with(of("instead_why", TRAY_LINE.INSTEAD_WHY, text(200), "why this one").orEmptyText())
+        .together("instead_of_id", "instead_why")
         .build();
   }
 }

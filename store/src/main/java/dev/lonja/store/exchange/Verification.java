@@ -7,6 +7,7 @@ import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.PART;
 import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SERVICE;
@@ -18,11 +19,13 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 import static dev.lonja.store.schema.Tables.UNIT;
 
+import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
@@ -61,6 +64,7 @@ public final class Verification {
     checkVariants();
     checkUnits();
     checkPreferredItems();
+    checkItems();
     return List.copyOf(findings);
   }
 
@@ -80,10 +84,14 @@ public final class Verification {
   }
 
   private void checkKeys() {
-    for (Record row : context.select(ITEM.NUMBER, ITEM.NUMBER_KEY).from(ITEM).fetch()) {
-      String key = PartKey.of(row.get(ITEM.NUMBER)).map(PartKey::text).orElse("");
-      if (!key.equals(row.get(ITEM.NUMBER_KEY))) {
-        add("items", row.get(ITEM.NUMBER) + " has the key " + row.get(ITEM.NUMBER_KEY));
+    for (Record row : context.select(PART.NUMBER, PART.NUMBER_KEY, PART.NEAR_KEY).from(PART)) {
+      Optional<PartKey> key = PartKey.of(row.get(PART.NUMBER));
+      boolean right =
+          key.filter(k -> k.text().equals(row.get(PART.NUMBER_KEY)))
+              .filter(k -> k.near().equals(row.get(PART.NEAR_KEY)))
+              .isPresent();
+      if (!right) {
+        add("parts", row.get(PART.NUMBER) + " has the key " + row.get(PART.NUMBER_KEY));
       }
     }
   }
@@ -273,6 +281,27 @@ public final class Verification {
     if (other != null && other != variantId) {
       add(table, text);
     }
+  }
+
+  /** Of what is stocked the family is known, and only fluids are counted in litres. */
+  private void checkItems() {
+    context
+        .select(ITEM.ID, PART.FAMILY, ITEM.MEASURE)
+        .from(ITEM)
+        .join(PART)
+        .on(PART.ID.eq(ITEM.PART_ID))
+        .where(
+            PART.FAMILY.isNull().or(PART.FAMILY.eq(Family.FLUID.name()).ne(ITEM.MEASURE.eq("L"))))
+        .forEach(
+            row ->
+                add(
+                    "items",
+                    "item "
+                        + row.value1()
+                        + " is of family "
+                        + row.value2()
+                        + ", in "
+                        + row.value3()));
   }
 
   /** Compartments take fluids, positions take pieces. */

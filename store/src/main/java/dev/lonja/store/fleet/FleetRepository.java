@@ -24,12 +24,15 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.fleet.UsageRate;
 import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.part.BoxRepository;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -213,12 +216,15 @@ public final class FleetRepository {
             .on(ITEM.ID.eq(POSITION.ITEM_ID))
             .orderBy(POSITION.ID)
             .fetchGroups(POSITION.VARIANT_ID, FleetRepository::position);
+    Boxes boxes = new BoxRepository(context).ofStockedItems();
     Map<Long, UnitNeeds> needs = new HashMap<>();
     for (Long id : context.select(VARIANT.ID).from(VARIANT).fetch(VARIANT.ID)) {
       needs.put(
           id,
           new UnitNeeds(
-              compartments.getOrDefault(id, List.of()), positions.getOrDefault(id, List.of())));
+              compartments.getOrDefault(id, List.of()),
+              positions.getOrDefault(id, List.of()),
+              boxes));
     }
     return needs;
   }
@@ -330,6 +336,13 @@ public final class FleetRepository {
         row.get(POSITION.THREAD),
         row.get(POSITION.DRIVE),
         row.get(POSITION.NOTE),
-        Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new));
+        Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new),
+        new Position.Limits(
+            Optional.ofNullable(row.get(POSITION.MOST_HEIGHT_UM)).map(Length::new),
+            Optional.ofNullable(row.get(POSITION.MOST_OUTER_UM)).map(Length::new),
+            row.get(POSITION.WATER_SEPARATOR) == 1,
+            row.get(POSITION.MATERIALS).isEmpty()
+                ? List.of()
+                : List.of(row.get(POSITION.MATERIALS).split(", "))));
   }
 }

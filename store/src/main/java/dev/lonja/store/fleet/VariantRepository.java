@@ -15,6 +15,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.quantity.Length;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -199,6 +200,12 @@ public final class VariantRepository {
     row.set(POSITION.THREAD, position.thread());
     row.set(POSITION.DRIVE, position.drive());
     row.set(POSITION.NOTE, position.note());
+    Position.Limits limits = position.limits();
+    row.set(POSITION.MOST_HEIGHT_UM, limits.mostHeight().map(Length::micrometres).orElse(null));
+    row.set(
+        POSITION.MOST_OUTER_UM, limits.mostOuterDiameter().map(Length::micrometres).orElse(null));
+    row.set(POSITION.WATER_SEPARATOR, limits.waterSeparator() ? 1L : 0L);
+    row.set(POSITION.MATERIALS, String.join(", ", limits.materials()));
     if (position.id() == 0) {
       return context.insertInto(POSITION).set(row).returning(POSITION.ID).fetchSingle(POSITION.ID);
     }

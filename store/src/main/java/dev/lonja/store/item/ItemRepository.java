@@ -1,16 +1,32 @@
 package dev.lonja.store.item;
 
+import static dev.lonja.store.schema.Tables.BARCODE;
 import static dev.lonja.store.schema.Tables.BIN;
+import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.DEVIATION;
+import static dev.lonja.store.schema.Tables.FILL;
 import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.PART;
+import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.PRODUCT;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
-import dev.lonja.core.item.Family;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.Product;
+import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.store.query.Bound;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -27,7 +43,7 @@ public final class ItemRepository {
     this.context = context;
   }
 
-  /** All items in order of make and number. */
+  /** All items in order of make and number, those that are not kept any more included. */
   public List<Item> all() {
     return where(DSL.noCondition());
   }
@@ -36,27 +52,60 @@ public final class ItemRepository {
     return items().where(ITEM.ID.eq(id)).fetchOptional(ItemRepository::item);
   }
 
-  /** All items whose number has this key; several makes may share one. */
-  public List<Item> byKey(PartKey key) {
-    return where(ITEM.NUMBER_KEY.eq(key.text()));
+  /** The items of these parts, by part; parts that are not stocked are absent. */
+  public Map<Long, Item> byParts(Collection<Long> partIds) {
+    Map<Long, Item> items = new HashMap<>();
+    where(Bound.oneOf(ITEM.PART_ID, partIds)).forEach(item -> items.put(item.partId(), item));
+    return items;
   }
 
-  /** Items whose key begins with this one, the key itself left out. */
-  public List<Item> byKeyPrefix(PartKey prefix, int most) {
-    Condition begins =
-        ITEM.NUMBER_KEY
-            .gt(prefix.text())
-            .and(ITEM.NUMBER_KEY.lt(prefix.text() + Character.toString(Character.MAX_CODE_POINT)));
-    return items()
-        .where(begins)
-        .orderBy(ITEM.NUMBER_KEY, ITEM.MAKE)
-        .limit(most)
-        .fetch(ItemRepository::item);
+  /** All items whose number has this key; several makes may share one. */
+  public List<Item> byKey(PartKey key) {
+    return where(PART.NUMBER_KEY.eq(key.text()));
+  }
+
+  /** The item with this barcode, as scanned. */
+  public Optional<Item> byBarcode(String code) {
+    return where(ITEM.ID.in(DSL.select(BARCODE.ITEM_ID).from(BARCODE).where(BARCODE.CODE.eq(code))))
+        .stream()
+        .findFirst();
   }
 
   /** Items at home in this bin. */
   public List<Item> atHomeIn(long binId) {
     return where(ITEM.HOME_BIN_ID.eq(binId));
+  }
+
+  public List<Item> ofFamily(Family family) {
+    return where(PART.FAMILY.eq(family.name()));
+  }
+
+  /**
+   * Items in whose make, number, description or fluid every one of these words stands, whatever its
+   * letters' case.
+   */
+  public List<Item> withWords(List<String> words, int most) {
+    org.jooq.Field<String> text =
+        DSL.concat(
+            PART.MAKE,
+            DSL.val(" "),
+            PART.NUMBER,
+            DSL.val(" "),
+            ITEM.DESCRIPTION,
+            DSL.val(" "),
+            DSL.coalesce(
+                DSL.concat(
+                    PRODUCT.NAME, DSL.val(" "), PRODUCT.GRADE, DSL.val(" "), PRODUCT.CLASSES),
+                DSL.val("")));
+    Condition all = DSL.noCondition();
+    for (String word : words) {
+      all = all.and(DSL.position(DSL.lower(text), word.toLowerCase(Locale.ROOT)).gt(0));
+    }
+    return items()
+        .where(all, ITEM.RETIRED_ON.isNull())
+        .orderBy(PART.MAKE, PART.NUMBER)
+        .limit(most)
+        .fetch(ItemRepository::item);
   }
 
   public Optional<Item.Bin> binByAddress(String address) {
@@ -66,30 +115,118 @@ public final class ItemRepository {
         .fetchOptional(ItemRepository::bin);
   }
 
+  public List<Product> products() {
+    return context
+        .selectFrom(PRODUCT)
+        .orderBy(PRODUCT.MAKE, PRODUCT.NAME)
+        .fetch(ItemRepository::product);
+  }
+
   /**
-   * Writes description and home bin if the item still has the version it was read with.
+   * What an edit writes.
+   *
+   * @param product only for a fluid, and then with a pack
+   */
+  public record Facts(
+      String description,
+      Optional<Long> product,
+      Optional<Volume> pack,
+      Optional<Volume> filterVolume,
+      long homeBinId,
+      Item.Keeping keeping) {}
+
+  /** Adds an item of a part. */
+  public long add(long partId, Facts facts) {
+    return context
+        .insertInto(ITEM)
+        .set(row(facts))
+        .set(ITEM.PART_ID, partId)
+        .set(ITEM.MEASURE, (facts.product().isPresent() ? Measure.LITRES : Measure.PIECES).symbol())
+        .returning(ITEM.ID)
+        .fetchSingle(ITEM.ID);
+  }
+
+  /**
+   * Writes an edit if the item still has the version it was read with.
    *
    * @return false if someone else changed it in between; nothing is written then
    */
-  public boolean update(long id, long readVersion, String description, long homeBinId) {
+  public boolean update(long id, long readVersion, Facts facts) {
     return context
             .update(ITEM)
-            .set(ITEM.DESCRIPTION, description)
-            .set(ITEM.HOME_BIN_ID, homeBinId)
+            .set(row(facts))
             .set(ITEM.VERSION, readVersion + 1)
             .where(ITEM.ID.eq(id), ITEM.VERSION.eq(readVersion))
             .execute()
         == 1;
   }
 
+  private static Map<org.jooq.Field<?>, Object> row(Facts facts) {
+    Map<org.jooq.Field<?>, Object> row = new HashMap<>();
+    row.put(ITEM.DESCRIPTION, facts.description());
+    row.put(ITEM.PRODUCT_ID, facts.product().orElse(null));
+    row.put(ITEM.PACK_UL, facts.pack().map(Volume::microlitres).orElse(null));
+    row.put(ITEM.FILTER_VOLUME_UL, facts.filterVolume().map(Volume::microlitres).orElse(null));
+    row.put(ITEM.HOME_BIN_ID, facts.homeBinId());
+    row.put(
+        ITEM.SHELF_LIFE_DAYS, facts.keeping().shelfLifeDays().map(Integer::longValue).orElse(null));
+    row.put(
+        ITEM.OPEN_LIFE_DAYS, facts.keeping().openLifeDays().map(Integer::longValue).orElse(null));
+    row.put(ITEM.RUNNING_OUT, facts.keeping().runningOut() ? 1L : 0L);
+    row.put(ITEM.RETIRED_ON, facts.keeping().retiredOn().orElse(null));
+    return row;
+  }
+
+  /** Keeps an item no more, or again; false if it has another version by now. */
+  public boolean retire(long id, long readVersion, Optional<LocalDate> on) {
+    return context
+            .update(ITEM)
+            .set(ITEM.RETIRED_ON, on.orElse(null))
+            .set(ITEM.VERSION, readVersion + 1)
+            .where(ITEM.ID.eq(id), ITEM.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  /** True if the ledger knows the item; then it can be retired but not deleted. */
+  public boolean hasMovements(long id) {
+    return context.fetchExists(MOVEMENT, MOVEMENT.ITEM_ID.eq(id));
+  }
+
+  /** What keeps an item from being deleted, in a word each: movements, trays and so on. */
+  public List<String> uses(long id) {
+    Map<String, Boolean> uses = new LinkedHashMap<>();
+    uses.put("movements", hasMovements(id));
+    uses.put(
+        "places on trays",
+        context.fetchExists(
+            TRAY_LINE, TRAY_LINE.ITEM_ID.eq(id).or(TRAY_LINE.INSTEAD_OF_ID.eq(id))));
+    uses.put(
+        "machines that take it",
+        context.fetchExists(POSITION, POSITION.ITEM_ID.eq(id))
+            || context.fetchExists(COMPARTMENT, COMPARTMENT.ITEM_ID.eq(id))
+            || context.fetchExists(DEVIATION, DEVIATION.ITEM_ID.eq(id)));
+    uses.put("records of fills", context.fetchExists(FILL, FILL.ITEM_ID.eq(id)));
+    return uses.entrySet().stream().filter(Map.Entry::getValue).map(Map.Entry::getKey).toList();
+  }
+
+  /** Deletes an item that nothing refers to; what is known of its part stays. */
+  public void delete(long id) {
+    new KeepingRepository(context).forget(id);
+    context.deleteFrom(LOT).where(LOT.ITEM_ID.eq(id)).execute();
+    context.deleteFrom(ITEM).where(ITEM.ID.eq(id)).execute();
+  }
+
   private List<Item> where(Condition condition) {
-    return items().where(condition).orderBy(ITEM.MAKE, ITEM.NUMBER).fetch(ItemRepository::item);
+    return items().where(condition).orderBy(PART.MAKE, PART.NUMBER).fetch(ItemRepository::item);
   }
 
   private SelectOnConditionStep<Record> items() {
     return context
         .select()
         .from(ITEM)
+        .join(PART)
+        .on(PART.ID.eq(ITEM.PART_ID))
         .join(BIN)
         .on(BIN.ID.eq(ITEM.HOME_BIN_ID))
         .leftJoin(PRODUCT)
@@ -99,15 +236,21 @@ public final class ItemRepository {
   private static Item item(Record row) {
     return new Item(
         row.get(ITEM.ID),
-        row.get(ITEM.MAKE),
-        row.get(ITEM.NUMBER),
+        row.get(ITEM.PART_ID),
+        row.get(PART.MAKE),
+        row.get(PART.NUMBER),
         row.get(ITEM.DESCRIPTION),
-        Family.valueOf(row.get(ITEM.FAMILY)),
+        Family.valueOf(row.get(PART.FAMILY)),
         Measure.ofSymbol(row.get(ITEM.MEASURE)),
         Optional.ofNullable(row.get(ITEM.PRODUCT_ID)).map(id -> product(row)),
         Optional.ofNullable(row.get(ITEM.PACK_UL)).map(Volume::new),
         Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new),
         bin(row),
+        new Item.Keeping(
+            Optional.ofNullable(row.get(ITEM.SHELF_LIFE_DAYS)).map(Math::toIntExact),
+            Optional.ofNullable(row.get(ITEM.OPEN_LIFE_DAYS)).map(Math::toIntExact),
+            row.get(ITEM.RUNNING_OUT) == 1,
+            Optional.ofNullable(row.get(ITEM.RETIRED_ON))),
         row.get(ITEM.VERSION));
   }
 

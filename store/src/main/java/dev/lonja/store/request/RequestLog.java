@@ -42,10 +42,13 @@ public final class RequestLog {
 
   /** SHA-256 of the content in hexadecimal. */
   public static String hash(String content) {
+    return hash(content.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** The SHA-256 of a file's bytes, in hexadecimal. */
+  public static String hash(byte[] content) {
     try {
-      byte[] digest =
-          MessageDigest.getInstance("SHA-256").digest(content.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(digest);
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException("every Java platform has SHA-256", e);
     }

@@ -70,7 +70,18 @@ public final class TrayRepository {
     return id;
   }
 
-  public void addLine(long trayId, long itemId, String place, String note, Quantity wanted) {
+  /**
+   * Adds a line that is not laid yet.
+   *
+   * @param positionId the position it is for, if it is for one
+   */
+  public void addLine(
+      long trayId,
+      long itemId,
+      String place,
+      String note,
+      Quantity wanted,
+      Optional<Long> positionId) {
     context
         .insertInto(TRAY_LINE)
         .set(TRAY_LINE.TRAY_ID, trayId)
@@ -78,6 +89,21 @@ public final class TrayRepository {
         .set(TRAY_LINE.PLACE, place)
         .set(TRAY_LINE.NOTE, note)
         .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
+        .set(TRAY_LINE.POSITION_ID, positionId.orElse(null))
+        .execute();
+  }
+
+  /** Puts another item on a line in place of what was asked for; nothing of it is laid yet. */
+  public void substitute(long lineId, long itemId, Optional<TrayLine.Substitution> substitution) {
+    context
+        .update(TRAY_LINE)
+        .set(TRAY_LINE.ITEM_ID, itemId)
+        .set(TRAY_LINE.LAID_MICRO, 0L)
+        .set(
+            TRAY_LINE.INSTEAD_OF_ID,
+            substitution.map(TrayLine.Substitution::originalItemId).orElse(null))
+        .set(TRAY_LINE.INSTEAD_WHY, substitution.map(TrayLine.Substitution::why).orElse(""))
+        .where(TRAY_LINE.ID.eq(lineId))
         .execute();
   }
 
@@ -215,6 +241,9 @@ public final class TrayRepository {
         row.get(TRAY_LINE.NOTE),
         Math.toIntExact(row.get(BIN.WALK_ORDER)),
         new Quantity(measure, row.get(TRAY_LINE.WANTED_MICRO)),
-        new Quantity(measure, row.get(TRAY_LINE.LAID_MICRO)));
+        new Quantity(measure, row.get(TRAY_LINE.LAID_MICRO)),
+        Optional.ofNullable(row.get(TRAY_LINE.POSITION_ID)),
+        Optional.ofNullable(row.get(TRAY_LINE.INSTEAD_OF_ID))
+            .map(original -> new TrayLine.Substitution(original, row.get(TRAY_LINE.INSTEAD_WHY))));
   }
 }

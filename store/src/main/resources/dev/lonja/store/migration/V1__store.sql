@@ -156,27 +156,144 @@ CREATE TABLE bin (
   walk_order INTEGER NOT NULL UNIQUE
 ) STRICT;
 
-CREATE TABLE item (
+-- A part as its maker numbers it, stocked here or not. The near key is for suggestions only.
+CREATE TABLE part (
   id INTEGER NOT NULL PRIMARY KEY,
   make TEXT NOT NULL CHECK (length(make) BETWEEN 1 AND 60),
   number TEXT NOT NULL CHECK (length(number) BETWEEN 1 AND 60),
   number_key TEXT NOT NULL CHECK (length(number_key) >= 1),
+  near_key TEXT NOT NULL CHECK (length(near_key) >= 1),
+  family TEXT CHECK (family IN ('SPIN_ON_FILTER', 'CARTRIDGE_FILTER', 'ROUND_AIR_FILTER', 'PANEL_AIR_FILTER', 'CABIN_FILTER', 'FOAM_FILTER', 'INLINE_FUEL_FILTER', 'SEAL', 'O_RING', 'DRAIN_PLUG', 'FLUID', 'BELT', 'SPARK_PLUG', 'CONSUMABLE', 'KIT')),
+  UNIQUE (make, number)
+) STRICT;
+CREATE INDEX part_number_key ON part (number_key);
+CREATE INDEX part_near_key ON part (near_key);
+CREATE INDEX part_make_key ON part (make COLLATE NOCASE, number_key);
+CREATE INDEX part_family ON part (family) WHERE family IS NOT NULL;
+-- keys with other letters than the plain ones, which a search by one edit has to look through
+CREATE INDEX part_rare_key ON part (number_key) WHERE number_key GLOB '*[^0-9A-Z]*';
+
+CREATE TABLE part_property (
+  id INTEGER NOT NULL PRIMARY KEY,
+  part_id INTEGER NOT NULL REFERENCES part,
+  property TEXT NOT NULL,
+  value TEXT NOT NULL CHECK (length(value) BETWEEN 1 AND 60),
+  UNIQUE (part_id, property)
+) STRICT;
+
+-- What comes in the box of a part, or in a kit.
+CREATE TABLE box_content (
+  id INTEGER NOT NULL PRIMARY KEY,
+  part_id INTEGER NOT NULL REFERENCES part,
+  content_part_id INTEGER NOT NULL REFERENCES part,
+  quantity INTEGER NOT NULL CHECK (quantity BETWEEN 1 AND 200),
+  UNIQUE (part_id, content_part_id),
+  CHECK (part_id <> content_part_id)
+) STRICT;
+CREATE INDEX box_content_content ON box_content (content_part_id);
+
+-- A sourced word on two parts, the subject first. A later withdrawal that names it ends it.
+CREATE TABLE statement (
+  id INTEGER NOT NULL PRIMARY KEY,
+  subject_id INTEGER NOT NULL REFERENCES part,
+  kind TEXT NOT NULL CHECK (kind IN ('SAME', 'INTERCHANGE', 'REPLACES', 'STANDS_IN', 'NEVER')),
+  object_id INTEGER NOT NULL REFERENCES part,
+  source TEXT NOT NULL CHECK (source IN ('CONFIRMED_HERE', 'MACHINE_MAKER', 'MEASURED_HERE', 'FILTER_MAKER', 'SUPPLIER', 'HEARD')),
+  said_on TEXT NOT NULL CHECK (date(said_on) = said_on),
+  confidence_e4 INTEGER NOT NULL CHECK (confidence_e4 BETWEEN 1 AND 10000),
+  note TEXT NOT NULL CHECK (length(note) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK (subject_id <> object_id),
+  CHECK (kind <> 'NEVER' OR trim(note) <> '')
+) STRICT;
+CREATE INDEX statement_subject ON statement (subject_id);
+CREATE INDEX statement_object ON statement (object_id);
+CREATE INDEX statement_never ON statement (kind) WHERE kind = 'NEVER';
+
+CREATE TABLE withdrawal (
+  id INTEGER NOT NULL PRIMARY KEY,
+  statement_id INTEGER NOT NULL UNIQUE REFERENCES statement,
+  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+
+-- Where this store departs from the guidance on rubbers that ships; blank takes a pair out.
+CREATE TABLE rubber_fluid (
+  id INTEGER NOT NULL PRIMARY KEY,
+  rubber TEXT NOT NULL,
+  fluid TEXT NOT NULL,
+  guidance TEXT CHECK (guidance IN ('YES', 'CHECK', 'NO')),
+  UNIQUE (rubber, fluid)
+) STRICT;
+
+CREATE TABLE item (
+  id INTEGER NOT NULL PRIMARY KEY,
+  part_id INTEGER NOT NULL UNIQUE REFERENCES part,
   description TEXT NOT NULL CHECK (length(description) BETWEEN 1 AND 120),
-  family TEXT NOT NULL CHECK (family IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'SEAL', 'DRAIN_PLUG', 'O_RING', 'FLUID', 'BELT', 'SPARK_PLUG', 'CONSUMABLE')),
   measure TEXT NOT NULL CHECK (measure IN ('pc', 'L')),
   product_id INTEGER REFERENCES product,
   pack_ul INTEGER CHECK (pack_ul > 0),
   filter_volume_ul INTEGER CHECK (filter_volume_ul > 0),
   home_bin_id INTEGER NOT NULL REFERENCES bin,
+  -- days an unopened one keeps after receipt, and an opened one
+  shelf_life_days INTEGER CHECK (shelf_life_days BETWEEN 1 AND 10000),
+  open_life_days INTEGER CHECK (open_life_days BETWEEN 1 AND 10000),
+  -- not bought again; what is left is used first
+  running_out INTEGER NOT NULL DEFAULT 0 CHECK (running_out IN (0, 1)),
+  retired_on TEXT CHECK (date(retired_on) = retired_on),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
-  UNIQUE (make, number),
-  CHECK ((family = 'FLUID') = (product_id IS NOT NULL)),
-  CHECK ((family = 'FLUID') = (measure = 'L')),
-  CHECK ((family = 'FLUID') = (pack_ul IS NOT NULL))
+  CHECK ((product_id IS NOT NULL) = (measure = 'L')),
+  CHECK ((product_id IS NOT NULL) = (pack_ul IS NOT NULL))
 ) STRICT;
-CREATE INDEX item_number_key ON item (number_key);
 CREATE INDEX item_product ON item (product_id);
 CREATE INDEX item_home_bin ON item (home_bin_id);
+
+CREATE TABLE barcode (
+  id INTEGER NOT NULL PRIMARY KEY,
+  item_id INTEGER NOT NULL REFERENCES item,
+  code TEXT NOT NULL UNIQUE CHECK (length(code) BETWEEN 1 AND 80)
+) STRICT;
+CREATE INDEX barcode_item ON barcode (item_id);
+
+-- How much of an item a bin should hold.
+CREATE TABLE item_bin (
+  id INTEGER NOT NULL PRIMARY KEY,
+  item_id INTEGER NOT NULL REFERENCES item,
+  bin_id INTEGER NOT NULL REFERENCES bin,
+  least_micro INTEGER NOT NULL CHECK (least_micro >= 0),
+  most_micro INTEGER NOT NULL CHECK (most_micro > 0),
+  UNIQUE (item_id, bin_id),
+  CHECK (least_micro <= most_micro)
+) STRICT;
+CREATE INDEX item_bin_bin ON item_bin (bin_id);
+
+CREATE TABLE picture (
+  item_id INTEGER NOT NULL PRIMARY KEY REFERENCES item,
+  media_type TEXT NOT NULL CHECK (media_type IN ('image/png', 'image/jpeg')),
+  content BLOB NOT NULL CHECK (length(content) BETWEEN 1 AND 524288)
+) STRICT;
+
+CREATE TABLE supplier (
+  id INTEGER NOT NULL PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 60),
+  lead_days INTEGER NOT NULL CHECK (lead_days BETWEEN 0 AND 400),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0)
+) STRICT;
+
+-- What a supplier asks for a piece or litre of an item, and in which packs it comes.
+CREATE TABLE supply (
+  id INTEGER NOT NULL PRIMARY KEY,
+  item_id INTEGER NOT NULL REFERENCES item,
+  supplier_id INTEGER NOT NULL REFERENCES supplier,
+  order_number TEXT NOT NULL CHECK (length(order_number) <= 60),
+  price_e4 INTEGER NOT NULL CHECK (price_e4 >= 0),
+  pack_micro INTEGER NOT NULL CHECK (pack_micro > 0),
+  least_micro INTEGER NOT NULL CHECK (least_micro > 0),
+  UNIQUE (item_id, supplier_id)
+) STRICT;
+CREATE INDEX supply_supplier ON supply (supplier_id);
 
 CREATE TABLE lot (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -193,7 +310,7 @@ CREATE TABLE movement (
   item_id INTEGER NOT NULL REFERENCES item,
   lot_id INTEGER NOT NULL REFERENCES lot,
   bin_id INTEGER NOT NULL REFERENCES bin,
-  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'POUR', 'SCRAP', 'CORRECTION')),
+  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'POUR', 'SCRAP', 'CORRECTION')),
   quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0),
   value_minor INTEGER NOT NULL,
   average_e4 INTEGER NOT NULL CHECK (average_e4 >= 0),
@@ -264,6 +381,11 @@ CREATE TABLE position (
   thread TEXT NOT NULL,
   drive TEXT NOT NULL,
   note TEXT NOT NULL,
+  -- what the place demands of whatever goes there
+  most_height_um INTEGER CHECK (most_height_um > 0),
+  most_outer_um INTEGER CHECK (most_outer_um > 0),
+  water_separator INTEGER NOT NULL DEFAULT 0 CHECK (water_separator IN (0, 1)),
+  materials TEXT NOT NULL DEFAULT '',
   UNIQUE (variant_id, name),
   CHECK ((torque_low_mnm IS NULL) = (torque_high_mnm IS NULL))
 ) STRICT;
@@ -385,7 +507,12 @@ CREATE TABLE tray_line (
   place TEXT NOT NULL,
   note TEXT NOT NULL,
   wanted_micro INTEGER NOT NULL CHECK (wanted_micro > 0),
-  laid_micro INTEGER NOT NULL DEFAULT 0 CHECK (laid_micro BETWEEN 0 AND wanted_micro)
+  laid_micro INTEGER NOT NULL DEFAULT 0 CHECK (laid_micro BETWEEN 0 AND wanted_micro),
+  position_id INTEGER REFERENCES position,
+  -- a substitution is visible: what was asked for, and why something else lies here
+  instead_of_id INTEGER REFERENCES item,
+  instead_why TEXT NOT NULL DEFAULT '' CHECK (length(instead_why) <= 200),
+  CHECK (instead_of_id IS NULL OR instead_why <> '')
 ) STRICT;
 CREATE INDEX tray_line_tray ON tray_line (tray_id);
 CREATE INDEX tray_line_item ON tray_line (item_id);
@@ -480,6 +607,10 @@ CREATE TRIGGER fill_stays BEFORE UPDATE ON fill BEGIN SELECT RAISE(ABORT, 'fills
 CREATE TRIGGER fill_remains BEFORE DELETE ON fill BEGIN SELECT RAISE(ABORT, 'fills are never deleted'); END;
 CREATE TRIGGER task_move_stays BEFORE UPDATE ON task_move BEGIN SELECT RAISE(ABORT, 'moves are never changed'); END;
 CREATE TRIGGER task_move_remains BEFORE DELETE ON task_move BEGIN SELECT RAISE(ABORT, 'moves are never deleted'); END;
+CREATE TRIGGER statement_stays BEFORE UPDATE ON statement BEGIN SELECT RAISE(ABORT, 'statements are never changed'); END;
+CREATE TRIGGER statement_remains BEFORE DELETE ON statement BEGIN SELECT RAISE(ABORT, 'statements are never deleted'); END;
+CREATE TRIGGER withdrawal_stays BEFORE UPDATE ON withdrawal BEGIN SELECT RAISE(ABORT, 'withdrawals are never changed'); END;
+CREATE TRIGGER withdrawal_remains BEFORE DELETE ON withdrawal BEGIN SELECT RAISE(ABORT, 'withdrawals are never deleted'); END;
 CREATE TRIGGER audit_line_stays BEFORE UPDATE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never changed'); END;
 CREATE TRIGGER audit_line_remains BEFORE DELETE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never deleted'); END;
 CREATE TRIGGER request_stays BEFORE UPDATE ON request BEGIN SELECT RAISE(ABORT, 'requests are never changed'); END;

@@ -80,7 +80,7 @@ class ExchangeTest {
   /** Three bad rows in two files are all named, with line, column, value and what is allowed. */
   @Test
   void namesEveryBadRow() throws IOException {
-    edit("items.csv", text -> text.replaceFirst("fluid,L,1,205,", "fluid,kg,1,zwei,"));
+    edit("items.csv", text -> text.replaceFirst(",L,1,205,", ",kg,1,zwei,"));
     edit("units.csv", text -> text.replaceFirst("2022-05-02", "2022-02-30"));
     assertThat(problems())
         .containsExactlyInAnyOrder(

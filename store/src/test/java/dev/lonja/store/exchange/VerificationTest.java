@@ -36,7 +36,7 @@ class VerificationTest {
 
   @Test
   void aKeyThatDoesNotBelongToItsNumber() {
-    Stores.tamper(store, "UPDATE item SET number_key = 'X1' WHERE id = 8");
+    Stores.tamper(store, "UPDATE part SET number_key = 'X1' WHERE id = 8");
     assertThat(findings()).containsExactly("VM 22-1010 has the key X1");
   }
 

@@ -101,7 +101,9 @@ class LedgerRepositoryTest {
         store.write(
             session -> {
               long id = session.trays().add(1, "Service", TODAY, List.of(2L));
-              session.trays().addLine(id, FILTER, "Oil filter", "", Quantity.pieces(2));
+              session
+                  .trays()
+                  .addLine(id, FILTER, "Oil filter", "", Quantity.pieces(2), Optional.empty());
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
               session.trays().setLaid(line, Quantity.pieces(2));
               return id;

@@ -65,6 +65,9 @@ final class DemoMachines {
     truck.compartment("Brake circuit", "brake_circuit", "DOT 4", "TR 4-1", null, "1.2", "");
     long cold =
         truck.compartment("Cold unit engine", "engine", "10W-40", "GR 1040-20", null, "3.6", "");
+    truck.separatorAt("Fuel filter");
+    truck.materialsAt("Sump plug seal", "copper, aluminium");
+    truck.roomAbove("Oil filter", name.equals("4.2") ? "110" : "160");
     long oil =
         truck.filter(
             engine,
@@ -222,6 +225,7 @@ final class DemoMachines {
               null,
               "2.4",
               "Open the fill plug before the drain plug.");
+      boat.separatorAt(side + " fuel filter");
       long oil =
           boat.filter(
               engine,

@@ -19,7 +19,7 @@ final class DemoSheets {
   final Sheet positions =
       new Sheet(
           "id,variant_id,compartment_id,name,kind,item_id,quantity,torque_low_nm,torque_high_nm,"
-              + "mounting,thread,drive,note");
+              + "mounting,thread,drive,note,most_height_mm,most_outer_mm,water_separator,materials");
   final Sheet services = new Sheet("id,variant_id,name");
   final Sheet tasks =
       new Sheet(

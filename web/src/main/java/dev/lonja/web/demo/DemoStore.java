@@ -51,6 +51,7 @@ public final class DemoStore {
     DemoFleet fleet = DemoFleet.fill(today, shelves);
     DemoHistory history = new DemoHistory(today);
     Map<String, String> texts = new TreeMap<>(session.exchange().files());
+    texts.putAll(DemoCrossReferences.texts(today, shelves));
     texts.putAll(shelves.texts());
     texts.putAll(fleet.texts());
     texts.putAll(history.texts(fleet));

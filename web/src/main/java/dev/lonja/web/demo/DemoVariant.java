@@ -2,9 +2,11 @@ package dev.lonja.web.demo;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** An engine variant of a model while its parts and tasks are laid down in the sheets. */
@@ -23,6 +25,9 @@ final class DemoVariant {
   private final long id;
   private final List<TaskPlan> tasks = new ArrayList<>();
   private final Map<String, Long> positions = new HashMap<>();
+  private final Map<String, String> room = new HashMap<>();
+  private final Set<String> separators = new HashSet<>();
+  private final Map<String, String> materials = new HashMap<>();
   private final Map<String, Long> compartments = new HashMap<>();
   private long serviceId;
   private String serviceName = "";
@@ -81,6 +86,21 @@ final class DemoVariant {
     return position(compartment, name, kind, item, 1, null, mounting, "", "", note);
   }
 
+  /** How high, in mm, a filter may be at a position that is added after this. */
+  void roomAbove(String position, String millimetres) {
+    room.put(position, millimetres);
+  }
+
+  /** That the filter at a position added after this must have a water separator. */
+  void separatorAt(String position) {
+    separators.add(position);
+  }
+
+  /** Of what a seal at a position added after this may be. */
+  void materialsAt(String position, String allowed) {
+    materials.put(position, allowed);
+  }
+
   /** A filter under a cap or cover that has a torque. */
   long cappedFilter(
       long compartment, String name, String item, String mounting, String torque, String note) {
@@ -133,7 +153,11 @@ final class DemoVariant {
             mounting,
             thread,
             drive,
-            note);
+            note,
+            room.get(name),
+            null,
+            separators.contains(name),
+            materials.getOrDefault(name, ""));
     positions.put(name, position);
     return position;
   }

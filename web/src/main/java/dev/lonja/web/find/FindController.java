@@ -1,9 +1,11 @@
 package dev.lonja.web.find;
 
+import jakarta.servlet.http.HttpSession;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** The page of finds; a single sure hit leads straight on. */
 @Controller
@@ -16,12 +18,22 @@ class FindController {
   }
 
   @GetMapping("/find")
-  String find(@RequestParam(defaultValue = "") String q, Model model) {
+  String find(@RequestParam(defaultValue = "") String q, HttpSession session, Model model) {
     FindView view = desk.find(q);
     if (view.goTo().isPresent()) {
+      RecentFinds.add(session, new RecentFinds.Recent(view.query(), view.goTo().get()));
       return "redirect:" + view.goTo().get();
     }
+    if (!view.hits().isEmpty() || !view.places().isEmpty()) {
+      String again =
+          UriComponentsBuilder.fromPath("/find")
+              .queryParam("q", "{q}")
+              .build(view.query())
+              .toString();
+      RecentFinds.add(session, new RecentFinds.Recent(view.query(), again));
+    }
     model.addAttribute("view", view);
+    model.addAttribute("recents", RecentFinds.of(session));
     return "find";
   }
 }

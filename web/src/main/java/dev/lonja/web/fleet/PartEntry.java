@@ -2,12 +2,15 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.store.Session;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -83,5 +86,46 @@ final class PartEntry {
       return Optional.empty();
     }
     return Optional.of(new TorqueRange(inUnit.apply(low.get()), inUnit.apply(high.get())));
+  }
+
+  /** A length that may be left out. */
+  static Optional<Length> length(Typed typed, String field, String what, String text) {
+    if (text.isBlank()) {
+      return Optional.empty();
+    }
+    Optional<Length> length = Property.HEIGHT.parse(text);
+    if (length.isEmpty()) {
+      typed.refuse(
+          field,
+          what
+              + " is \""
+              + text.strip()
+              + "\"; allowed is "
+              + Property.HEIGHT.allowed()
+              + ", or nothing.");
+    }
+    return length;
+  }
+
+  /** Materials with commas between them; none stands for no list. */
+  static List<String> materials(Typed typed, String field, String text) {
+    List<String> materials = new ArrayList<>();
+    for (String word : text.split(",")) {
+      if (!word.isBlank()) {
+        Property.MATERIAL
+            .parse(word)
+            .ifPresentOrElse(
+                materials::add,
+                () ->
+                    typed.refuse(
+                        field,
+                        "\""
+                            + word.strip()
+                            + "\" is no material of a seal; allowed is "
+                            + Property.MATERIAL.allowed()
+                            + "."));
+      }
+    }
+    return materials;
   }
 }

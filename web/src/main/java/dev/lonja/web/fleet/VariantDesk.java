@@ -140,7 +140,8 @@ public class VariantDesk {
               p.thread(),
               p.drive(),
               p.note(),
-              Optional.empty());
+              Optional.empty(),
+              p.limits());
       positions.put(p.id(), session.variants().save(to, copy));
     }
     session.variants().tasks().copy(from, to, compartments, positions);

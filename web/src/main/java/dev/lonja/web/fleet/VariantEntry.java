@@ -107,6 +107,12 @@ final class VariantEntry {
     String thread = optionalText("thread", "The thread", LONGEST_SHORT);
     String drive = optionalText("drive", "What turns it", LONGEST_SHORT);
     String note = optionalText("note", "The note", LONGEST_NOTE);
+    Position.Limits limits =
+        new Position.Limits(
+            PartEntry.length(typed, "mostHeight", "The height", text("mostHeight")),
+            PartEntry.length(typed, "mostOuter", "The width", text("mostOuter")),
+            text("separator").equals("yes"),
+            PartEntry.materials(typed, "materials", text("materials")));
     if (!typed.problems().isEmpty()) {
       return Optional.empty();
     }
@@ -123,7 +129,8 @@ final class VariantEntry {
             thread,
             drive,
             note,
-            Optional.empty()));
+            Optional.empty(),
+            limits));
   }
 
   private Optional<Long> compartmentOf(UnitNeeds needs) {

@@ -49,7 +49,7 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
   private static TrayHold hold(Tray tray) {
     Map<Long, Quantity> laid = new HashMap<>();
     for (TrayLine line : tray.lines()) {
-      laid.merge(line.itemId(), line.laid(), Quantity::plus);
+      laid.merge(line.askedItemId(), line.laid(), Quantity::plus);
     }
     return new TrayHold(tray.unitId(), Set.copyOf(tray.taskIds()), laid);
   }

@@ -1,13 +1,18 @@
 package dev.lonja.web.item;
 
+import dev.lonja.store.item.KeepingRepository;
+import dev.lonja.store.request.RequestLog;
 import dev.lonja.web.ledger.StockDesk;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
+import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +20,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.server.ResponseStatusException;
 
 /** The item page and its forms. What was typed stays when a form is refused. */
@@ -23,10 +29,12 @@ class ItemController {
 
   private final ItemDesk desk;
   private final StockDesk stock;
+  private final PictureDesk pictures;
 
-  ItemController(ItemDesk desk, StockDesk stock) {
+  ItemController(ItemDesk desk, StockDesk stock, PictureDesk pictures) {
     this.desk = desk;
     this.stock = stock;
+    this.pictures = pictures;
   }
 
   @GetMapping("/items/{id}")
@@ -83,24 +91,26 @@ class ItemController {
     return next(stock.correct(sent, movementId, reason), id, "correct", typed, model);
   }
 
-  @PostMapping("/items/{id}/edit")
-  String edit(
+  @PostMapping("/items/{id}/picture")
+  String picture(
       @PathVariable long id,
       @RequestParam String requestKey,
-      @ModelAttribute ItemDesk.Edit edit,
-      @RequestParam Map<String, String> typed,
+      @RequestParam("picture") MultipartFile file,
       Principal person,
-      Model model) {
-    Outcome outcome = desk.edit(Sent.by(person, requestKey, "edit", id, edit), id, edit);
-    boolean stale =
-        outcome instanceof Outcome.Refused refused
-            && refused.problems().stream().anyMatch(p -> p.field().equals("version"));
-    if (stale) {
-      model.addAttribute("mine", edit);
-      model.addAttribute("theirs", desk.view(id).orElseThrow());
-      return "item-conflict";
-    }
-    return next(outcome, id, "edit", typed, model);
+      Model model)
+      throws IOException {
+    byte[] content = file.getBytes();
+    Sent sent = Sent.by(person, requestKey, "picture", id, RequestLog.hash(content));
+    return next(pictures.put(sent, id, content), id, "picture", Map.of(), model);
+  }
+
+  @GetMapping("/items/{id}/picture")
+  ResponseEntity<byte[]> picture(@PathVariable long id) {
+    KeepingRepository.Picture picture =
+        pictures.of(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(picture.mediaType()))
+        .body(picture.content());
   }
 
   private String next(
@@ -115,6 +125,7 @@ class ItemController {
       long id, String form, Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute(
         "view", desk.view(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("facts", desk.facts(id));
     model.addAttribute("form", form);
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);

@@ -1,47 +1,50 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.crossref.Statement;
+import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.Supply;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.crossref.PartFacts;
+import dev.lonja.web.crossref.PartFactsLoader;
+import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.ledger.MovementRow;
-import dev.lonja.web.request.OnceOnly;
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
-import dev.lonja.web.request.Typed;
-import dev.lonja.web.security.Allowed;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
-/** Shows an item and edits it. */
+/** Shows an item: what it is, where it lies, what happened to it. */
 @Service
 public class ItemDesk {
 
   private static final int LATEST_MOVEMENTS = 60;
-  private static final int LONGEST_DESCRIPTION = 120;
+  private static final int WEEKS_AHEAD = 26;
 
   private final LonjaStore store;
   private final StoreClock clock;
-  private final OnceOnly once;
 
-  /** An edit as typed, with the version it was based on. */
-  public record Edit(long version, String description, String homeBin) {}
-
-  public ItemDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+  public ItemDesk(LonjaStore store, StoreClock clock) {
     this.store = store;
     this.clock = clock;
-    this.once = once;
   }
 
   /** The item page; empty for an unknown item. */
@@ -49,48 +52,14 @@ public class ItemDesk {
     return store.read(session -> session.items().byId(itemId).map(item -> view(session, item)));
   }
 
-  /**
-   * Writes an edit. If someone else changed the item since the form was shown it is refused with a
-   * problem on the field {@code version}.
-   */
-  @Allowed.ToKeepStore
-  public Outcome edit(Sent sent, long itemId, Edit edit) {
-    return once.run(sent, session -> edit(session, sent, itemId, edit));
-  }
-
-  private Outcome edit(Session session, Sent sent, long itemId, Edit edit) {
-    Item before = session.items().byId(itemId).orElseThrow();
-    Typed typed = new Typed();
-    Optional<String> description =
-        typed.text("description", "The description", edit.description(), LONGEST_DESCRIPTION);
-    Optional<Item.Bin> bin = session.items().binByAddress(edit.homeBin().strip());
-    if (bin.isEmpty()) {
-      typed.refuse(
-          "homeBin", "There is no bin \"" + edit.homeBin().strip() + "\". Write one such as A-03.");
-    }
-    if (!typed.problems().isEmpty()) {
-      return new Outcome.Refused(typed.problems());
-    }
-    boolean written =
-        session
-            .items()
-            .update(itemId, edit.version(), description.orElseThrow(), bin.orElseThrow().id());
-    if (!written) {
-      return Outcome.refused(
-          new Problem("version", "Someone else changed this item while you were editing it."));
-    }
-    session
-        .audit()
-        .add(
-            "item",
-            itemId,
-            new AuditLog.Line(
-                "edited",
-                before.description() + " · " + before.homeBin().address(),
-                description.get() + " · " + bin.get().address(),
-                sent.actor(),
-                clock.now()));
-    return new Outcome.Done("/items/" + itemId);
+  /** What is known of the item's part, whoever makes it. */
+  PartFacts facts(long itemId) {
+    return store.read(
+        session -> {
+          Item item = session.items().byId(itemId).orElseThrow();
+          Part part = session.parts().byId(item.partId()).orElseThrow();
+          return new PartFactsLoader(session, clock.today()).load(part);
+        });
   }
 
   private ItemView view(Session session, Item item) {
@@ -111,11 +80,99 @@ public class ItemDesk {
         held.isPositive() ? held.display() + " on trays" : "",
         stock.value().display(),
         stock.average().display(),
-        session.fleet().unitsThatUse(item.id()),
+        keptWords(item, today),
+        session.keeping().barcodes(item.id()),
+        session.keeping().bins(item.id()).stream()
+            .map(
+                bin ->
+                    new ItemView.BinRow(bin.address(), bin.least().display(), bin.most().display()))
+            .toList(),
+        session.keeping().supplies(item.id(), session.settings().currency()).stream()
+            .map(ItemDesk::supplyRow)
+            .toList(),
+        session.keeping().hasPicture(item.id()),
+        item.family() == Family.KIT,
+        successor(session, item),
+        uses(session, item),
         session.ledger().lotsOf(item.id()).stream().map(lot -> lotRow(lot, today)).toList(),
         session.ledger().latest(item.id(), LATEST_MOVEMENTS).stream()
             .map(line -> MovementRow.of(line, item, clock))
             .toList());
+  }
+
+  /** What is out of the ordinary in how the item is kept. */
+  private static List<String> keptWords(Item item, LocalDate today) {
+    List<String> words = new ArrayList<>();
+    item.keeping()
+        .retiredOn()
+        .ifPresent(day -> words.add("Not kept any more since " + Words.day(day, today) + "."));
+    if (item.keeping().runningOut()) {
+      words.add("Running out: use what is left first, buy no more.");
+    }
+    item.keeping()
+        .shelfLifeDays()
+        .ifPresent(days -> words.add("Keeps " + Words.count(days, "day", "days") + " unopened."));
+    item.keeping()
+        .openLifeDays()
+        .ifPresent(
+            days -> words.add("Keeps " + Words.count(days, "day", "days") + " once opened."));
+    return words;
+  }
+
+  /** What replaces the item, if somebody says so. */
+  private static Optional<Plate> successor(Session session, Item item) {
+    return session.statements().standing(List.of(item.partId())).stream()
+        .filter(s -> s.kind() == StatementKind.REPLACES && s.object() == item.partId())
+        .map(Statement::subject)
+        .findFirst()
+        .flatMap(part -> session.parts().byId(part))
+        .map(
+            part ->
+                Plate.of(
+                    part,
+                    Optional.ofNullable(
+                        session.items().byParts(List.of(part.id())).get(part.id()))));
+  }
+
+  private static ItemView.SupplyRow supplyRow(Supply supply) {
+    return new ItemView.SupplyRow(
+        supply.supplier().name(),
+        supply.orderNumber(),
+        supply.price().display(),
+        supply.pack().display(),
+        supply.least().display(),
+        Words.count(supply.supplier().leadDays(), "day", "days"));
+  }
+
+  /** The units that take the item, each with its next use and what the coming half year takes. */
+  private List<ItemView.UseRow> uses(Session session, Item item) {
+    LocalDate today = clock.today();
+    List<String> units = session.fleet().unitsThatUse(item.id());
+    List<UnitPlan> plans =
+        FleetPicture.load(session, today).plans(PlanLine.lastDay(today, WEEKS_AHEAD)).stream()
+            .filter(plan -> units.contains(plan.unitCode()))
+            .toList();
+    Map<String, List<Demand>> byUnit =
+        PlanLine.of(plans, List.of(), today, WEEKS_AHEAD).demandsOf(item.id()).stream()
+            .collect(Collectors.groupingBy(Demand::unitCode));
+    return units.stream()
+        .map(unit -> useRow(unit, byUnit.getOrDefault(unit, List.of()), item, today))
+        .toList();
+  }
+
+  private static ItemView.UseRow useRow(
+      String unit, List<Demand> demands, Item item, LocalDate today) {
+    Quantity sum =
+        demands.stream()
+            .map(Demand::quantity)
+            .reduce(Quantity.zero(item.measure()), Quantity::plus);
+    return new ItemView.UseRow(
+        unit,
+        demands.stream()
+            .findFirst()
+            .map(demand -> demand.service() + ", " + Words.day(demand.date(), today))
+            .orElse("not in half a year"),
+        sum.display());
   }
 
   private static ItemView.LotRow lotRow(LotFacts facts, LocalDate today) {

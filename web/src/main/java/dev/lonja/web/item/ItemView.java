@@ -21,9 +21,26 @@ record ItemView(
     String held,
     String value,
     String average,
-    List<String> usedOn,
+    List<String> kept,
+    List<String> barcodes,
+    List<BinRow> bins,
+    List<SupplyRow> supplies,
+    boolean hasPicture,
+    boolean kit,
+    Optional<Plate> successor,
+    List<UseRow> usedOn,
     List<LotRow> lots,
     List<MovementRow> movements) {
+
+  /** A bin with what it should hold. */
+  record BinRow(String bin, String least, String most) {}
+
+  /** Who sells it, and how. */
+  record SupplyRow(
+      String supplier, String orderNumber, String price, String pack, String least, String lead) {}
+
+  /** A unit that takes it: the next use, and what the coming half year takes. */
+  record UseRow(String unit, String next, String halfYear) {}
 
   /** What lies of a lot in a bin. */
   record LotRow(

@@ -177,7 +177,9 @@ public class TrayDesk {
                   + "; allowed is "
                   + (wanted.isCountable() ? "more than 0." : "whole pieces.")));
     }
-    session.trays().addLine(tray.id(), itemId, "extra", "Put on by hand.", wanted);
+    session
+        .trays()
+        .addLine(tray.id(), itemId, "extra", "Put on by hand.", wanted, Optional.empty());
     return new Outcome.Done(path(tray.id()));
   }
 

@@ -28,7 +28,12 @@ public final class TrayMaker {
       session
           .trays()
           .addLine(
-              trayId, line.itemId(), line.place(), TrayWording.note(line.reason()), line.toLay());
+              trayId,
+              line.itemId(),
+              line.place(),
+              TrayWording.note(line.reason()),
+              line.toLay(),
+              line.positionId());
     }
     return trayId;
   }

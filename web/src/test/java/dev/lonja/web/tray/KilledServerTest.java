@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
@@ -115,7 +116,9 @@ class KilledServerTest {
             List<Long> ids = new ArrayList<>();
             for (int i = 0; i < TRAYS; i++) {
               long id = session.trays().add(1, "Hose " + i, TODAY, List.of());
-              session.trays().addLine(id, HOSE_CLIPS, "extra", "", Quantity.pieces(1));
+              session
+                  .trays()
+                  .addLine(id, HOSE_CLIPS, "extra", "", Quantity.pieces(1), Optional.empty());
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
               session.trays().setLaid(line, Quantity.pieces(1));
               ids.add(id);

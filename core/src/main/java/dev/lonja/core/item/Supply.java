@@ -1,0 +1,14 @@
+package dev.lonja.core.item;
+
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
+
+/**
+ * On what terms a supplier sells an item.
+ *
+ * @param orderNumber what the supplier calls it; may be empty
+ * @param pack what it is sold in multiples of
+ * @param least the least that can be ordered
+ */
+public record Supply(
+    Supplier supplier, String orderNumber, UnitPrice price, Quantity pack, Quantity least) {}

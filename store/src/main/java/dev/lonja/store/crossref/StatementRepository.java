@@ -1,0 +1,177 @@
+package dev.lonja.store.crossref;
+
+import static dev.lonja.store.schema.Tables.PART_PROPERTY;
+import static dev.lonja.store.schema.Tables.STATEMENT;
+import static dev.lonja.store.schema.Tables.WITHDRAWAL;
+
+import dev.lonja.core.crossref.Confidence;
+import dev.lonja.core.crossref.Source;
+import dev.lonja.core.crossref.Statement;
+import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.crossref.StatementSource;
+import dev.lonja.core.part.Part;
+import dev.lonja.store.part.PartRepository;
+import dev.lonja.store.query.Bound;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.SelectJoinStep;
+import org.jooq.impl.DSL;
+
+/** What is said of parts. Lines are only ever added. */
+public final class StatementRepository implements StatementSource {
+
+  private static final Condition STANDS = WITHDRAWAL.ID.isNull();
+
+  private final DSLContext context;
+
+  public StatementRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  @Override
+  public List<Statement> standing(Collection<Long> parts) {
+    // by one index each, and the few that name two of these parts only once
+    return statements()
+        .where(STANDS, Bound.oneOf(STATEMENT.SUBJECT_ID, parts))
+        .union(statements().where(STANDS, Bound.oneOf(STATEMENT.OBJECT_ID, parts)))
+        .orderBy(1)
+        .fetch(StatementRepository::statement);
+  }
+
+  @Override
+  public List<Part> parts(Collection<Long> ids) {
+    return new PartRepository(context).byIds(ids);
+  }
+
+  public Optional<StatedLine> byId(long id) {
+    return lines(STATEMENT.ID.eq(id)).stream().findFirst();
+  }
+
+  /** Everything that was ever said of a part, the latest first. */
+  public List<StatedLine> history(long partId) {
+    return lines(STATEMENT.SUBJECT_ID.eq(partId).or(STATEMENT.OBJECT_ID.eq(partId)));
+  }
+
+  /** Every veto that stands. */
+  public List<Statement> standingVetoes() {
+    return statements()
+        .where(STANDS, STATEMENT.KIND.eq(StatementKind.NEVER.name()))
+        .orderBy(STATEMENT.ID)
+        .fetch(StatementRepository::statement);
+  }
+
+  /** Standing claims of a fit between two parts of which both have something recorded. */
+  public List<Statement> standingClaimsToCompare() {
+    return statements()
+        .where(
+            STANDS,
+            STATEMENT.KIND.ne(StatementKind.NEVER.name()),
+            isRecorded(STATEMENT.SUBJECT_ID),
+            isRecorded(STATEMENT.OBJECT_ID))
+        .orderBy(STATEMENT.ID)
+        .fetch(StatementRepository::statement);
+  }
+
+  private static Condition isRecorded(org.jooq.Field<Long> part) {
+    return part.in(DSL.select(PART_PROPERTY.PART_ID).from(PART_PROPERTY));
+  }
+
+  /** Every standing replacement as subject and object, for finding circles. */
+  public List<long[]> standingReplacements() {
+    return context
+        .select(STATEMENT.SUBJECT_ID, STATEMENT.OBJECT_ID)
+        .from(STATEMENT)
+        .leftJoin(WITHDRAWAL)
+        .on(WITHDRAWAL.STATEMENT_ID.eq(STATEMENT.ID))
+        .where(STANDS, STATEMENT.KIND.eq(StatementKind.REPLACES.name()))
+        .fetch(row -> new long[] {row.get(STATEMENT.SUBJECT_ID), row.get(STATEMENT.OBJECT_ID)});
+  }
+
+  /** Adds a statement; its id is given anew and returned. */
+  public long add(Statement made, String actor, Instant at) {
+    return context
+        .insertInto(STATEMENT)
+        .set(STATEMENT.SUBJECT_ID, made.subject())
+        .set(STATEMENT.KIND, made.kind().name())
+        .set(STATEMENT.OBJECT_ID, made.object())
+        .set(STATEMENT.SOURCE, made.source().name())
+        .set(STATEMENT.SAID_ON, made.saidOn())
+        .set(STATEMENT.CONFIDENCE_E4, e4(made.confidence()))
+        .set(STATEMENT.NOTE, made.note())
+        .set(STATEMENT.ACTOR, actor)
+        .set(STATEMENT.RECORDED_AT, at)
+        .returning(STATEMENT.ID)
+        .fetchSingle(STATEMENT.ID);
+  }
+
+  /**
+   * Ends a statement.
+   *
+   * @return false if it is ended already; a withdrawal is final
+   */
+  public boolean withdraw(long statementId, String reason, String actor, Instant at) {
+    return context
+            .insertInto(WITHDRAWAL)
+            .set(WITHDRAWAL.STATEMENT_ID, statementId)
+            .set(WITHDRAWAL.REASON, reason)
+            .set(WITHDRAWAL.ACTOR, actor)
+            .set(WITHDRAWAL.RECORDED_AT, at)
+            .onConflictDoNothing()
+            .execute()
+        == 1;
+  }
+
+  /** A confidence in ten-thousandths, as it is kept. */
+  static long e4(Confidence confidence) {
+    return confidence.value().movePointRight(4).longValueExact();
+  }
+
+  private SelectJoinStep<Record> statements() {
+    return context
+        .select(STATEMENT.fields())
+        .from(STATEMENT)
+        .leftJoin(WITHDRAWAL)
+        .on(WITHDRAWAL.STATEMENT_ID.eq(STATEMENT.ID));
+  }
+
+  private List<StatedLine> lines(Condition condition) {
+    return context
+        .select()
+        .from(STATEMENT)
+        .leftJoin(WITHDRAWAL)
+        .on(WITHDRAWAL.STATEMENT_ID.eq(STATEMENT.ID))
+        .where(condition)
+        .orderBy(STATEMENT.ID.desc())
+        .fetch(
+            row ->
+                new StatedLine(
+                    statement(row),
+                    row.get(STATEMENT.ACTOR),
+                    row.get(STATEMENT.RECORDED_AT),
+                    Optional.ofNullable(row.get(WITHDRAWAL.ID))
+                        .map(
+                            id ->
+                                new StatedLine.Withdrawal(
+                                    row.get(WITHDRAWAL.REASON),
+                                    row.get(WITHDRAWAL.ACTOR),
+                                    row.get(WITHDRAWAL.RECORDED_AT)))));
+  }
+
+  private static Statement statement(Record row) {
+    return new Statement(
+        row.get(STATEMENT.ID),
+        row.get(STATEMENT.SUBJECT_ID),
+        StatementKind.valueOf(row.get(STATEMENT.KIND)),
+        row.get(STATEMENT.OBJECT_ID),
+        Source.valueOf(row.get(STATEMENT.SOURCE)),
+        row.get(STATEMENT.SAID_ON),
+        new Confidence(BigDecimal.valueOf(row.get(STATEMENT.CONFIDENCE_E4), 4)),
+        row.get(STATEMENT.NOTE));
+  }
+}

@@ -1,0 +1,202 @@
+package dev.lonja.store.item;
+
+import static dev.lonja.store.schema.Tables.BARCODE;
+import static dev.lonja.store.schema.Tables.BIN;
+import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.ITEM_BIN;
+import static dev.lonja.store.schema.Tables.PICTURE;
+import static dev.lonja.store.schema.Tables.SUPPLIER;
+import static dev.lonja.store.schema.Tables.SUPPLY;
+
+import dev.lonja.core.item.ItemBin;
+import dev.lonja.core.item.Supplier;
+import dev.lonja.core.item.Supply;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
+import java.util.Currency;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/** What goes with an item: its barcodes, its bins, its picture, who supplies it. */
+public final class KeepingRepository {
+
+  private final DSLContext context;
+
+  /** A picture of an item as a browser shows it. */
+  public record Picture(String mediaType, byte[] content) {}
+
+  public KeepingRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  public List<String> barcodes(long itemId) {
+    return context
+        .selectFrom(BARCODE)
+        .where(BARCODE.ITEM_ID.eq(itemId))
+        .orderBy(BARCODE.ID)
+        .fetch(BARCODE.CODE);
+  }
+
+  /** The item that has this barcode already. */
+  public Optional<Long> itemWithBarcode(String code) {
+    return context.selectFrom(BARCODE).where(BARCODE.CODE.eq(code)).fetchOptional(BARCODE.ITEM_ID);
+  }
+
+  public void setBarcodes(long itemId, List<String> codes) {
+    context.deleteFrom(BARCODE).where(BARCODE.ITEM_ID.eq(itemId)).execute();
+    for (String code : codes) {
+      context.insertInto(BARCODE).set(BARCODE.ITEM_ID, itemId).set(BARCODE.CODE, code).execute();
+    }
+  }
+
+  /** The bins of an item in walking order, with how much each should hold. */
+  public List<ItemBin> bins(long itemId) {
+    return context
+        .select()
+        .from(ITEM_BIN)
+        .join(BIN)
+        .on(BIN.ID.eq(ITEM_BIN.BIN_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(ITEM_BIN.ITEM_ID))
+        .where(ITEM_BIN.ITEM_ID.eq(itemId))
+        .orderBy(BIN.WALK_ORDER)
+        .fetch(
+            row -> {
+              Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
+              return new ItemBin(
+                  row.get(BIN.ID),
+                  row.get(BIN.ADDRESS),
+                  new Quantity(measure, row.get(ITEM_BIN.LEAST_MICRO)),
+                  new Quantity(measure, row.get(ITEM_BIN.MOST_MICRO)));
+            });
+  }
+
+  public void setBins(long itemId, List<ItemBin> bins) {
+    context.deleteFrom(ITEM_BIN).where(ITEM_BIN.ITEM_ID.eq(itemId)).execute();
+    for (ItemBin bin : bins) {
+      context
+          .insertInto(ITEM_BIN)
+          .set(ITEM_BIN.ITEM_ID, itemId)
+          .set(ITEM_BIN.BIN_ID, bin.binId())
+          .set(ITEM_BIN.LEAST_MICRO, bin.least().millionths())
+          .set(ITEM_BIN.MOST_MICRO, bin.most().millionths())
+          .execute();
+    }
+  }
+
+  public Optional<Picture> picture(long itemId) {
+    return context
+        .selectFrom(PICTURE)
+        .where(PICTURE.ITEM_ID.eq(itemId))
+        .fetchOptional(row -> new Picture(row.get(PICTURE.MEDIA_TYPE), row.get(PICTURE.CONTENT)));
+  }
+
+  public boolean hasPicture(long itemId) {
+    return context.fetchExists(PICTURE, PICTURE.ITEM_ID.eq(itemId));
+  }
+
+  /** Puts a picture in place of the one that was. */
+  public void setPicture(long itemId, Picture picture) {
+    dropPicture(itemId);
+    context
+        .insertInto(PICTURE)
+        .set(PICTURE.ITEM_ID, itemId)
+        .set(PICTURE.MEDIA_TYPE, picture.mediaType())
+        .set(PICTURE.CONTENT, picture.content())
+        .execute();
+  }
+
+  public void dropPicture(long itemId) {
+    context.deleteFrom(PICTURE).where(PICTURE.ITEM_ID.eq(itemId)).execute();
+  }
+
+  /** All suppliers in order of name. */
+  public List<Supplier> suppliers() {
+    return context
+        .selectFrom(SUPPLIER)
+        .orderBy(SUPPLIER.NAME)
+        .fetch(
+            row ->
+                new Supplier(
+                    row.get(SUPPLIER.ID),
+                    row.get(SUPPLIER.NAME),
+                    Math.toIntExact(row.get(SUPPLIER.LEAD_DAYS))));
+  }
+
+  public long addSupplier(String name, int leadDays) {
+    return context
+        .insertInto(SUPPLIER)
+        .set(SUPPLIER.NAME, name)
+        .set(SUPPLIER.LEAD_DAYS, (long) leadDays)
+        .returning(SUPPLIER.ID)
+        .fetchSingle(SUPPLIER.ID);
+  }
+
+  /** Who supplies an item, the cheapest first. */
+  public List<Supply> supplies(long itemId, Currency currency) {
+    return context
+        .select()
+        .from(SUPPLY)
+        .join(SUPPLIER)
+        .on(SUPPLIER.ID.eq(SUPPLY.SUPPLIER_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
+        .where(SUPPLY.ITEM_ID.eq(itemId))
+        .orderBy(SUPPLY.PRICE_E4, SUPPLIER.NAME)
+        .fetch(row -> supply(row, currency));
+  }
+
+  private static Supply supply(Record row, Currency currency) {
+    Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
+    return new Supply(
+        new Supplier(
+            row.get(SUPPLIER.ID),
+            row.get(SUPPLIER.NAME),
+            Math.toIntExact(row.get(SUPPLIER.LEAD_DAYS))),
+        row.get(SUPPLY.ORDER_NUMBER),
+        new UnitPrice(row.get(SUPPLY.PRICE_E4), currency),
+        new Quantity(measure, row.get(SUPPLY.PACK_MICRO)),
+        new Quantity(measure, row.get(SUPPLY.LEAST_MICRO)));
+  }
+
+  /** The lowest price of each item that somebody supplies. */
+  public Map<Long, UnitPrice> lowestPrices(Currency currency) {
+    return context
+        .select(SUPPLY.ITEM_ID, DSL.min(SUPPLY.PRICE_E4))
+        .from(SUPPLY)
+        .groupBy(SUPPLY.ITEM_ID)
+        .fetch()
+        .stream()
+        .collect(
+            Collectors.toMap(row -> row.value1(), row -> new UnitPrice(row.value2(), currency)));
+  }
+
+  public void setSupplies(long itemId, List<Supply> supplies) {
+    context.deleteFrom(SUPPLY).where(SUPPLY.ITEM_ID.eq(itemId)).execute();
+    for (Supply supply : supplies) {
+      context
+          .insertInto(SUPPLY)
+          .set(SUPPLY.ITEM_ID, itemId)
+          .set(SUPPLY.SUPPLIER_ID, supply.supplier().id())
+          .set(SUPPLY.ORDER_NUMBER, supply.orderNumber())
+          .set(SUPPLY.PRICE_E4, supply.price().tenThousandthsOfMinor())
+          .set(SUPPLY.PACK_MICRO, supply.pack().millionths())
+          .set(SUPPLY.LEAST_MICRO, supply.least().millionths())
+          .execute();
+    }
+  }
+
+  /** Drops all that goes with an item that is about to be deleted. */
+  void forget(long itemId) {
+    setBarcodes(itemId, List.of());
+    setBins(itemId, List.of());
+    setSupplies(itemId, List.of());
+    dropPicture(itemId);
+  }
+}

@@ -1,0 +1,101 @@
+package dev.lonja.web.crossref;
+
+import dev.lonja.core.crossref.Allowance;
+import dev.lonja.core.crossref.Comparison;
+import dev.lonja.core.crossref.Finding;
+import dev.lonja.core.crossref.Finding.Agreement;
+import dev.lonja.core.crossref.Finding.Weight;
+import dev.lonja.web.frame.State;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What a comparison found, in words. */
+final class FindingWording {
+
+  private FindingWording() {}
+
+  /** One property on its line: both values, what is allowed, what came of it. */
+  record Row(String property, String asked, String offered, String allowed, State state) {}
+
+  static Row row(Finding finding) {
+    return new Row(
+        finding.property().words(),
+        orDash(finding.asked()),
+        orDash(finding.offered()),
+        allowed(finding.allowance()),
+        state(finding));
+  }
+
+  private static String orDash(String value) {
+    return value.isEmpty() ? "not recorded" : value;
+  }
+
+  private static State state(Finding finding) {
+    return switch (finding.agreement()) {
+      case AGREES -> State.ready("agrees");
+      case UNVERIFIED -> State.note("unverified");
+      case DIFFERS ->
+          finding.weight() == Weight.CHECK ? State.note("differs") : State.ofShort("differs");
+    };
+  }
+
+  static String allowed(Allowance allowance) {
+    if (allowance instanceof Allowance.Within within) {
+      return "within " + within.tolerance().display();
+    } else if (allowance instanceof Allowance.WithinBar within) {
+      return "within " + within.tolerance().toPlainString() + " bar";
+    } else if (allowance instanceof Allowance.Between between) {
+      return "at most " + between.more().display() + " more, " + between.less().display() + " less";
+    } else if (allowance instanceof Allowance.AtMostTimes times) {
+      return "at most " + times.factor().toPlainString() + " times as coarse";
+    } else if (allowance instanceof Allowance.AtLeast) {
+      return "the same or more";
+    } else if (allowance instanceof Allowance.WithinPoints within) {
+      return "within " + within.points() + " points";
+    } else if (allowance instanceof Allowance.IfAsked) {
+      return "needed if the other has it";
+    } else if (allowance instanceof Allowance.UpTo most) {
+      return "room here for " + most.most().display();
+    } else if (allowance instanceof Allowance.Demanded) {
+      return "needed here";
+    } else if (allowance instanceof Allowance.OneOf list) {
+      return "here " + String.join(" or ", list.values());
+    } else if (allowance instanceof Allowance.Withstands fluid) {
+      return "must withstand " + fluid.fluid();
+    }
+    return "the same";
+  }
+
+  /** The reasons against a part, and what should be looked at, each in a few words. */
+  static List<String> reasons(Comparison comparison) {
+    List<String> reasons = new ArrayList<>();
+    if (comparison.familiesDiffer()) {
+      reasons.add("another kind of part");
+    }
+    if (comparison.familyUnknown()) {
+      reasons.add("its kind is not known, so nothing is compared");
+    }
+    comparison.findings().stream()
+        .filter(Finding::differs)
+        .forEach(finding -> reasons.add(difference(finding)));
+    List<String> unverified =
+        comparison.findings().stream()
+            .filter(f -> f.agreement() == Agreement.UNVERIFIED && f.weight() != Weight.CHECK)
+            .map(finding -> finding.property().words())
+            .distinct()
+            .toList();
+    if (!unverified.isEmpty()) {
+      reasons.add("not verified: " + String.join(", ", unverified));
+    }
+    return reasons;
+  }
+
+  private static String difference(Finding finding) {
+    String offered = finding.property().words() + " " + finding.offered();
+    if (finding.weight() == Weight.POSITION
+        || finding.allowance() instanceof Allowance.Withstands) {
+      return offered + ", " + allowed(finding.allowance());
+    }
+    return offered + " instead of " + finding.asked();
+  }
+}

@@ -1,0 +1,80 @@
+package dev.lonja.web.crossref;
+
+import dev.lonja.core.crossref.Fitting;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.fleet.FleetPicture;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.server.ResponseStatusException;
+
+/** What fits at one position of one unit, with the limits of the place. */
+@Controller
+class FitController {
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  FitController(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /**
+   * The page.
+   *
+   * @param demands of the place, in a few words each
+   * @param itself the preferred part; none if none is chosen
+   */
+  record View(
+      String unit,
+      long positionId,
+      String position,
+      List<String> demands,
+      Optional<CandidateRow> itself,
+      List<CandidateRow> candidates) {}
+
+  @GetMapping("/fleet/{code}/fits/{positionId}")
+  String fits(@PathVariable String code, @PathVariable long positionId, Model model) {
+    model.addAttribute(
+        "view",
+        store
+            .read(session -> view(session, code, positionId))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    return "fits";
+  }
+
+  private Optional<View> view(Session session, String code, long positionId) {
+    Optional<Unit> unit = session.fleet().unitByCode(code).filter(u -> u.retiredOn().isEmpty());
+    if (unit.isEmpty()) {
+      return Optional.empty();
+    }
+    FleetPicture fleet = FleetPicture.load(session, clock.today());
+    return PlaceDemands.position(fleet, unit.get().id(), positionId)
+        .map(position -> view(session, unit.get(), fleet.needs(unit.get().id()), position));
+  }
+
+  private View view(Session session, Unit unit, UnitNeeds needs, Position position) {
+    Fitting place = PlaceDemands.of(session, needs, position);
+    Optional<Item> preferred = position.itemId().flatMap(id -> session.items().byId(id));
+    Optional<CandidatesLoader> loader =
+        preferred.map(item -> CandidatesLoader.of(session, clock.today(), item.partId(), place));
+    return new View(
+        unit.code(),
+        position.id(),
+        position.name(),
+        PlaceDemands.words(place),
+        loader.map(CandidatesLoader::itself),
+        loader.map(CandidatesLoader::rows).orElse(List.of()));
+  }
+}

@@ -1,0 +1,90 @@
+package dev.lonja.web.crossref;
+
+import dev.lonja.core.crossref.Source;
+import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The page of a part, stocked or not: what else fits, and who says so. */
+@Controller
+class PartController {
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final StatementDesk statements;
+
+  PartController(LonjaStore store, StoreClock clock, StatementDesk statements) {
+    this.store = store;
+    this.clock = clock;
+    this.statements = statements;
+  }
+
+  @GetMapping("/parts/{id}")
+  String part(@PathVariable long id, Model model) {
+    return page(id, Map.of(), List.of(), model);
+  }
+
+  @PostMapping("/parts/{id}/statements")
+  String make(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @ModelAttribute StatementDesk.Form form,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "state", id, form);
+    return statements
+        .make(sent, id, path(id), form)
+        .next(problems -> page(id, typed, problems, model));
+  }
+
+  @PostMapping("/parts/{id}/statements/{statementId}/withdraw")
+  String withdraw(
+      @PathVariable long id,
+      @PathVariable long statementId,
+      @RequestParam String requestKey,
+      @RequestParam String reason,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "withdraw", statementId, reason);
+    return statements
+        .withdraw(sent, statementId, path(id), reason)
+        .next(problems -> page(id, Map.of(), problems, model));
+  }
+
+  private static String path(long id) {
+    return "/parts/" + id + "#said";
+  }
+
+  private String page(long id, Map<String, String> typed, List<Problem> problems, Model model) {
+    PartFacts facts =
+        store.read(
+            session ->
+                session
+                    .parts()
+                    .byId(id)
+                    .map(part -> new PartFactsLoader(session, clock.today()).load(part))
+                    .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("facts", facts);
+    model.addAttribute("kinds", StatementKind.values());
+    model.addAttribute("sources", Source.values());
+    model.addAttribute("today", clock.today().toString());
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "part";
+  }
+}

@@ -1,0 +1,80 @@
+package dev.lonja.web.crossref;
+
+import dev.lonja.core.crossref.Fitting;
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.Product;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.Session;
+import dev.lonja.web.fleet.FleetPicture;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What a position on a unit demands of whatever goes there. */
+public final class PlaceDemands {
+
+  private PlaceDemands() {}
+
+  public static Fitting of(Session session, UnitNeeds needs, Position position) {
+    Position.Limits limits = position.limits();
+    boolean hangs = position.mounting().filter(m -> m != Mounting.UPRIGHT).isPresent();
+    return new Fitting(
+        limits.mostHeight(),
+        limits.mostOuterDiameter(),
+        hangs && position.kind() == Position.Kind.OIL_FILTER,
+        limits.waterSeparator(),
+        limits.materials(),
+        position
+            .compartmentId()
+            .map(needs::compartment)
+            .flatMap(Compartment::itemId)
+            .flatMap(id -> session.items().byId(id))
+            .flatMap(Item::product)
+            .flatMap(PlaceDemands::fluid));
+  }
+
+  /** A fluid as the guidance on rubbers names it; empty where it says nothing of such fluids. */
+  private static Optional<String> fluid(Product product) {
+    return switch (product.kind()) {
+      case ENGINE_OIL, GEAR_OIL -> Optional.of("mineral oil");
+      case HYDRAULIC_OIL ->
+          Optional.of(
+              product.classes().contains("HEES") || product.classes().contains("HETG")
+                  ? "ester hydraulic"
+                  : "mineral oil");
+      case COOLANT -> Optional.of("coolant (glycol)");
+      case BRAKE_FLUID ->
+          product.classes().contains("DOT 5") && !product.classes().contains("DOT 5.1")
+              ? Optional.empty()
+              : Optional.of("glycol brake fluid");
+      case EXHAUST_FLUID, WASHER_FLUID, GREASE -> Optional.empty();
+    };
+  }
+
+  /** The demands in a few words each. */
+  static List<String> words(Fitting place) {
+    List<String> words = new ArrayList<>();
+    place.mostHeight().ifPresent(most -> words.add("at most " + most.display() + " high"));
+    place.mostOuterDiameter().ifPresent(most -> words.add("at most " + most.display() + " wide"));
+    if (place.needsAntiDrainValve()) {
+      words.add("needs an anti-drain valve, since it does not hang upright");
+    }
+    if (place.needsWaterSeparator()) {
+      words.add("needs a water separator");
+    }
+    if (!place.materials().isEmpty()) {
+      words.add("of " + String.join(" or ", place.materials()));
+    }
+    return words;
+  }
+
+  /** The position of a unit as it stands; empty if the unit does not have it. */
+  static Optional<Position> position(FleetPicture fleet, long unitId, long positionId) {
+    return fleet.needs(unitId).positions().stream()
+        .filter(position -> position.id() == positionId)
+        .findFirst();
+  }
+}

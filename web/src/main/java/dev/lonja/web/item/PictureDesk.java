@@ -1,0 +1,72 @@
+package dev.lonja.web.item;
+
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.item.KeepingRepository.Picture;
+import dev.lonja.web.request.OnceOnly;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.security.Allowed;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Pictures of items: PNG or JPEG, told by their first bytes and not by what they are called. */
+@Service
+public class PictureDesk {
+
+  private static final int MOST_BYTES = 524_288;
+  private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', 0x0d, 0x0a, 0x1a, 0x0a};
+  private static final byte[] JPEG = {(byte) 0xff, (byte) 0xd8, (byte) 0xff};
+
+  private final LonjaStore store;
+  private final OnceOnly once;
+
+  public PictureDesk(LonjaStore store, OnceOnly once) {
+    this.store = store;
+    this.once = once;
+  }
+
+  Optional<Picture> of(long itemId) {
+    return store.read(session -> session.keeping().picture(itemId));
+  }
+
+  /** Puts a picture in place of the one that was; an empty file takes it away. */
+  @Allowed.ToKeepStore
+  public Outcome put(Sent sent, long itemId, byte[] content) {
+    return once.run(
+        sent,
+        session -> {
+          if (content.length == 0) {
+            session.keeping().dropPicture(itemId);
+            return new Outcome.Done("/items/" + itemId);
+          }
+          Optional<String> type = mediaType(content);
+          if (type.isEmpty() || content.length > MOST_BYTES) {
+            return Outcome.refused(
+                new Problem(
+                    "picture",
+                    type.isEmpty()
+                        ? "That file is no PNG and no JPEG picture."
+                        : "The picture has "
+                            + content.length / 1024
+                            + " KiB; allowed are "
+                            + MOST_BYTES / 1024
+                            + "."));
+          }
+          session.keeping().setPicture(itemId, new Picture(type.get(), content));
+          return new Outcome.Done("/items/" + itemId);
+        });
+  }
+
+  private static Optional<String> mediaType(byte[] content) {
+    if (startsWith(content, PNG)) {
+      return Optional.of("image/png");
+    }
+    return startsWith(content, JPEG) ? Optional.of("image/jpeg") : Optional.empty();
+  }
+
+  private static boolean startsWith(byte[] content, byte[] mark) {
+    return content.length >= mark.length
+        && java.util.Arrays.equals(content, 0, mark.length, mark, 0, mark.length);
+  }
+}
