@@ -21,12 +21,18 @@ public final class Ledger {
 
   /** Receives {@code quantity} worth {@code cost} in all. */
   public static Booking receive(ItemStock stock, Place place, Quantity quantity, Money cost) {
+    return putIn(MovementKind.RECEIPT, stock, place, quantity, cost);
+  }
+
+  /** Puts {@code quantity} in at a stated worth; the average is worked out anew. */
+  static Booking putIn(
+      MovementKind kind, ItemStock stock, Place place, Quantity quantity, Money worth) {
     Optional<Refusal> refusal = refusalOfAmount(quantity);
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
     }
     RunningValue running = new RunningValue(stock);
-    running.add(MovementKind.RECEIPT, place, quantity, cost, Optional.empty());
+    running.add(kind, place, quantity, worth, Optional.empty());
     return running.booked();
   }
 
@@ -36,6 +42,12 @@ public final class Ledger {
    * @param held what open trays, other than the one this issue is for, hold of the item
    */
   public static Booking issue(ItemStock stock, Quantity wanted, Quantity held, LocalDate today) {
+    return pick(MovementKind.ISSUE, stock, wanted, held, today);
+  }
+
+  /** Takes out of the lots of the picking list whatever it is for; whole or not at all. */
+  static Booking pick(
+      MovementKind kind, ItemStock stock, Quantity wanted, Quantity held, LocalDate today) {
     Optional<Refusal> refusal = refusalOfAmount(wanted);
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
@@ -50,7 +62,7 @@ public final class Ledger {
     for (StockedLot lot : pickingList(stock, today)) {
       Quantity picked = lot.quantity().min(left);
       if (picked.isPositive()) {
-        running.out(MovementKind.ISSUE, lot.place(), picked);
+        running.out(kind, lot.place(), picked);
         left = left.minus(picked);
       }
     }
@@ -197,6 +209,9 @@ public final class Ledger {
   private static Optional<Refusal> refusalOfCorrection(ItemStock stock, PastMovement line) {
     if (line.kind() == MovementKind.CORRECTION) {
       return Optional.of(new Refusal.CorrectionOfCorrection(line.id()));
+    }
+    if (line.kind() == MovementKind.KIT_BROKEN || line.kind() == MovementKind.KIT_MADE) {
+      return Optional.of(new Refusal.PartOfKit(line.id()));
     }
     if (!line.answeredQuantity().isZero()) {
       return Optional.of(new Refusal.AlreadyAnswered(line.id()));

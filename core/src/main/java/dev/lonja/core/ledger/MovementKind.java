@@ -1,5 +1,7 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.quantity.Quantity;
+
 /** What a line of the ledger records. */
 public enum MovementKind {
   RECEIPT("receipt"),
@@ -25,8 +27,13 @@ public enum MovementKind {
     return words;
   }
 
-  /** True if the average cost is worked out anew after such a movement. */
-  boolean setsAverage() {
-    return this == RECEIPT || this == RETURN || this == CORRECTION;
+  /** True if the average cost is worked out anew after such a movement of a signed quantity. */
+  boolean setsAverage(Quantity change) {
+    return switch (this) {
+      case RECEIPT, RETURN, CORRECTION -> true;
+      // what comes in brings its share of the kit's value along
+      case KIT_BROKEN, KIT_MADE -> change.isPositive();
+      case ISSUE, TRANSFER, ADJUSTMENT, COUNT, POUR, SCRAP -> false;
+    };
   }
 }

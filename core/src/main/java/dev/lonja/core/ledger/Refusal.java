@@ -33,6 +33,9 @@ public sealed interface Refusal {
   /** A correction is not corrected; the movement is booked anew instead. */
   record CorrectionOfCorrection(long movementId) implements Refusal {}
 
+  /** One line of a kit that was made or broken; alone it would make stock out of nothing. */
+  record PartOfKit(long movementId) implements Refusal {}
+
   /** Both ends of a transfer are the same bin. */
   record SameBin() implements Refusal {}
 }

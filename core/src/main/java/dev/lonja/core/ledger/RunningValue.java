@@ -41,7 +41,7 @@ final class RunningValue {
     quantity = quantity.plus(change);
     Money booked = bookedValue(stated);
     value = value.plus(booked);
-    if (kind.setsAverage() && quantity.isPositive()) {
+    if (kind.setsAverage(change) && quantity.isPositive()) {
       average = UnitPrice.average(value, quantity);
     }
     lines.add(new MovementLine(kind, place, change, booked, average, refersTo));

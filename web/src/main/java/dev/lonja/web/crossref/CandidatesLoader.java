@@ -119,7 +119,13 @@ public final class CandidatesLoader {
         item.isPresent() && candidate.verdict() != Verdict.DOES_NOT_FIT);
   }
 
-  private static List<String> reasons(Candidate candidate) {
+  /** True if a part is stocked as this item. */
+  public boolean stocks(long part, long itemId) {
+    return item(part).filter(item -> item.id() == itemId).isPresent();
+  }
+
+  /** Why a candidate does not simply fit, each in a few words. */
+  public static List<String> reasons(Candidate candidate) {
     List<String> reasons = new ArrayList<>();
     candidate.veto().ifPresent(veto -> reasons.add("never: " + veto.note()));
     reasons.addAll(FindingWording.reasons(candidate.comparison()));

@@ -2,8 +2,6 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementKind;
-import dev.lonja.store.LonjaStore;
-import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import java.security.Principal;
@@ -23,13 +21,11 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class PartController {
 
-  private final LonjaStore store;
-  private final StoreClock clock;
+  private final PartDesk desk;
   private final StatementDesk statements;
 
-  PartController(LonjaStore store, StoreClock clock, StatementDesk statements) {
-    this.store = store;
-    this.clock = clock;
+  PartController(PartDesk desk, StatementDesk statements) {
+    this.desk = desk;
     this.statements = statements;
   }
 
@@ -72,17 +68,11 @@ class PartController {
 
   private String page(long id, Map<String, String> typed, List<Problem> problems, Model model) {
     PartFacts facts =
-        store.read(
-            session ->
-                session
-                    .parts()
-                    .byId(id)
-                    .map(part -> new PartFactsLoader(session, clock.today()).load(part))
-                    .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+        desk.facts(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     model.addAttribute("facts", facts);
     model.addAttribute("kinds", StatementKind.values());
     model.addAttribute("sources", Source.values());
-    model.addAttribute("today", clock.today().toString());
+    model.addAttribute("today", desk.today());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "part";

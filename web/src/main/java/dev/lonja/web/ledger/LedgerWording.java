@@ -52,6 +52,11 @@ public final class LedgerWording {
     } else if (refusal instanceof Refusal.CorrectionOfCorrection r) {
       return "movement " + r.movementId() + " is a correction; book the movement anew instead.";
     }
+    if (refusal instanceof Refusal.PartOfKit r) {
+      return "movement "
+          + r.movementId()
+          + " is one line of a kit; make or break a kit instead of correcting it.";
+    }
     return "from and to are the same bin.";
   }
 

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.InspectionOutcome;
@@ -31,8 +32,9 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /**
- * Notes what came of a job: what its inspections found and how many litres were poured. From the
- * one the chance of a replacement is learned, from the other the capacity.
+ * Notes what came of a job: what its inspections found, how many litres were poured, and whether
+ * substitutes fitted. The chance of a replacement, the capacity and the cross-reference are learned
+ * from them.
  */
 @Service
 public class FindingsDesk {
@@ -88,7 +90,8 @@ public class FindingsDesk {
                         pour.name(),
                         pour.book().display() + ", " + pour.condition().words(),
                         litres.getOrDefault(pour.compartmentId(), "")))
-            .toList());
+            .toList(),
+        new Confirmations(session, tray, clock).rows());
   }
 
   private static String litres(Volume volume) {
@@ -157,6 +160,7 @@ public class FindingsDesk {
   private Outcome note(Session session, Sent sent, Tray tray, Map<String, String> fields) {
     Typed typed = new Typed();
     List<NotedFill> fills = fills(session, sent, tray, fields, typed);
+    List<Statement> confirmed = new Confirmations(session, tray, clock).read(fields, typed);
     Map<Long, InspectionOutcome> outcomes = outcomes(session, tray, fields, typed);
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
@@ -166,6 +170,7 @@ public class FindingsDesk {
             session.records().addOutcome(record, outcome, "", sent.actor(), clock.now()));
     session.records().withdrawFillsOf(tray.id(), "noted anew", sent.actor(), clock.now());
     fills.forEach(fill -> session.records().addFill(fill, "", clock.now()));
+    confirmed.forEach(made -> session.statements().add(made, sent.actor(), clock.now()));
     return new Outcome.Done(TrayDesk.path(tray.id()));
   }
 

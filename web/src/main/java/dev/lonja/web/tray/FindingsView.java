@@ -3,9 +3,10 @@ package dev.lonja.web.tray;
 import java.util.List;
 
 /** What came of a job that was handed over: its inspections, and what was poured. */
-record FindingsView(List<InspectionRow> inspections, List<FillRow> fills) {
+record FindingsView(
+    List<InspectionRow> inspections, List<FillRow> fills, List<SubstituteRow> substitutes) {
 
-  static final FindingsView NONE = new FindingsView(List.of(), List.of());
+  static final FindingsView NONE = new FindingsView(List.of(), List.of(), List.of());
 
   /** An inspection; {@code outcome} is empty until it is noted. */
   record InspectionRow(String field, String task, String outcome) {}
@@ -18,7 +19,10 @@ record FindingsView(List<InspectionRow> inspections, List<FillRow> fills) {
    */
   record FillRow(String field, String compartment, String book, String litres) {}
 
+  /** Something that was laid in place of what was asked for: did it fit? */
+  record SubstituteRow(String field, String whyField, String words) {}
+
   public boolean isEmpty() {
-    return inspections.isEmpty() && fills.isEmpty();
+    return inspections.isEmpty() && fills.isEmpty() && substitutes.isEmpty();
   }
 }

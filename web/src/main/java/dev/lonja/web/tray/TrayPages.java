@@ -5,10 +5,12 @@ import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -158,7 +160,14 @@ public class TrayPages {
         LineStates.of(step),
         step.line().isLaid(),
         step.state() == TrayProgress.LineState.TO_LAY,
-        tray.state() == Tray.State.HANDED_OVER && out.isPositive() ? out.display() : "");
+        tray.state() == Tray.State.HANDED_OVER && out.isPositive() ? out.display() : "",
+        step.line()
+            .substitution()
+            .flatMap(s -> session.items().byId(s.originalItemId()))
+            .map(Item::number)
+            .orElse(""),
+        step.line().substitution().map(TrayLine.Substitution::why).orElse(""),
+        !step.line().isLaid() && item.measure() == Measure.PIECES);
   }
 
   /** Torques and cautions that go with a tray's tasks. */

@@ -45,7 +45,10 @@ record TrayView(
       State state,
       boolean laid,
       boolean mayLay,
-      String back) {}
+      String back,
+      String instead,
+      String insteadWhy,
+      boolean mayReplace) {}
 
   /** How tight a fastener is made. */
   record TorqueRow(String place, String torque) {}

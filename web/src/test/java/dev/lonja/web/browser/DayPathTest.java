@@ -143,7 +143,7 @@ class DayPathTest {
     page.click("a.tray-block:has-text('RT-02')");
     page.waitForLoadState();
     page.keyboard().press("F2");
-    page.keyboard().type("hc1225");
+    page.keyboard().type("hc 9999");
     page.keyboard().press("Enter");
     assertThat(page.locator("main")).containsText("No item, unit, bin or tray");
     page.waitForLoadState();

@@ -106,7 +106,7 @@ class TrayPagesTest {
     Visitor.Page noReason = visitor.submit(undo.form("/undo"), Map.of("reason", " "));
     assertThat(noReason.words()).contains("The reason is missing.");
     Visitor.Page undone = visitor.submit(undo.form("/undo"), Map.of("reason", "was FL-1"));
-    assertThat(undone.text(".title")).contains("0 of 4 laid");
+    assertThat(undone.text(".title")).contains("0 of 3 laid");
     assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before);
     assertThat(
             visitor.get("/fleet/FL-2").document().select("tr:contains(Change engine oil)").text())

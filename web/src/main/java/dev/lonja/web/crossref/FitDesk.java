@@ -11,21 +11,16 @@ import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
-import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.server.ResponseStatusException;
+import org.springframework.stereotype.Service;
 
 /** What fits at one position of one unit, with the limits of the place. */
-@Controller
-class FitController {
+@Service
+class FitDesk {
 
   private final LonjaStore store;
   private final StoreClock clock;
 
-  FitController(LonjaStore store, StoreClock clock) {
+  FitDesk(LonjaStore store, StoreClock clock) {
     this.store = store;
     this.clock = clock;
   }
@@ -44,14 +39,9 @@ class FitController {
       Optional<CandidateRow> itself,
       List<CandidateRow> candidates) {}
 
-  @GetMapping("/fleet/{code}/fits/{positionId}")
-  String fits(@PathVariable String code, @PathVariable long positionId, Model model) {
-    model.addAttribute(
-        "view",
-        store
-            .read(session -> view(session, code, positionId))
-            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
-    return "fits";
+  /** The page; empty if there is no such unit in service or no such position on it. */
+  Optional<View> fits(String code, long positionId) {
+    return store.read(session -> view(session, code, positionId));
   }
 
   private Optional<View> view(Session session, String code, long positionId) {

@@ -1,0 +1,120 @@
+package dev.lonja.core.ledger;
+
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Kits broken into their contents and made from them. The value goes along: what a broken kit was
+ * worth is shared among its contents by what they are worth loose, each share rounded half up to
+ * minor units, the last one taking the rest; a made kit is worth what its contents were.
+ */
+public final class KitBooking {
+
+  private KitBooking() {}
+
+  /**
+   * Something in the kit.
+   *
+   * @param place where it goes when the kit is broken; not used when it is made
+   * @param perKit pieces in one kit
+   * @param held what open trays hold of it
+   */
+  public record Content(ItemStock stock, Place place, int perKit, Quantity held) {}
+
+  /** What is booked, by item and in order; or every reason against it, by item. */
+  public record Result(Map<Long, Booking> byItem) {
+
+    public boolean isRefused() {
+      return byItem.values().stream().anyMatch(Booking.Refused.class::isInstance);
+    }
+  }
+
+  /** Takes {@code kits} out of stock and puts what is in them on the shelf. */
+  public static Result broken(
+      ItemStock kit, Quantity held, Quantity kits, List<Content> contents, LocalDate today) {
+    Map<Long, Booking> byItem = new LinkedHashMap<>();
+    Booking out = Ledger.pick(MovementKind.KIT_BROKEN, kit, kits, held, today);
+    byItem.put(kit.itemId(), out);
+    if (out instanceof Booking.Booked booked) {
+      List<Money> shares = shares(value(booked).negated(), kits, contents);
+      for (int i = 0; i < contents.size(); i++) {
+        Content content = contents.get(i);
+        byItem.put(
+            content.stock().itemId(),
+            Ledger.putIn(
+                MovementKind.KIT_BROKEN,
+                content.stock(),
+                content.place(),
+                pieces(content, kits),
+                shares.get(i)));
+      }
+    }
+    return new Result(byItem);
+  }
+
+  /** Takes the contents of {@code kits} off the shelf and puts the kits at a place. */
+  public static Result made(
+      ItemStock kit, Place place, Quantity kits, List<Content> contents, LocalDate today) {
+    Map<Long, Booking> byItem = new LinkedHashMap<>();
+    Money worth = new Money(0, kit.value().currency());
+    for (Content content : contents) {
+      Booking out =
+          Ledger.pick(
+              MovementKind.KIT_MADE, content.stock(), pieces(content, kits), content.held(), today);
+      byItem.put(content.stock().itemId(), out);
+      if (out instanceof Booking.Booked booked) {
+        worth = worth.plus(value(booked).negated());
+      }
+    }
+    Result contentsOut = new Result(byItem);
+    if (!contentsOut.isRefused()) {
+      byItem.put(kit.itemId(), Ledger.putIn(MovementKind.KIT_MADE, kit, place, kits, worth));
+    }
+    return new Result(byItem);
+  }
+
+  private static Quantity pieces(Content content, Quantity kits) {
+    return kits.times(BigDecimal.valueOf(content.perKit()));
+  }
+
+  private static Money value(Booking.Booked booked) {
+    return booked.lines().stream()
+        .map(MovementLine::value)
+        .reduce(Money::plus)
+        .orElseThrow(() -> new IllegalArgumentException("booked has no lines; one is needed"));
+  }
+
+  private static List<Money> shares(Money whole, Quantity kits, List<Content> contents) {
+    List<BigDecimal> weights = contents.stream().map(c -> weight(c, kits)).toList();
+    BigDecimal sum = weights.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+    List<Money> shares = new ArrayList<>();
+    Money left = whole;
+    for (int i = 0; i < contents.size(); i++) {
+      boolean last = i == contents.size() - 1;
+      BigDecimal share =
+          sum.signum() == 0
+              ? BigDecimal.valueOf(whole.minor())
+                  .divide(BigDecimal.valueOf(contents.size()), 0, RoundingMode.DOWN)
+              : BigDecimal.valueOf(whole.minor())
+                  .multiply(weights.get(i))
+                  .divide(sum, 0, RoundingMode.HALF_UP);
+      Money given =
+          last ? left : new Money(Math.min(share.longValueExact(), left.minor()), whole.currency());
+      shares.add(given);
+      left = left.plus(given.negated());
+    }
+    return shares;
+  }
+
+  private static BigDecimal weight(Content content, Quantity kits) {
+    return BigDecimal.valueOf(content.stock().average().tenThousandthsOfMinor())
+        .multiply(pieces(content, kits).amount());
+  }
+}

@@ -1,0 +1,82 @@
+package dev.lonja.web.crossref;
+
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The pages that look at parts and change nothing. */
+@Controller
+class CrossReferenceController {
+
+  private final FitDesk fits;
+  private final MapDesk maps;
+  private final MeasureDesk measures;
+  private final CompareDesk comparisons;
+
+  CrossReferenceController(
+      FitDesk fits, MapDesk maps, MeasureDesk measures, CompareDesk comparisons) {
+    this.fits = fits;
+    this.maps = maps;
+    this.measures = measures;
+    this.comparisons = comparisons;
+  }
+
+  @GetMapping("/fleet/{code}/fits/{positionId}")
+  String fits(@PathVariable String code, @PathVariable long positionId, Model model) {
+    model.addAttribute("view", known(fits.fits(code, positionId)));
+    return "fits";
+  }
+
+  @GetMapping("/parts/{id}/map")
+  String map(@PathVariable long id, Model model) {
+    model.addAttribute("view", known(maps.map(id)));
+    return "map";
+  }
+
+  @GetMapping("/find/measure")
+  String measure(
+      @RequestParam(defaultValue = "washer") String what,
+      @RequestParam Map<String, String> typed,
+      Model model) {
+    model.addAttribute("view", measures.measure(what, typed));
+    return "measure";
+  }
+
+  @GetMapping("/find/compare")
+  String compare(
+      @RequestParam long asked,
+      @RequestParam long offered,
+      @RequestParam(defaultValue = "") String unit,
+      @RequestParam(defaultValue = "0") long position,
+      Model model) {
+    model.addAttribute("view", comparisons.compare(asked, offered, unit, position));
+    return "compare";
+  }
+
+  @GetMapping("/find/compare.pdf")
+  ResponseEntity<byte[]> onPaper(
+      @RequestParam long asked,
+      @RequestParam long offered,
+      @RequestParam(defaultValue = "") String unit,
+      @RequestParam(defaultValue = "0") long position) {
+    return comparisons.onPaper(asked, offered, unit, position);
+  }
+
+  @ExceptionHandler(NoSuchElementException.class)
+  ResponseEntity<Void> unknown() {
+    return ResponseEntity.notFound().build();
+  }
+
+  private static <T> T known(Optional<T> view) {
+    return view.orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+  }
+}

@@ -1,0 +1,70 @@
+package dev.lonja.web.item;
+
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The page of a kit. */
+@Controller
+class KitController {
+
+  private final KitDesk desk;
+
+  KitController(KitDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/items/{id}/kit")
+  String kit(@PathVariable long id, @RequestParam(defaultValue = "") String service, Model model) {
+    return page(id, service, "", List.of(), model);
+  }
+
+  @PostMapping("/items/{id}/kit/{what}")
+  String book(
+      @PathVariable long id,
+      @PathVariable String what,
+      @RequestParam String requestKey,
+      @RequestParam String kits,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "kit " + what, id, kits);
+    Outcome outcome =
+        switch (what) {
+          case "break" -> desk.breakUp(sent, id, kits);
+          case "make" -> desk.make(sent, id, kits);
+          default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        };
+    return outcome.next(problems -> page(id, "", kits, problems, model));
+  }
+
+  @PostMapping("/items/{id}/kit-on-tray")
+  String putOn(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam long trayId,
+      Principal person,
+      Model model) {
+    return desk.putOn(Sent.by(person, requestKey, "kit on tray", id, trayId), id, trayId)
+        .next(problems -> page(id, "", "", problems, model));
+  }
+
+  private String page(long id, String service, String kits, List<Problem> problems, Model model) {
+    model.addAttribute(
+        "view",
+        desk.view(id, service)
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("kits", kits);
+    model.addAttribute("problems", problems);
+    return "kit";
+  }
+}

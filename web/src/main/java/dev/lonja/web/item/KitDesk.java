@@ -1,0 +1,359 @@
+package dev.lonja.web.item;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.KitBooking;
+import dev.lonja.core.ledger.Place;
+import dev.lonja.core.part.BoxContent;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Boxes;
+import dev.lonja.core.service.KitCover;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.ledger.Posting;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.ledger.LedgerWording;
+import dev.lonja.web.request.OnceOnly;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.request.Typed;
+import dev.lonja.web.security.Allowed;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Shows what a kit covers, lays it on a tray, makes and breaks kits in the ledger. */
+@Service
+public class KitDesk {
+
+  private static final BigDecimal MOST_KITS = BigDecimal.valueOf(1_000);
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public KitDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /**
+   * The kit's page; empty if the item is none.
+   *
+   * @param service a variant's id and a service's name with "/" between them, or empty
+   */
+  Optional<KitView> view(long itemId, String service) {
+    return store.read(session -> kit(session, itemId).map(item -> view(session, item, service)));
+  }
+
+  private static Optional<Item> kit(Session session, long itemId) {
+    return session.items().byId(itemId).filter(item -> item.family() == Family.KIT);
+  }
+
+  private KitView view(Session session, Item kit, String service) {
+    List<BoxContent> contents = session.boxes().of(kit.partId());
+    Map<Long, Item> items = contentItems(session, contents);
+    Map<Long, Quantity> free = session.ledger().free(clock.today());
+    Map<String, Job> jobs = jobs(session);
+    Optional<KitCover> cover =
+        Optional.ofNullable(jobs.get(service))
+            .map(
+                job ->
+                    KitCover.of(
+                        ServiceTake.withoutBoxes(job.needs(), job.tasks()).lines(),
+                        job.needs().boxes().of(kit.id())));
+    return new KitView(
+        Plate.of(kit),
+        kit.description(),
+        free.getOrDefault(kit.id(), Quantity.pieces(0)).display(),
+        contents.stream().map(content -> row(content, items, free)).toList(),
+        jobs.entrySet().stream()
+            .map(
+                job ->
+                    new KitView.ServiceChoice(
+                        job.getKey(), job.getValue().words(), job.getKey().equals(service)))
+            .toList(),
+        cover.map(KitDesk::answer).orElse(""),
+        cover
+            .map(c -> c.covered().stream().map(l -> line(session, l.line(), l.pieces())).toList())
+            .orElse(List.of()),
+        cover
+            .map(c -> c.missing().stream().map(l -> line(session, l, l.toLay())).toList())
+            .orElse(List.of()),
+        cover
+            .map(
+                c ->
+                    c.surplus().stream()
+                        .map(
+                            s ->
+                                new KitView.LineRow(
+                                    "",
+                                    contents.get(s.content()).part().number(),
+                                    s.pieces().display()))
+                        .toList())
+            .orElse(List.of()),
+        session.trays().open().stream()
+            .map(
+                tray ->
+                    new KitView.TrayChoice(
+                        tray.id(), tray.number() + " " + tray.unitCode() + " " + tray.title()))
+            .toList());
+  }
+
+  private static String answer(KitCover cover) {
+    if (cover.covered().isEmpty()) {
+      return "The kit covers nothing of this service.";
+    }
+    if (cover.isExact()) {
+      return "The kit is exactly what this service takes, fluids aside.";
+    }
+    return "The kit covers "
+        + Words.count(cover.coveredPieces().longValue(), "piece", "pieces")
+        + "; "
+        + cover.missing().size()
+        + " missing, "
+        + cover.surplus().size()
+        + " left over.";
+  }
+
+  private static KitView.LineRow line(Session session, TakeLine line, Quantity pieces) {
+    return new KitView.LineRow(
+        line.place(),
+        session.items().byId(line.itemId()).map(Item::number).orElse(""),
+        pieces.display());
+  }
+
+  private static KitView.ContentRow row(
+      BoxContent content, Map<Long, Item> items, Map<Long, Quantity> free) {
+    Optional<Item> item = Optional.ofNullable(items.get(content.part().id()));
+    return new KitView.ContentRow(
+        Plate.of(content.part(), item),
+        item.map(Item::description)
+            .orElseGet(() -> content.part().family().map(Family::words).orElse("")),
+        content.quantity(),
+        item.map(i -> free.getOrDefault(i.id(), Quantity.zero(i.measure())).display()).orElse(""));
+  }
+
+  private static Map<Long, Item> contentItems(Session session, List<BoxContent> contents) {
+    return session.items().byParts(contents.stream().map(c -> c.part().id()).toList());
+  }
+
+  /**
+   * A service of a variant that some unit in service is of, as if all its tasks were done together.
+   */
+  private record Job(String words, UnitNeeds needs, List<Task> tasks) {}
+
+  private static Map<String, Job> jobs(Session session) {
+    Map<Long, UnitNeeds> needs = session.fleet().needs();
+    Map<Long, List<Task>> tasks = session.services().tasksByUnit();
+    Map<Long, Unit> oneOfEach = new LinkedHashMap<>();
+    session.fleet().units().stream()
+        .sorted(Comparator.comparing(unit -> unit.variant().display()))
+        .forEach(unit -> oneOfEach.putIfAbsent(unit.variant().id(), unit));
+    Map<String, Job> jobs = new LinkedHashMap<>();
+    oneOfEach.forEach(
+        (variant, unit) -> {
+          Map<String, List<Task>> byService = new LinkedHashMap<>();
+          tasks
+              .getOrDefault(unit.id(), List.of())
+              .forEach(
+                  task ->
+                      byService
+                          .computeIfAbsent(task.serviceName(), name -> new ArrayList<>())
+                          .add(task));
+          byService.forEach(
+              (service, of) ->
+                  jobs.put(
+                      variant + "/" + service,
+                      new Job(unit.variant().display() + ": " + service, needs.get(variant), of)));
+        });
+    return jobs;
+  }
+
+  /** Takes kits apart; what is in them goes to its home bins. */
+  @Allowed.ToKeepStore
+  public Outcome breakUp(Sent sent, long itemId, String kits) {
+    return once.run(sent, session -> book(session, sent, itemId, kits, true));
+  }
+
+  /** Makes kits of loose parts. */
+  @Allowed.ToKeepStore
+  public Outcome make(Sent sent, long itemId, String kits) {
+    return once.run(sent, session -> book(session, sent, itemId, kits, false));
+  }
+
+  private Outcome book(Session session, Sent sent, long itemId, String typedKits, boolean broken) {
+    Item kit = kit(session, itemId).orElseThrow();
+    Typed typed = new Typed();
+    Optional<Quantity> kits =
+        typed
+            .decimalUpTo("kits", "The number of kits", typedKits, MOST_KITS)
+            .map(Quantity.of(kit.measure(), BigDecimal.ONE)::times);
+    List<BoxContent> contents = session.boxes().of(kit.partId());
+    Map<Long, Item> items = contentItems(session, contents);
+    contents.stream()
+        .filter(content -> !items.containsKey(content.part().id()))
+        .forEach(
+            content ->
+                typed.refuse(
+                    "kits",
+                    content.part().number() + " in it is not stocked loose; stock it first."));
+    if (contents.isEmpty()) {
+      typed.refuse("kits", "Nothing is noted of what is in this kit.");
+    }
+    if (!typed.problems().isEmpty()) {
+      return new Outcome.Refused(typed.problems());
+    }
+    Quantity held = held(session, itemId, kit);
+    LocalDate today = clock.today();
+    List<KitBooking.Content> booked =
+        contents.stream()
+            .map(c -> content(session, items.get(c.part().id()), c.quantity(), kit, broken))
+            .toList();
+    KitBooking.Result result =
+        broken
+            ? KitBooking.broken(
+                session.ledger().stockOf(itemId), held, kits.orElseThrow(), booked, today)
+            : KitBooking.made(
+                session.ledger().stockOf(itemId),
+                place(session, kit, "made " + today),
+                kits.orElseThrow(),
+                booked,
+                today);
+    return write(session, sent, kit, result, broken ? "kit broken" : "kit made");
+  }
+
+  private static Quantity held(Session session, long itemId, Item item) {
+    return session.ledger().held().getOrDefault(itemId, Quantity.zero(item.measure()));
+  }
+
+  private KitBooking.Content content(
+      Session session, Item item, int perKit, Item kit, boolean broken) {
+    return new KitBooking.Content(
+        session.ledger().stockOf(item.id()),
+        broken ? place(session, item, "from " + kit.number()) : new Place(0, item.homeBin().id()),
+        perKit,
+        held(session, item.id(), item));
+  }
+
+  /** A lot for what a kit brings or becomes, in the item's home bin. */
+  private Place place(Session session, Item item, String lot) {
+    long lotId =
+        session
+            .ledger()
+            .lotByCode(item.id(), lot)
+            .orElseGet(
+                () ->
+                    session
+                        .ledger()
+                        .addLot(
+                            item.id(),
+                            lot,
+                            clock.today(),
+                            item.keeping().shelfLifeDays().map(clock.today()::plusDays)));
+    return new Place(lotId, item.homeBin().id());
+  }
+
+  private Outcome write(
+      Session session, Sent sent, Item kit, KitBooking.Result result, String reason) {
+    List<Problem> problems = new ArrayList<>();
+    int line = 1;
+    String answer = "/items/" + kit.id() + "/kit";
+    for (Map.Entry<Long, Booking> entry : result.byItem().entrySet()) {
+      boolean isBooked = entry.getValue() instanceof Booking.Booked;
+      if (result.isRefused() && isBooked) {
+        continue;
+      }
+      Posting posting =
+          new Posting(
+              reason + ": " + kit.number(), kit.number(), sent.key(), sent.actor(), clock.now());
+      Outcome outcome =
+          LedgerWording.write(
+              session, entry.getKey(), entry.getValue(), posting, line, answer, "kits");
+      if (outcome instanceof Outcome.Refused refused) {
+        problems.addAll(refused.problems());
+      } else {
+        line += ((Booking.Booked) entry.getValue()).lines().size();
+      }
+    }
+    return problems.isEmpty() ? new Outcome.Done(answer) : new Outcome.Refused(problems);
+  }
+
+  /**
+   * Lays a kit on an open tray in place of the lines that it covers; what it lacks stays, what is
+   * left over comes back with the tray.
+   */
+  @Allowed.ToKeepStore
+  public Outcome putOn(Sent sent, long itemId, long trayId) {
+    return once.run(
+        sent,
+        session -> {
+          Item kit = kit(session, itemId).orElseThrow();
+          Optional<Tray> tray = session.trays().byId(trayId).filter(Tray::isOpen);
+          if (tray.isEmpty()) {
+            return Outcome.refused(new Problem("trayId", "That tray is not open any more."));
+          }
+          return putOn(session, kit, tray.get());
+        });
+  }
+
+  private static Outcome putOn(Session session, Item kit, Tray tray) {
+    List<Boxes.Content> contents = session.boxes().ofStockedItems().of(kit.id());
+    int covered = 0;
+    for (Boxes.Content content : contents) {
+      Quantity left = Quantity.pieces(content.quantity());
+      for (TrayLine line : tray.lines()) {
+        boolean same = content.items().contains(line.itemId()) && left.isPositive();
+        if (same && line.positionId().isPresent()) {
+          Quantity taken = left.min(line.wanted());
+          left = left.minus(taken);
+          covered++;
+          lessen(session, line, taken);
+        }
+      }
+    }
+    if (covered == 0) {
+      return Outcome.refused(
+          new Problem("trayId", kit.number() + " covers nothing of " + tray.number() + "."));
+    }
+    session
+        .trays()
+        .addLine(
+            tray.id(),
+            kit.id(),
+            "Kit",
+            "Covers " + Words.count(covered, "line", "lines") + "; what is left over comes back.",
+            Quantity.pieces(1),
+            Optional.empty());
+    session.trays().touch(tray.id(), tray.version());
+    return new Outcome.Done("/trays/" + tray.id());
+  }
+
+  private static void lessen(Session session, TrayLine line, Quantity taken) {
+    Quantity left = line.wanted().minus(taken);
+    if (left.isPositive()) {
+      session.trays().setLaid(line.id(), line.laid().min(left));
+      session.trays().setWanted(line.id(), left);
+    } else {
+      session.trays().removeLine(line.id());
+    }
+  }
+}
