@@ -137,6 +137,19 @@
     }
   });
 
+  // Work in the background says how far it is; the page is loaded anew when it has come to an end.
+  const follow = async (panel) => {
+    const answer = await fetch(panel.dataset.progress);
+    const progress = answer.ok ? await answer.json() : { running: false };
+    if (progress.running) {
+      panel.querySelector("[data-rows]").textContent = progress.rows.toLocaleString("en");
+      setTimeout(() => follow(panel), 700);
+    } else {
+      location.assign(location.pathname);
+    }
+  };
+  document.querySelectorAll("[data-progress]").forEach((panel) => setTimeout(() => follow(panel), 300));
+
   // Sending a form twice does it once on the server; holding the button back merely says so at once.
   document.addEventListener("submit", (event) => {
     for (const button of event.target.querySelectorAll("button[type=submit]")) {

@@ -18,7 +18,11 @@ class ArchitectureTest {
           .should()
           .onlyDependOnClassesThat()
           .resideInAnyPackage(
-              "dev.lonja.core..", "java..", "org.jspecify..", "org.apache.commons.statistics..");
+              "dev.lonja.core..",
+              "java..",
+              "org.jspecify..",
+              "org.apache.commons.statistics..",
+              "org.jgrapht..");
 
   @ArchTest
   static final ArchRule THE_CORE_DOES_NO_INPUT_OR_OUTPUT =

@@ -27,6 +27,7 @@ public final class LonjaStore implements AutoCloseable {
 
   private static final int READERS = 4;
   private static final int BUSY_MILLISECONDS = 10_000;
+  private static final int WRITER_MILLISECONDS = 120_000;
 
   private final Path file;
   private final HikariDataSource writer;
@@ -123,6 +124,8 @@ public final class LonjaStore implements AutoCloseable {
     config.setDataSource(source);
     config.setMaximumPoolSize(size);
     config.setPoolName("lonja-" + name);
+    // a large list takes the writer for some tens of seconds; others wait for it
+    config.setConnectionTimeout(WRITER_MILLISECONDS);
     return new HikariDataSource(config);
   }
 }

@@ -1,24 +1,32 @@
 package dev.lonja.store.crossref;
 
+import static dev.lonja.store.schema.Tables.PART;
 import static dev.lonja.store.schema.Tables.PART_PROPERTY;
 import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
 import dev.lonja.core.crossref.Confidence;
+import dev.lonja.core.crossref.KnownParts;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.crossref.StatementSource;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartKey;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.query.Bound;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import org.jooq.BatchBindStep;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.SelectJoinStep;
 import org.jooq.impl.DSL;
@@ -26,6 +34,7 @@ import org.jooq.impl.DSL;
 /** What is said of parts. Lines are only ever added. */
 public final class StatementRepository implements StatementSource {
 
+  private static final int FETCH = 1_000;
   private static final Condition STANDS = WITHDRAWAL.ID.isNull();
 
   private final DSLContext context;
@@ -78,19 +87,105 @@ public final class StatementRepository implements StatementSource {
         .fetch(StatementRepository::statement);
   }
 
-  private static Condition isRecorded(org.jooq.Field<Long> part) {
+  private static Condition isRecorded(Field<Long> part) {
     return part.in(DSL.select(PART_PROPERTY.PART_ID).from(PART_PROPERTY));
   }
 
-  /** Every standing replacement as subject and object, for finding circles. */
-  public List<long[]> standingReplacements() {
-    return context
-        .select(STATEMENT.SUBJECT_ID, STATEMENT.OBJECT_ID)
-        .from(STATEMENT)
-        .leftJoin(WITHDRAWAL)
-        .on(WITHDRAWAL.STATEMENT_ID.eq(STATEMENT.ID))
-        .where(STANDS, STATEMENT.KIND.eq(StatementKind.REPLACES.name()))
-        .fetch(row -> new long[] {row.get(STATEMENT.SUBJECT_ID), row.get(STATEMENT.OBJECT_ID)});
+  /** Hears of a part: its id, make, number and key. */
+  interface PartHearer {
+    void hear(long id, String make, String number, String key);
+  }
+
+  /** Tells of every part, without holding them all. */
+  void forEachPart(PartHearer each) {
+    context
+        .select(PART.ID, PART.MAKE, PART.NUMBER, PART.NUMBER_KEY)
+        .from(PART)
+        .fetchSize(FETCH)
+        .fetchLazy()
+        .forEach(row -> each.hear(row.value1(), row.value2(), row.value3(), row.value4()));
+  }
+
+  /** Tells of every standing statement in order of entry, without holding them all. */
+  void forEachStanding(Consumer<Statement> each) {
+    statements()
+        .where(STANDS)
+        .orderBy(STATEMENT.ID)
+        .fetchSize(FETCH)
+        .fetchLazy()
+        .forEach(row -> each.accept(statement(row)));
+  }
+
+  /** Adds parts of which nothing is recorded; their new ids, by those below zero. */
+  Map<Long, Long> addParts(List<KnownParts.NewPart> parts) {
+    Field<Long> highest = DSL.coalesce(DSL.max(PART.ID), 0L);
+    long next = context.select(highest).from(PART).fetchSingle(highest);
+    Map<Long, Long> ids = new HashMap<>();
+    BatchBindStep batch =
+        context.batch(
+            context
+                .insertInto(PART, PART.ID, PART.MAKE, PART.NUMBER, PART.NUMBER_KEY, PART.NEAR_KEY)
+                .values((Long) null, null, null, null, null));
+    for (KnownParts.NewPart part : parts) {
+      PartKey key = PartKey.of(part.number()).orElseThrow();
+      ids.put(part.id(), ++next);
+      batch.bind(next, part.make(), part.number(), key.text(), key.near());
+    }
+    if (!parts.isEmpty()) {
+      batch.execute();
+    }
+    return ids;
+  }
+
+  /** Adds many statements. */
+  void addAll(List<Statement> made, String actor, Instant at) {
+    BatchBindStep batch =
+        context.batch(
+            context
+                .insertInto(
+                    STATEMENT,
+                    STATEMENT.SUBJECT_ID,
+                    STATEMENT.KIND,
+                    STATEMENT.OBJECT_ID,
+                    STATEMENT.SOURCE,
+                    STATEMENT.SAID_ON,
+                    STATEMENT.CONFIDENCE_E4,
+                    STATEMENT.NOTE,
+                    STATEMENT.ACTOR,
+                    STATEMENT.RECORDED_AT)
+                .values((Long) null, null, null, null, null, null, null, null, null));
+    for (Statement s : made) {
+      batch.bind(
+          s.subject(),
+          s.kind().name(),
+          s.object(),
+          s.source().name(),
+          s.saidOn(),
+          e4(s.confidence()),
+          s.note(),
+          actor,
+          at);
+    }
+    if (!made.isEmpty()) {
+      batch.execute();
+    }
+  }
+
+  /** Tells whether anything was added between two looks: the last part, statement, withdrawal. */
+  public String lastOfEach() {
+    Record last =
+        context
+            .select(
+                DSL.field(DSL.select(DSL.max(PART.ID)).from(PART)),
+                DSL.field(DSL.select(DSL.max(STATEMENT.ID)).from(STATEMENT)),
+                DSL.field(DSL.select(DSL.max(WITHDRAWAL.ID)).from(WITHDRAWAL)))
+            .fetchSingle();
+    return last.get(0) + "/" + last.get(1) + "/" + last.get(2);
+  }
+
+  /** Lists of statements, in and out. */
+  public StatementList list() {
+    return new StatementList(this);
   }
 
   /** Adds a statement; its id is given anew and returned. */

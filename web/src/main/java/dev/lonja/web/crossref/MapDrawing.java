@@ -55,7 +55,7 @@ final class MapDrawing {
     int columns = rows.keySet().stream().mapToInt(Integer::intValue).max().orElse(0) + 1;
     int tallest = rows.values().stream().mapToInt(Integer::intValue).max().orElse(1);
     Svg svg =
-        Svg.withLinks(
+        Svg.withLinksInItsSize(
             2 * MARGIN + columns * COLUMN - (COLUMN - NODE_WIDTH),
             2 * MARGIN + tallest * ROW,
             "Numbers around " + nodes.get(0).number());

@@ -111,7 +111,7 @@ public class FindDesk {
     List<FindView.Hit> hits = new ArrayList<>();
     Set<Long> shown = new HashSet<>();
     found.forEach((kind, parts) -> hits.addAll(rows.ofParts(kind, parts, shown)));
-    if (exact.isEmpty()) {
+    if (exact.isEmpty() && key.text().length() >= LEAST_PREFIX) {
       hits.addAll(rows.ofParts(HitKind.MAKE, session.parts().byMake(query, MOST_HITS), shown));
       for (Family family : familiesNamed(query)) {
         hits.addAll(rows.ofItems(HitKind.FAMILY, session.items().ofFamily(family), shown));

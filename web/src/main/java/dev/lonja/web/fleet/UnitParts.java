@@ -22,10 +22,12 @@ import java.util.stream.Stream;
 final class UnitParts {
 
   private final Session session;
+  private final String unitCode;
   private final List<Deviation> deviations;
   private final LocalDate today;
 
-  UnitParts(Session session, List<Deviation> deviations, LocalDate today) {
+  UnitParts(Session session, String unitCode, List<Deviation> deviations, LocalDate today) {
+    this.unitCode = unitCode;
     this.session = session;
     this.deviations = deviations;
     this.today = today;
@@ -111,6 +113,7 @@ final class UnitParts {
             .filter(words -> !words.isEmpty())
             .collect(Collectors.joining(", ")),
         position.itemId().isEmpty() && !position.kind().opensCompartment(),
+        "/fleet/" + unitCode + "/fits/" + position.id(),
         plate(position.itemId()),
         position.quantity(),
         position.torque().map(TorqueRange::display).orElse(""),

@@ -96,6 +96,7 @@ record UnitView(
       String kind,
       String detail,
       boolean lacksItem,
+      String fits,
       Optional<Plate> item,
       int quantity,
       String torque,

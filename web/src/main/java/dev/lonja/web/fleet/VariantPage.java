@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
@@ -118,7 +119,11 @@ final class VariantPage {
         p.mounting().map(Mounting::name).orElse(""),
         p.thread(),
         p.drive(),
-        p.note());
+        p.note(),
+        p.limits().mostHeight().map(Property.HEIGHT::print).orElse(""),
+        p.limits().mostOuterDiameter().map(Property.HEIGHT::print).orElse(""),
+        p.limits().waterSeparator() ? "yes" : "",
+        String.join(", ", p.limits().materials()));
   }
 
   private static String newtonMetres(Torque torque) {

@@ -59,7 +59,11 @@ record VariantView(
       String mounting,
       String thread,
       String drive,
-      String note) {}
+      String note,
+      String mostHeight,
+      String mostOuter,
+      String separator,
+      String materials) {}
 
   /** A task as its form shows it. */
   record TaskForm(

@@ -12,22 +12,28 @@ public final class Svg {
    * A drawing of {@code width} × {@code height} that scales with its place and says what it shows.
    */
   public Svg(int width, int height, String title) {
-    this(width, height, title, "img");
+    this(width, height, "100%", title, "img");
   }
 
   /** A drawing whose parts lead somewhere, so that it is read part by part. */
   public static Svg withLinks(int width, int height, String title) {
-    return new Svg(width, height, title, "group");
+    return new Svg(width, height, "100%", title, "group");
   }
 
-  private Svg(int width, int height, String title, String role) {
+  /** The same in its own size; its place scrolls if it has less room. */
+  public static Svg withLinksInItsSize(int width, int height, String title) {
+    return new Svg(width, height, String.valueOf(width), title, "group");
+  }
+
+  private Svg(int width, int height, String shownWidth, String title, String role) {
     text.append(
         String.format(
             Locale.ROOT,
-            "<svg viewBox=\"0 0 %d %d\" width=\"100%%\" font-family=\"Words\" role=\"%s\" aria-label=\"%s\" "
+            "<svg viewBox=\"0 0 %d %d\" width=\"%s\" font-family=\"Words\" role=\"%s\" aria-label=\"%s\" "
                 + "xmlns=\"http://www.w3.org/2000/svg\"><title>%s</title>",
             width,
             height,
+            shownWidth,
             role,
             escape(title),
             escape(title)));

@@ -87,7 +87,9 @@ public class StockDesk {
     Optional<String> lot = typed.text("lot", "The lot", form.lot(), LONGEST_LOT);
     Optional<Item.Bin> bin = bin(session, typed, "bin", form.bin());
     Optional<LocalDate> expires =
-        form.expires().isBlank() ? Optional.empty() : typed.day("expires", form.expires());
+        form.expires().isBlank()
+            ? byShelfLife(session, itemId)
+            : typed.day("expires", form.expires());
     Optional<BigDecimal> cost = typed.decimal("cost", "The cost", form.cost());
     if (cost.filter(amount -> amount.signum() < 0).isPresent()) {
       typed.refuse("cost", "The cost is " + form.cost().strip() + "; allowed is 0 or more.");
@@ -108,6 +110,15 @@ public class StockDesk {
             quantity.orElseThrow(),
             Money.of(cost.orElseThrow(), stock.value().currency()));
     return write(session, itemId, booking, sent, reason.orElseThrow());
+  }
+
+  /** How long what comes in today keeps, where the item says so and the label does not. */
+  private Optional<LocalDate> byShelfLife(Session session, long itemId) {
+    return session
+        .items()
+        .byId(itemId)
+        .flatMap(item -> item.keeping().shelfLifeDays())
+        .map(days -> clock.today().plusDays(days));
   }
 
   /** Counts, scraps or transfers one lot in one bin, or adjusts it by more or less. */

@@ -125,7 +125,12 @@ public class TrayDesk {
       return Outcome.refused(
           new Problem("code", "\"" + code + "\" holds no letter and no digit. Scan a number."));
     }
-    List<Item> items = session.items().byKey(key.get());
+    List<Item> items =
+        session
+            .items()
+            .byBarcode(code.strip())
+            .map(List::of)
+            .orElseGet(() -> session.items().byKey(key.get()));
     if (items.isEmpty()) {
       return Outcome.refused(
           new Problem("code", "No item has the number \"" + code.strip() + "\"."));

@@ -1,5 +1,6 @@
 package dev.lonja.web.server;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -87,6 +88,36 @@ public final class Visitor {
             .header("Content-Type", "application/x-www-form-urlencoded")
             .POST(HttpRequest.BodyPublishers.ofString(body))
             .build());
+  }
+
+  /** Fills a form's fields and sends a file along, as a browser does. */
+  public Page upload(FormElement form, Map<String, String> typed, String field, byte[] content) {
+    String boundary = "lonja-test-boundary";
+    ByteArrayOutputStream body = new ByteArrayOutputStream();
+    Map<String, String> fields = filled(form, typed);
+    fields.remove(field);
+    fields.forEach(
+        (name, value) ->
+            part(
+                body,
+                boundary,
+                "form-data; name=\"" + name + "\"",
+                value.getBytes(StandardCharsets.UTF_8)));
+    part(body, boundary, "form-data; name=\"" + field + "\"; filename=\"file\"", content);
+    body.writeBytes(("--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+    return send(
+        request(form.attr("action"))
+            .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+            .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
+            .build());
+  }
+
+  private static void part(
+      ByteArrayOutputStream body, String boundary, String disposition, byte[] content) {
+    String head = "--" + boundary + "\r\nContent-Disposition: " + disposition + "\r\n\r\n";
+    body.writeBytes(head.getBytes(StandardCharsets.UTF_8));
+    body.writeBytes(content);
+    body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
   }
 
   public Page signIn(String name, String password) {

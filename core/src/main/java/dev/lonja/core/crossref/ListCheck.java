@@ -1,0 +1,222 @@
+package dev.lonja.core.crossref;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jgrapht.Graph;
+import org.jgrapht.alg.connectivity.KosarajuStrongConnectivityInspector;
+import org.jgrapht.graph.DefaultDirectedGraph;
+import org.jgrapht.graph.DefaultEdge;
+
+/**
+ * Holds a list of cross-references against what stands: what is new, what is known already, what
+ * the list says twice, what contradicts, and what cannot be taken. Rows are given one after the
+ * other, so that half a million need no second copy; cost and memory grow with rows and statements.
+ */
+public final class ListCheck {
+
+  private static final int MOST_NAMED = 200;
+
+  private final KnownParts parts;
+  private final Set<Said> standing = new HashSet<>();
+  private final Map<Pair, StatementKind> said = new HashMap<>();
+  private final Set<Said> inList = new HashSet<>();
+  private final List<Statement> fresh = new ArrayList<>();
+  private final Map<Said, Long> replacements = new HashMap<>();
+  private final List<ListProblem> problems = new ArrayList<>();
+  private final List<Contradiction> contradictions = new ArrayList<>();
+  private long rows;
+  private long known;
+  private long doubles;
+  private long problemCount;
+  private long contradictionCount;
+
+  /** Two parts, in either order. */
+  private record Pair(long lower, long higher) {
+    static Pair of(long one, long other) {
+      return new Pair(Math.min(one, other), Math.max(one, other));
+    }
+  }
+
+  /** What makes two statements the same: of kinds that hold both ways the order does not count. */
+  private record Said(long subject, StatementKind kind, long object, Source source) {
+    static Said of(long subject, StatementKind kind, long object, Source source) {
+      boolean bothWays = kind.permitsBack() || kind == StatementKind.NEVER;
+      return bothWays
+          ? new Said(Math.min(subject, object), kind, Math.max(subject, object), source)
+          : new Said(subject, kind, object, source);
+    }
+  }
+
+  /** A row that a statement, standing or of an earlier row, contradicts. */
+  public record Contradiction(long line, ListRow row, StatementKind against) {}
+
+  /**
+   * What came of a list.
+   *
+   * @param fresh statements that are new; ids below zero are those of new parts
+   * @param problems at most 200 of {@code problemCount}; any of them stops the whole list
+   * @param contradictions at most 200 of {@code contradictionCount}; they stop nothing
+   */
+  public record Result(
+      long rows,
+      List<Statement> fresh,
+      List<KnownParts.NewPart> newParts,
+      long known,
+      long doubles,
+      List<ListProblem> problems,
+      long problemCount,
+      List<Contradiction> contradictions,
+      long contradictionCount) {}
+
+  public ListCheck(KnownParts parts) {
+    this.parts = parts;
+  }
+
+  /** Tells of a statement that stands; to be called before any row. */
+  public void standing(Statement statement) {
+    Said what =
+        Said.of(statement.subject(), statement.kind(), statement.object(), statement.source());
+    standing.add(what);
+    remember(Pair.of(statement.subject(), statement.object()), statement.kind());
+    if (statement.kind() == StatementKind.REPLACES) {
+      replacements.put(what, 0L);
+    }
+  }
+
+  private void remember(Pair pair, StatementKind kind) {
+    said.merge(pair, kind, (one, other) -> one == StatementKind.NEVER ? one : other);
+  }
+
+  public void add(ListRow row) {
+    rows++;
+    Optional<Long> subject = parts.idOf(row.make(), row.number());
+    Optional<Long> object = parts.idOf(row.otherMake(), row.otherNumber());
+    if (subject.isEmpty() || object.isEmpty()) {
+      boolean first = subject.isEmpty();
+      refuse(
+          row.line(),
+          first ? "number" : "other_number",
+          first ? row.number() : row.otherNumber(),
+          "the number as its make prints it, since one make prints this key in several ways");
+      return;
+    }
+    if (subject.get().equals(object.get())) {
+      refuse(row.line(), "other_number", row.otherNumber(), "another part than the first");
+      return;
+    }
+    if (row.kind() == StatementKind.NEVER && row.note().isBlank()) {
+      refuse(row.line(), "note", row.note(), "the reason, where the kind is never");
+      return;
+    }
+    take(row, subject.get(), object.get());
+  }
+
+  private void take(ListRow row, long subject, long object) {
+    Said what = Said.of(subject, row.kind(), object, row.source());
+    if (standing.contains(what)) {
+      known++;
+    } else if (!inList.add(what)) {
+      doubles++;
+    } else {
+      contradict(row, Pair.of(subject, object));
+      if (row.kind() == StatementKind.REPLACES) {
+        replacements.put(what, row.line());
+      }
+      fresh.add(
+          new Statement(
+              0,
+              subject,
+              row.kind(),
+              object,
+              row.source(),
+              row.saidOn(),
+              row.confidence(),
+              row.note()));
+    }
+  }
+
+  private void contradict(ListRow row, Pair pair) {
+    StatementKind before = said.get(pair);
+    if (before != null && before.permits() != row.kind().permits()) {
+      contradictionCount++;
+      if (contradictions.size() < MOST_NAMED) {
+        contradictions.add(new Contradiction(row.line(), row, before));
+      }
+    }
+    remember(pair, row.kind());
+  }
+
+  /** A row that could not even be read counts, too. */
+  public void refuse(ListProblem problem) {
+    rows++;
+    note(problem);
+  }
+
+  private void refuse(long line, String column, String value, String allowed) {
+    note(new ListProblem(line, column, value, allowed));
+  }
+
+  private void note(ListProblem problem) {
+    problemCount++;
+    if (problems.size() < MOST_NAMED) {
+      problems.add(problem);
+    }
+  }
+
+  public Result result() {
+    refuseCircles();
+    return new Result(
+        rows,
+        List.copyOf(fresh),
+        parts.fresh(),
+        known,
+        doubles,
+        List.copyOf(problems),
+        problemCount,
+        List.copyOf(contradictions),
+        contradictionCount);
+  }
+
+  /** Names every row that closes a circle of replacements, with those of the list or the store. */
+  private void refuseCircles() {
+    Graph<Long, DefaultEdge> graph = new DefaultDirectedGraph<>(DefaultEdge.class);
+    replacements
+        .keySet()
+        .forEach(
+            what -> {
+              graph.addVertex(what.subject());
+              graph.addVertex(what.object());
+              graph.addEdge(what.object(), what.subject());
+            });
+    Map<Long, Integer> componentOf = new HashMap<>();
+    int component = 0;
+    for (Set<Long> together :
+        new KosarajuStrongConnectivityInspector<>(graph).stronglyConnectedSets()) {
+      for (Long part : together) {
+        componentOf.put(part, component);
+      }
+      component++;
+    }
+    replacements.entrySet().stream()
+        .filter(entry -> entry.getValue() > 0)
+        .filter(
+            entry ->
+                componentOf
+                    .get(entry.getKey().subject())
+                    .equals(componentOf.get(entry.getKey().object())))
+        .map(Map.Entry::getValue)
+        .sorted()
+        .forEach(
+            line ->
+                refuse(
+                    line,
+                    "kind",
+                    "replaces",
+                    "no circle: its other part replaces this one already"));
+  }
+}
