@@ -5,6 +5,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -28,16 +29,21 @@ public record Candidates(Part asked, Candidate itself, List<Candidate> others) {
     static final Shelf BARE = new Shelf(Quantity.pieces(0), Optional.empty());
   }
 
+  /** Says what the store has of parts; one that is absent from the answer is not stocked. */
+  public interface Shelves {
+    Map<Long, Shelf> of(Collection<Long> parts);
+  }
+
   public Candidates {
     others = List.copyOf(others);
   }
 
   /**
    * @param place what the position demands, or {@link Fitting#ANYWHERE}
-   * @param shelves by part; a part that is absent is not stocked
+   * @param shelves asked once, for the parts that turn out to be candidates
    */
   public static Candidates of(
-      Neighbourhood around, Fitting place, RubberTable rubbers, Map<Long, Shelf> shelves) {
+      Neighbourhood around, Fitting place, RubberTable rubbers, Shelves shelves) {
     Part asked = around.part(around.start());
     List<Candidate> others = new ArrayList<>();
     Map<Long, Statement> vetoed = around.vetoed();
@@ -61,7 +67,7 @@ public record Candidates(Part asked, Candidate itself, List<Candidate> others) {
               Part part = around.part(id);
               others.add(Candidate.offered(part, path, Comparison.of(asked, part, place, rubbers)));
             });
-    others.sort(order(shelves));
+    others.sort(order(shelves.of(others.stream().map(c -> c.part().id()).toList())));
     Candidate itself =
         Candidate.offered(asked, Path.at(asked.id()), Comparison.of(asked, asked, place, rubbers));
     return new Candidates(asked, itself, others);

@@ -109,11 +109,12 @@ class CandidatesTest {
             parts.around("A"),
             Fitting.ANYWHERE,
             new RubberTable(Map.of()),
-            Map.of(
-                stocked,
-                new Candidates.Shelf(Quantity.pieces(4), Optional.empty()),
-                bare,
-                new Candidates.Shelf(Quantity.pieces(1), Optional.empty())));
+            parts ->
+                Map.of(
+                    stocked,
+                    new Candidates.Shelf(Quantity.pieces(4), Optional.empty()),
+                    bare,
+                    new Candidates.Shelf(Quantity.pieces(1), Optional.empty())));
     assertThat(all.others().stream().map(candidate -> candidate.part().number()))
         .containsExactly("C", "B", "E", "D");
   }

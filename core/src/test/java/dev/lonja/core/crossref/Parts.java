@@ -72,7 +72,8 @@ final class Parts implements StatementSource {
   }
 
   Candidates candidates(String asked) {
-    return Candidates.of(around(asked), Fitting.ANYWHERE, new RubberTable(Map.of()), Map.of());
+    return Candidates.of(
+        around(asked), Fitting.ANYWHERE, new RubberTable(Map.of()), parts -> Map.of());
   }
 
   /** The candidate with this number. */

@@ -14,6 +14,8 @@ import dev.lonja.core.item.Supply;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.store.query.Bound;
+import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
@@ -165,11 +167,12 @@ public final class KeepingRepository {
         new Quantity(measure, row.get(SUPPLY.LEAST_MICRO)));
   }
 
-  /** The lowest price of each item that somebody supplies. */
-  public Map<Long, UnitPrice> lowestPrices(Currency currency) {
+  /** The lowest price of each of these items that somebody supplies. */
+  public Map<Long, UnitPrice> lowestPrices(Collection<Long> itemIds, Currency currency) {
     return context
         .select(SUPPLY.ITEM_ID, DSL.min(SUPPLY.PRICE_E4))
         .from(SUPPLY)
+        .where(Bound.oneOf(SUPPLY.ITEM_ID, itemIds))
         .groupBy(SUPPLY.ITEM_ID)
         .fetch()
         .stream()

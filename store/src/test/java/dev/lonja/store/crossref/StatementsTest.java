@@ -71,7 +71,7 @@ class StatementsTest {
                   Neighbourhood.around(asked.id(), session.statements()),
                   Fitting.ANYWHERE,
                   session.rubbers().table(),
-                  Map.of());
+                  parts -> Map.of());
           // the height and gasket of both are not on file, so a person should look
           assertThat(candidates.others())
               .extracting(c -> c.part().number() + " " + c.verdict().words())

@@ -8,7 +8,6 @@ import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
@@ -19,6 +18,7 @@ import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,8 +31,8 @@ public final class CandidatesLoader {
   private final Session session;
   private final LocalDate today;
   private final Neighbourhood around;
-  private final Map<Long, Item> items;
-  private final Map<Long, Quantity> free;
+  private final Map<Long, Item> items = new HashMap<>();
+  private final Map<Long, Quantity> free = new HashMap<>();
   private final Map<Long, UnitPrice> prices = new HashMap<>();
   private final Candidates candidates;
 
@@ -40,26 +40,32 @@ public final class CandidatesLoader {
     this.session = session;
     this.today = today;
     this.around = Neighbourhood.around(partId, session.statements());
-    List<Long> ids = new ArrayList<>(around.ids());
-    this.items = session.items().byParts(ids);
-    this.free = session.ledger().free(today);
-    items.values().forEach(item -> lowest(item).ifPresent(p -> prices.put(item.partId(), p)));
+    this.candidates = Candidates.of(around, place, session.rubbers().table(), this::shelves);
+    lookUp(List.of(partId));
+  }
+
+  private Map<Long, Candidates.Shelf> shelves(Collection<Long> parts) {
+    lookUp(parts);
     Map<Long, Candidates.Shelf> shelves = new HashMap<>();
     items.forEach(
         (part, item) ->
             shelves.put(
-                part, new Candidates.Shelf(freeOf(item), Optional.ofNullable(prices.get(part)))));
-    this.candidates = Candidates.of(around, place, session.rubbers().table(), shelves);
+                part,
+                new Candidates.Shelf(freeOf(item), Optional.ofNullable(prices.get(item.id())))));
+    return shelves;
+  }
+
+  /** Looks up what is stocked of parts, how much of it is free, and what it costs. */
+  void lookUp(Collection<Long> parts) {
+    Map<Long, Item> found = session.items().byParts(parts);
+    List<Long> ids = found.values().stream().map(Item::id).toList();
+    items.putAll(found);
+    free.putAll(session.ledger().free(today, ids));
+    prices.putAll(session.keeping().lowestPrices(ids, session.settings().currency()));
   }
 
   public static CandidatesLoader of(Session session, LocalDate today, long partId, Fitting place) {
     return new CandidatesLoader(session, today, partId, place);
-  }
-
-  private Optional<UnitPrice> lowest(Item item) {
-    return session.keeping().supplies(item.id(), session.settings().currency()).stream()
-        .map(Supply::price)
-        .findFirst();
   }
 
   private Quantity freeOf(Item item) {
@@ -85,7 +91,9 @@ public final class CandidatesLoader {
 
   /** Every candidate in words, best first. */
   public List<CandidateRow> rows() {
-    Map<Long, List<BoxContent>> boxes = session.boxes().of(around.ids());
+    List<Long> parts = new ArrayList<>(List.of(candidates.asked().id()));
+    candidates.others().forEach(candidate -> parts.add(candidate.part().id()));
+    Map<Long, List<BoxContent>> boxes = session.boxes().of(parts);
     return candidates.others().stream().map(candidate -> row(candidate, boxes)).toList();
   }
 
@@ -112,7 +120,7 @@ public final class CandidatesLoader {
             .orElse(List.of()),
         item.map(i -> i.homeBin().address()).orElse(""),
         free(part.id()),
-        Optional.ofNullable(prices.get(part.id())).map(UnitPrice::display).orElse(""),
+        item.map(i -> prices.get(i.id())).map(UnitPrice::display).orElse(""),
         contents(difference.lacks()),
         contents(difference.brings()),
         candidate.conflict(),

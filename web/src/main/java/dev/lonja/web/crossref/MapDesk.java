@@ -57,6 +57,7 @@ class MapDesk {
     CandidatesLoader loader = CandidatesLoader.of(session, clock.today(), id, Fitting.ANYWHERE);
     Neighbourhood around = loader.around();
     Map<Long, Integer> steps = steps(around);
+    loader.lookUp(steps.keySet());
     List<Part> order =
         steps.keySet().stream()
             .map(around::part)

@@ -15,6 +15,7 @@ import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -158,11 +159,9 @@ public class FindDesk {
   /** Makes rows of what was found, each part once. */
   private final class Rows {
     private final Session session;
-    private final Map<Long, Quantity> free;
 
     Rows(Session session) {
       this.session = session;
-      this.free = session.ledger().free(clock.today());
     }
 
     Plate plate(Part part) {
@@ -172,24 +171,30 @@ public class FindDesk {
 
     List<FindView.Hit> ofParts(HitKind kind, List<Part> parts, Set<Long> shown) {
       Map<Long, Item> items = session.items().byParts(parts.stream().map(Part::id).toList());
+      Map<Long, Quantity> free = free(items.values());
       return parts.stream()
           .filter(part -> shown.add(part.id()))
           .map(
               part ->
                   Optional.ofNullable(items.get(part.id()))
-                      .map(item -> row(kind, item))
+                      .map(item -> row(kind, item, free))
                       .orElseGet(() -> row(kind, part)))
           .toList();
     }
 
     List<FindView.Hit> ofItems(HitKind kind, List<Item> items, Set<Long> shown) {
+      Map<Long, Quantity> free = free(items);
       return items.stream()
           .filter(item -> shown.add(item.partId()))
-          .map(item -> row(kind, item))
+          .map(item -> row(kind, item, free))
           .toList();
     }
 
-    private FindView.Hit row(HitKind kind, Item item) {
+    private Map<Long, Quantity> free(Collection<Item> items) {
+      return session.ledger().free(clock.today(), items.stream().map(Item::id).toList());
+    }
+
+    private FindView.Hit row(HitKind kind, Item item, Map<Long, Quantity> free) {
       return new FindView.Hit(
           kind.words(),
           Plate.of(item),

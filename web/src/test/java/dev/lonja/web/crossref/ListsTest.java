@@ -56,7 +56,8 @@ class ListsTest {
         .contains("said twice in the list, passed over 1")
         .contains("1 contradict what stands")
         .contains("line 5: Nortrap NT 20 680 never for Pellam PL 7680-H");
-    assertThat(visitor.get("/find?q=NT+99+100").words()).contains("No item, unit, bin or tray is called");
+    assertThat(visitor.get("/find?q=NT+99+100").words())
+        .contains("No item, unit, bin or tray is called");
     visitor.submit(preview.form("/apply"), Map.of());
     assertThat(waited().words()).contains("2 statements of file were taken in.");
     assertThat(visitor.get("/find?q=NT+99+100").path()).startsWith("/parts/");

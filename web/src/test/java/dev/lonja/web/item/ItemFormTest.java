@@ -106,7 +106,8 @@ class ItemFormTest {
     }
     assertThat(answer.words()).contains("Nothing was changed.").contains(problem);
     assertThat(answer.document().select("[name=" + field + "]").val()).isEqualTo(value);
-    assertThat(visitor.get("/find?q=NT+20+888").words()).contains("No item, unit, bin or tray is called");
+    assertThat(visitor.get("/find?q=NT+20+888").words())
+        .contains("No item, unit, bin or tray is called");
   }
 
   @Test
