@@ -1,5 +1,6 @@
 package dev.lonja.core.crossref;
 
+import dev.lonja.core.crossref.ReplacementCircles.Replacement;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -7,10 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jgrapht.Graph;
-import org.jgrapht.alg.connectivity.KosarajuStrongConnectivityInspector;
-import org.jgrapht.graph.DefaultDirectedGraph;
-import org.jgrapht.graph.DefaultEdge;
 
 /**
  * Holds a list of cross-references against what stands: what is new, what is known already, what
@@ -26,7 +23,7 @@ public final class ListCheck {
   private final Map<Pair, StatementKind> said = new HashMap<>();
   private final Set<Said> inList = new HashSet<>();
   private final List<Statement> fresh = new ArrayList<>();
-  private final Map<Said, Long> replacements = new HashMap<>();
+  private final Map<Replacement, Long> replacements = new HashMap<>();
   private final List<ListProblem> problems = new ArrayList<>();
   private final List<Contradiction> contradictions = new ArrayList<>();
   private long rows;
@@ -84,7 +81,7 @@ public final class ListCheck {
     standing.add(what);
     remember(Pair.of(statement.subject(), statement.object()), statement.kind());
     if (statement.kind() == StatementKind.REPLACES) {
-      replacements.put(what, 0L);
+      replacements.put(new Replacement(statement.subject(), statement.object()), 0L);
     }
   }
 
@@ -125,7 +122,7 @@ public final class ListCheck {
     } else {
       contradict(row, Pair.of(subject, object));
       if (row.kind() == StatementKind.REPLACES) {
-        replacements.put(what, row.line());
+        replacements.put(new Replacement(subject, object), row.line());
       }
       fresh.add(
           new Statement(
@@ -184,31 +181,10 @@ public final class ListCheck {
 
   /** Names every row that closes a circle of replacements, with those of the list or the store. */
   private void refuseCircles() {
-    Graph<Long, DefaultEdge> graph = new DefaultDirectedGraph<>(DefaultEdge.class);
-    replacements
-        .keySet()
-        .forEach(
-            what -> {
-              graph.addVertex(what.subject());
-              graph.addVertex(what.object());
-              graph.addEdge(what.object(), what.subject());
-            });
-    Map<Long, Integer> componentOf = new HashMap<>();
-    int component = 0;
-    for (Set<Long> together :
-        new KosarajuStrongConnectivityInspector<>(graph).stronglyConnectedSets()) {
-      for (Long part : together) {
-        componentOf.put(part, component);
-      }
-      component++;
-    }
+    ReplacementCircles circles = new ReplacementCircles(replacements.keySet());
     replacements.entrySet().stream()
         .filter(entry -> entry.getValue() > 0)
-        .filter(
-            entry ->
-                componentOf
-                    .get(entry.getKey().subject())
-                    .equals(componentOf.get(entry.getKey().object())))
+        .filter(entry -> circles.holds(entry.getKey()))
         .map(Map.Entry::getValue)
         .sorted()
         .forEach(

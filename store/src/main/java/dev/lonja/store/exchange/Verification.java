@@ -11,6 +11,7 @@ import static dev.lonja.store.schema.Tables.PART;
 import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SERVICE;
+import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.STOCK;
 import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
@@ -18,7 +19,11 @@ import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 import static dev.lonja.store.schema.Tables.UNIT;
+import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
+import dev.lonja.core.crossref.ReplacementCircles;
+import dev.lonja.core.crossref.ReplacementCircles.Replacement;
+import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import java.util.ArrayList;
@@ -65,6 +70,7 @@ public final class Verification {
     checkUnits();
     checkPreferredItems();
     checkItems();
+    checkReplacements();
     return List.copyOf(findings);
   }
 
@@ -281,6 +287,26 @@ public final class Verification {
     if (other != null && other != variantId) {
       add(table, text);
     }
+  }
+
+  /** No number replaces another that, over others, replaces it. */
+  private void checkReplacements() {
+    List<Replacement> all =
+        context
+            .select(STATEMENT.SUBJECT_ID, STATEMENT.OBJECT_ID)
+            .from(STATEMENT)
+            .leftJoin(WITHDRAWAL)
+            .on(WITHDRAWAL.STATEMENT_ID.eq(STATEMENT.ID))
+            .where(WITHDRAWAL.ID.isNull(), STATEMENT.KIND.eq(StatementKind.REPLACES.name()))
+            .fetch(row -> new Replacement(row.value1(), row.value2()));
+    ReplacementCircles circles = new ReplacementCircles(all);
+    all.stream()
+        .filter(circles::holds)
+        .forEach(
+            r ->
+                add(
+                    "statements",
+                    "part " + r.subject() + " replaces part " + r.object() + " in a circle"));
   }
 
   /** Of what is stocked the family is known, and only fluids are counted in litres. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.crossref.Candidates;
 import dev.lonja.core.crossref.Fitting;
+import dev.lonja.core.crossref.ListCheck;
 import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.Source;
@@ -18,12 +19,15 @@ import dev.lonja.core.part.Property;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.Stores;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -160,6 +164,43 @@ class StatementsTest {
     StatedLine line = store.read(session -> session.statements().byId(id)).orElseThrow();
     assertThat(line.statement()).usingRecursiveComparison().ignoringFields("id").isEqualTo(made);
     assertThat(line.actor()).isEqualTo("storekeeper");
+  }
+
+  /** 5,000 rows; the work is stopped when some thousand are written, and nothing of it stays. */
+  @Test
+  void aListThatIsCancelledLeavesNothing() throws IOException {
+    StringBuilder csv = new StringBuilder("make,number,kind,other_make,other_number\r\n");
+    for (int i = 0; i < 5_000; i++) {
+      csv.append("Nortrap,NT ").append(i).append("-A,same,Pellam,PL ").append(i).append("-B\r\n");
+    }
+    Path file = Files.writeString(folder.resolve("list.csv"), csv);
+    StatementList.Origin origin =
+        new StatementList.Origin(Source.SUPPLIER, LocalDate.of(2026, 5, 1));
+    ListCheck.Result checked =
+        store.read(session -> session.statements().list().check(file, origin, rows -> {}));
+    assertThat(checked.fresh()).hasSize(5_000);
+    assertThat(checked.newParts()).hasSize(10_000);
+    String before = store.read(session -> session.statements().lastOfEach());
+    assertThatThrownBy(
+            () ->
+                store.write(
+                    session -> {
+                      session
+                          .statements()
+                          .list()
+                          .write(
+                              checked,
+                              "storekeeper",
+                              NOW,
+                              rows -> {
+                                if (rows > 1_000) {
+                                  throw new CancellationException();
+                                }
+                              });
+                      return true;
+                    }))
+        .isInstanceOf(CancellationException.class);
+    assertThat(store.<String>read(session -> session.statements().lastOfEach())).isEqualTo(before);
   }
 
   /** FKM in mineral oil ships as yes; the store may say otherwise, or that it does not know. */

@@ -40,6 +40,18 @@ class VerificationTest {
     assertThat(findings()).containsExactly("VM 22-1010 has the key X1");
   }
 
+  /** VM 22-1010 (part 8) replaces part 43; the other way round closes a circle. */
+  @Test
+  void replacementsInACircle() {
+    Stores.tamper(
+        store,
+        "INSERT INTO statement VALUES (90, 43, 'REPLACES', 8, 'HEARD', '2026-05-01', 6000, '', 'x',"
+            + " '2026-05-01T08:00:00Z')");
+    assertThat(findings())
+        .containsExactlyInAnyOrder(
+            "part 8 replaces part 43 in a circle", "part 43 replaces part 8 in a circle");
+  }
+
   @Test
   void stockThatNoMovementAccountsFor() {
     Stores.tamper(store, "INSERT INTO stock VALUES (8, 2, 1000000)");

@@ -31,5 +31,5 @@ public record CandidateRow(
     boolean mayLay) {
 
   /** A statement on the way, with its source. */
-  public record Step(String words, String source) {}
+  public record Step(String subject, String kind, String object, String source) {}
 }

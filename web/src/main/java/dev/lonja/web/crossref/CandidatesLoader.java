@@ -156,11 +156,9 @@ public final class CandidatesLoader {
 
   private CandidateRow.Step step(Statement statement) {
     return new CandidateRow.Step(
-        around.part(statement.subject()).number()
-            + " "
-            + statement.kind().words()
-            + " "
-            + around.part(statement.object()).number(),
+        around.part(statement.subject()).number(),
+        statement.kind().words(),
+        around.part(statement.object()).number(),
         source(statement, today));
   }
 

@@ -53,5 +53,7 @@ final class DemoFluids {
     shelves.fluid("Sundrel", "FR 51-1", "Freno, bottle", freno, "1", "D-08", "3", 1_680);
     long grasa = shelves.product("Maretta", "Grasa Mar", "grease", "NLGI 2", "");
     shelves.fluid("Maretta", "GM 2-1", "Grasa Mar, tub", grasa, "1", "D-10", "4", 1_120);
+    shelves.fluid("Sundrel", "SE 15-5", "Sereno, can", sereno, "5", "D-03", "10", 610);
+    shelves.fluid("Orvane", "TR 4-5", "Trava, can", trava, "5", "D-08", "0", 980);
   }
 }

@@ -17,7 +17,8 @@ class FindTest {
 
   @Test
   void anExactKeyLeadsStraightToTheItemHoweverItIsTyped() {
-    for (String typed : new String[] {"PL 4107-B", "pl4107b", " PL-4107.B ", "ＰＬ4107B"}) {
+    for (String typed :
+        new String[] {"PL 4107-B", "pl4107b", " PL-4107.B ", "ＰＬ4107B", "\u202ePL 4107-B\u202c"}) {
       Visitor.Page page = find(typed);
       assertThat(page.path()).as(typed).startsWith("/items/");
       assertThat(page.text(".title")).contains("PL 4107-B");
@@ -49,6 +50,52 @@ class FindTest {
     assertThat(find("rt-04").path()).isEqualTo("/fleet/RT-04");
     assertThat(find("T-0001").path()).isEqualTo("/trays/1");
     assertThat(find("c-07").words()).contains("Bin C-07: 3 items at home here.", "RV 2210-4");
+  }
+
+  /** Each hit says what kind it is, the surest first; one number of two makes asks. */
+  @Test
+  void hitsSayWhatTheyAreInTheirOrder() {
+    assertThat(find("44107").words()).contains("2 makes use the number 44107. Which one");
+    assertThat(find("44107").document().select("tbody tr").eachText())
+        .allSatisfy(row -> assertThat(row).startsWith("this number"));
+    // O for 0 and S for 5 read alike; one mark off is 4117 for 4107
+    assertThat(find("PL 4IO7-B").document().select("tbody tr").first().text())
+        .startsWith("reads like it Pellam PL 4107-B");
+    assertThat(find("PL 4117-B").document().select("tbody tr").eachText())
+        .filteredOn(row -> row.startsWith("one mark off"))
+        .hasSize(2);
+    assertThat(find("VM 22 1000").path()).startsWith("/parts/");
+    assertThat(find("O-rings").document().select("tbody tr").first().text())
+        .startsWith("of this kind");
+    assertThat(find("tamisco").document().select("tbody tr").first().text())
+        .startsWith("of this make");
+    assertThat(find("bonded seal").document().select("tbody tr").eachText())
+        .singleElement()
+        .asString()
+        .startsWith("these words");
+  }
+
+  /** What was looked for stays at hand, the latest first. */
+  @Test
+  void recentFindsAreKept() {
+    find("RT-04");
+    find("44107");
+    find("rt-04");
+    assertThat(find("").document().select("ul a.choice").eachText()).startsWith("rt-04", "44107");
+  }
+
+  /** Letters of any script are letters; a number of them is looked for like any other. */
+  @Test
+  void otherScriptsAndPlaces() {
+    assertThat(find("אבג 12").words()).contains("No item, unit, bin or tray is called אבג 12.");
+    assertThat(find("RT-04 plug seal").document().select("tbody tr").eachText())
+        .hasSize(4)
+        .first()
+        .asString()
+        .contains("RT-04", "Sump plug seal", "Cu 14×18×1.5");
+    assertThat(find("what fits VN-1, cabin filter").path()).startsWith("/fleet/VN-1/fits/");
+    assertThat(find("RT-04 propeller").words()).contains("RT-04 has no position called propeller.");
+    assertThat(find("7302214107024").text(".title")).contains("PL 4107-B");
   }
 
   @Test
