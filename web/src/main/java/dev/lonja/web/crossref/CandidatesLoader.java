@@ -68,7 +68,8 @@ public final class CandidatesLoader {
     return new CandidatesLoader(session, today, partId, place);
   }
 
-  private Quantity freeOf(Item item) {
+  /** What of an item is usable and on no tray. */
+  Quantity freeOf(Item item) {
     return free.getOrDefault(item.id(), Quantity.zero(item.measure()));
   }
 

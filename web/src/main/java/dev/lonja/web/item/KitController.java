@@ -19,9 +19,11 @@ import org.springframework.web.server.ResponseStatusException;
 class KitController {
 
   private final KitDesk desk;
+  private final KitLedgerDesk ledger;
 
-  KitController(KitDesk desk) {
+  KitController(KitDesk desk, KitLedgerDesk ledger) {
     this.desk = desk;
+    this.ledger = ledger;
   }
 
   @GetMapping("/items/{id}/kit")
@@ -40,8 +42,8 @@ class KitController {
     Sent sent = Sent.by(person, requestKey, "kit " + what, id, kits);
     Outcome outcome =
         switch (what) {
-          case "break" -> desk.breakUp(sent, id, kits);
-          case "make" -> desk.make(sent, id, kits);
+          case "break" -> ledger.breakUp(sent, id, kits);
+          case "make" -> ledger.make(sent, id, kits);
           default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         };
     return outcome.next(problems -> page(id, "", kits, problems, model));

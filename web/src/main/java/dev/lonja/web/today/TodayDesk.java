@@ -13,6 +13,7 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.crossref.OnTheShelf;
 import dev.lonja.web.fleet.DueWording;
 import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.frame.LineStates;
@@ -183,7 +184,15 @@ public class TodayDesk {
                       + step.lacking().display()
                       + " short, wanted "
                       + Words.weekdayAndDay(standsOn(tray))
-                      + ".",
+                      + "."
+                      + OnTheShelf.instead(
+                              session,
+                              today,
+                              fleet.needs(tray.unitId()),
+                              step.line(),
+                              step.lacking())
+                          .map(words -> " " + words)
+                          .orElse(""),
                   "/trays/" + tray.id()));
         }
       }

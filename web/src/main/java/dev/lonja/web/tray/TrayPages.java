@@ -16,6 +16,7 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.crossref.OnTheShelf;
 import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.LineStates;
@@ -105,7 +106,9 @@ public class TrayPages {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     Map<Long, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     List<TrayView.LineRow> lines =
-        progress.steps().stream().map(step -> line(session, tray, step, issued)).toList();
+        progress.steps().stream()
+            .map(step -> line(session, tray, step, issued, fleet.needs(tray.unitId())))
+            .toList();
     JobFacts facts = new JobFacts(fleet, tray);
     return new TrayView(
         tray.id(),
@@ -142,7 +145,11 @@ public class TrayPages {
   }
 
   private TrayView.LineRow line(
-      Session session, Tray tray, TrayProgress.Step step, Map<Long, List<PastMovement>> issued) {
+      Session session,
+      Tray tray,
+      TrayProgress.Step step,
+      Map<Long, List<PastMovement>> issued,
+      UnitNeeds needs) {
     Item item = session.items().byId(step.line().itemId()).orElseThrow();
     Quantity out =
         issued.getOrDefault(item.id(), List.of()).stream()
@@ -167,7 +174,11 @@ public class TrayPages {
             .map(Item::number)
             .orElse(""),
         step.line().substitution().map(TrayLine.Substitution::why).orElse(""),
-        !step.line().isLaid() && item.measure() == Measure.PIECES);
+        !step.line().isLaid() && item.measure() == Measure.PIECES,
+        step.state() == TrayProgress.LineState.SHORT && tray.isOpen()
+            ? OnTheShelf.instead(session, clock.today(), needs, step.line(), step.lacking())
+                .orElse("")
+            : "");
   }
 
   /** Torques and cautions that go with a tray's tasks. */

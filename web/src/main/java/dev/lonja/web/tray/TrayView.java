@@ -48,7 +48,8 @@ record TrayView(
       String back,
       String instead,
       String insteadWhy,
-      boolean mayReplace) {}
+      boolean mayReplace,
+      String onTheShelf) {}
 
   /** How tight a fastener is made. */
   record TorqueRow(String place, String torque) {}

@@ -108,6 +108,15 @@ class SubstituteTest {
     assertThat(laid.document().select(".lines > li:contains(OR 68×3 NBR)")).isEmpty();
   }
 
+  /** RV 2210-4 is out; what fits and lies there is named on the tray and on Today. */
+  @Test
+  void whatIsShortNamesWhatFits() {
+    String words = "PL 88-F4 fits, 3 on shelf C-07.";
+    assertThat(tray("RT-04").document().select(".lines > li:contains(RV 2210-4)").text())
+        .contains("1 short", words);
+    assertThat(visitor.get("/").words()).contains("Fuel filter: 1 short, wanted Thu 18. " + words);
+  }
+
   /** A scanner reads the barcode where the number is oily. */
   @Test
   void aBarcodeLaysToo() {

@@ -1,0 +1,339 @@
+package dev.lonja.core.crossref;
+
+import dev.lonja.core.crossref.Finding.Agreement;
+import dev.lonja.core.crossref.Finding.Weight;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.Part;
+import dev.lonja.core.part.Property;
+import dev.lonja.core.part.ScrewThread;
+import dev.lonja.core.quantity.Fineness;
+import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Pressure;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/**
+ * Two parts while they are compared, by the rules of their family: what must agree, what a person
+ * should look at, and what the place demands.
+ */
+final class PartPair {
+
+  private static final Length HALF_MILLIMETRE = new Length(500);
+  private static final Length ONE_MILLIMETRE = new Length(1_000);
+  private static final Length TWO_MILLIMETRES = new Length(2_000);
+  private static final Length THREE_MILLIMETRES = new Length(3_000);
+  private static final Length WASHER_BORE = new Length(300);
+  private static final Length CORD = new Length(80);
+  private static final Length O_RING_LEAST = new Length(150);
+  private static final BigDecimal O_RING_SHARE = new BigDecimal("0.015");
+  private static final BigDecimal BYPASS_BAR = new BigDecimal("0.2");
+  private static final long BYPASS_PASCALS = 20_000;
+  private static final BigDecimal COARSER = new BigDecimal("1.25");
+  private static final int SHORE_POINTS = 5;
+
+  private final Part asked;
+  private final Part offered;
+  private final Fitting place;
+  private final RubberTable rubbers;
+  private final List<Finding> findings = new ArrayList<>();
+
+  PartPair(Part asked, Part offered, Fitting place, RubberTable rubbers) {
+    this.asked = asked;
+    this.offered = offered;
+    this.place = place;
+    this.rubbers = rubbers;
+  }
+
+  List<Finding> compare(Family family) {
+    switch (family) {
+      case SPIN_ON_FILTER -> spinOn();
+      case CARTRIDGE_FILTER -> cartridge();
+      case ROUND_AIR_FILTER -> roundAir();
+      case PANEL_AIR_FILTER -> panel();
+      case CABIN_FILTER -> cabin();
+      case INLINE_FUEL_FILTER -> inLine();
+      case SEAL -> seal();
+      case O_RING -> ring();
+      case DRAIN_PLUG -> plug();
+      case FOAM_FILTER, FLUID, BELT, SPARK_PLUG, CONSUMABLE, KIT -> {}
+    }
+    if (family.isFilter()) {
+      limit(Property.HEIGHT, place.mostHeight());
+      limit(Property.OUTER_DIAMETER, place.mostOuterDiameter());
+    }
+    return findings;
+  }
+
+  private void spinOn() {
+    equal(Property.USE, Weight.MUST_AGREE);
+    thread();
+    within(Property.GASKET_OD, Weight.MUST_AGREE, HALF_MILLIMETRE);
+    within(Property.GASKET_ID, Weight.MUST_AGREE, HALF_MILLIMETRE);
+    bypass();
+    Optional<String> use =
+        asked.properties().get(Property.USE).or(() -> offered.properties().get(Property.USE));
+    if (use.filter("oil"::equals).isPresent()) {
+      ifAsked(Property.ANTI_DRAIN_VALVE, place.needsAntiDrainValve());
+    }
+    if (use.filter("fuel"::equals).isPresent()) {
+      ifAsked(Property.WATER_SEPARATOR, place.needsWaterSeparator());
+    }
+    within(Property.HEIGHT, Weight.CHECK, TWO_MILLIMETRES);
+    within(Property.OUTER_DIAMETER, Weight.CHECK, TWO_MILLIMETRES);
+    fineness();
+  }
+
+  private void cartridge() {
+    within(Property.HEIGHT, Weight.MUST_AGREE, ONE_MILLIMETRE);
+    within(Property.OUTER_DIAMETER, Weight.MUST_AGREE, HALF_MILLIMETRE);
+    within(Property.TOP_ID, Weight.MUST_AGREE, HALF_MILLIMETRE);
+    within(Property.BOTTOM_ID, Weight.MUST_AGREE, HALF_MILLIMETRE);
+    equal(Property.END_CAP, Weight.MUST_AGREE);
+    fineness();
+  }
+
+  private void roundAir() {
+    within(Property.OUTER_DIAMETER, Weight.MUST_AGREE, TWO_MILLIMETRES);
+    within(Property.INNER_DIAMETER, Weight.MUST_AGREE, TWO_MILLIMETRES);
+    within(Property.HEIGHT, Weight.MUST_AGREE, TWO_MILLIMETRES);
+    equal(Property.CLOSED_END, Weight.MUST_AGREE);
+    equal(Property.PRE_CLEANER, Weight.CHECK);
+  }
+
+  private void panel() {
+    within(Property.LENGTH, Weight.MUST_AGREE, TWO_MILLIMETRES);
+    within(Property.WIDTH, Weight.MUST_AGREE, TWO_MILLIMETRES);
+    within(Property.HEIGHT, Weight.MUST_AGREE, TWO_MILLIMETRES);
+  }
+
+  private void cabin() {
+    panel();
+    judge(
+        Property.CARBON,
+        Weight.CHECK,
+        new Allowance.IfAsked(),
+        (wanted, given) -> !wanted || given);
+  }
+
+  private void inLine() {
+    equal(Property.INLET, Weight.MUST_AGREE);
+    equal(Property.OUTLET, Weight.MUST_AGREE);
+    judge(
+        Property.PRESSURE_CLASS,
+        Weight.MUST_AGREE,
+        new Allowance.AtLeast(),
+        (wanted, given) -> given.compareTo(wanted) >= 0);
+    ifAsked(Property.WATER_SEPARATOR, place.needsWaterSeparator());
+    fineness();
+  }
+
+  private void seal() {
+    within(Property.INNER_DIAMETER, Weight.MUST_AGREE, WASHER_BORE);
+    within(Property.OUTER_DIAMETER, Weight.MUST_AGREE, ONE_MILLIMETRE);
+    within(Property.THICKNESS, Weight.MUST_AGREE, WASHER_BORE);
+    equal(Property.SEAL_FORM, Weight.MUST_AGREE);
+    if (place.materials().isEmpty()) {
+      equal(Property.MATERIAL, Weight.MUST_AGREE);
+    } else {
+      Allowance listed = new Allowance.OneOf(place.materials());
+      demand(Property.MATERIAL, listed, material -> place.materials().contains(material));
+      equal(Property.MATERIAL, Weight.CHECK);
+    }
+  }
+
+  private void ring() {
+    asked
+        .properties()
+        .get(Property.INNER_DIAMETER)
+        .ifPresentOrElse(
+            id -> within(Property.INNER_DIAMETER, Weight.MUST_AGREE, ofRing(id)),
+            () -> within(Property.INNER_DIAMETER, Weight.MUST_AGREE, O_RING_LEAST));
+    within(Property.CROSS_SECTION, Weight.MUST_AGREE, CORD);
+    rubber();
+    judge(
+        Property.HARDNESS,
+        Weight.CHECK,
+        new Allowance.WithinPoints(SHORE_POINTS),
+        (wanted, given) -> Math.abs(given - wanted) <= SHORE_POINTS);
+  }
+
+  private static Length ofRing(Length inside) {
+    BigDecimal share = BigDecimal.valueOf(inside.micrometres()).multiply(O_RING_SHARE);
+    return new Length(Math.max(share.longValue(), O_RING_LEAST.micrometres()));
+  }
+
+  private void plug() {
+    thread();
+    equal(Property.SEALING, Weight.MUST_AGREE);
+    judge(
+        Property.SHANK_LENGTH,
+        Weight.MUST_AGREE,
+        new Allowance.Between(TWO_MILLIMETRES, THREE_MILLIMETRES),
+        (wanted, given) -> {
+          long more = given.micrometres() - wanted.micrometres();
+          return more <= THREE_MILLIMETRES.micrometres() && more >= -TWO_MILLIMETRES.micrometres();
+        });
+    equal(Property.HEX, Weight.CHECK);
+    equal(Property.MAGNET, Weight.CHECK);
+  }
+
+  private <T> void equal(Property<T> property, Weight weight) {
+    judge(property, weight, new Allowance.Equal(), Object::equals);
+  }
+
+  private void within(Property<Length> property, Weight weight, Length tolerance) {
+    judge(
+        property,
+        weight,
+        new Allowance.Within(tolerance),
+        (wanted, given) ->
+            Math.abs(given.micrometres() - wanted.micrometres()) <= tolerance.micrometres());
+  }
+
+  private <T> void judge(
+      Property<T> property, Weight weight, Allowance allowance, BiFunction<T, T, Boolean> agrees) {
+    Optional<T> wanted = asked.properties().get(property);
+    Optional<T> given = offered.properties().get(property);
+    Agreement agreement =
+        wanted.isPresent() && given.isPresent()
+            ? agreement(agrees.apply(wanted.get(), given.get()))
+            : Agreement.UNVERIFIED;
+    note(property, weight, agreement, allowance);
+  }
+
+  private void note(Property<?> property, Weight weight, Agreement agreement, Allowance allowance) {
+    findings.add(
+        new Finding(
+            property,
+            weight,
+            agreement,
+            asked.properties().display(property),
+            offered.properties().display(property),
+            allowance));
+  }
+
+  private static Agreement agreement(boolean agrees) {
+    return agrees ? Agreement.AGREES : Agreement.DIFFERS;
+  }
+
+  /** Diameter, form and pitch; a pitch that is missing leaves the rest unverified. */
+  private void thread() {
+    Optional<ScrewThread> wanted = asked.properties().get(Property.THREAD);
+    Optional<ScrewThread> given = offered.properties().get(Property.THREAD);
+    Agreement agreement = Agreement.UNVERIFIED;
+    if (wanted.isPresent() && given.isPresent()) {
+      agreement = threads(wanted.get(), given.get());
+    }
+    note(Property.THREAD, Weight.MUST_AGREE, agreement, new Allowance.Equal());
+  }
+
+  private static Agreement threads(ScrewThread wanted, ScrewThread given) {
+    if (wanted.form() != given.form() || !wanted.diameter().equals(given.diameter())) {
+      return Agreement.DIFFERS;
+    }
+    if (wanted.form().isPipe()) {
+      return Agreement.AGREES;
+    }
+    boolean bothStated = wanted.pitch().isPresent() && given.pitch().isPresent();
+    return bothStated ? agreement(wanted.pitch().equals(given.pitch())) : Agreement.UNVERIFIED;
+  }
+
+  private void bypass() {
+    judge(
+        Property.BYPASS,
+        Weight.MUST_AGREE,
+        new Allowance.WithinBar(BYPASS_BAR),
+        (wanted, given) ->
+            wanted.isPresent() && given.isPresent()
+                ? pascals(wanted.get(), given.get()) <= BYPASS_PASCALS
+                : wanted.isEmpty() && given.isEmpty());
+  }
+
+  private static long pascals(Pressure one, Pressure other) {
+    return Math.abs(one.pascals() - other.pascals());
+  }
+
+  /** What the asked-for part has, the offered one must; what the place demands, every one. */
+  private void ifAsked(Property<Boolean> property, boolean demanded) {
+    Optional<Boolean> wanted = asked.properties().get(property);
+    boolean lacksIt = wanted.filter(has -> !has).isPresent();
+    if (lacksIt) {
+      note(property, Weight.MUST_AGREE, Agreement.AGREES, new Allowance.IfAsked());
+    } else {
+      judge(property, Weight.MUST_AGREE, new Allowance.IfAsked(), (had, has) -> has);
+    }
+    if (demanded) {
+      demand(property, new Allowance.Demanded(), has -> has);
+    }
+  }
+
+  private void fineness() {
+    Optional<Fineness> wanted = asked.properties().get(Property.FINENESS);
+    Optional<Fineness> given = offered.properties().get(Property.FINENESS);
+    Optional<String> test = asked.properties().get(Property.FINENESS_TEST);
+    boolean comparable =
+        wanted.isPresent()
+            && given.isPresent()
+            && test.isPresent()
+            && test.equals(offered.properties().get(Property.FINENESS_TEST));
+    Agreement agreement =
+        comparable ? agreement(isFineEnough(wanted.get(), given.get())) : Agreement.UNVERIFIED;
+    note(Property.FINENESS, Weight.CHECK, agreement, new Allowance.AtMostTimes(COARSER));
+  }
+
+  private static boolean isFineEnough(Fineness wanted, Fineness given) {
+    BigDecimal most = BigDecimal.valueOf(wanted.tenthsOfMicrometre()).multiply(COARSER);
+    return BigDecimal.valueOf(given.tenthsOfMicrometre()).compareTo(most) <= 0;
+  }
+
+  private void rubber() {
+    if (place.fluid().isPresent()) {
+      String fluid = place.fluid().get();
+      Optional<RubberTable.Guidance> guidance =
+          offered.properties().get(Property.RUBBER).flatMap(r -> rubbers.of(r, fluid));
+      Allowance withstands = new Allowance.Withstands(fluid);
+      if (guidance.filter(g -> g == RubberTable.Guidance.CHECK).isPresent()) {
+        note(Property.RUBBER, Weight.CHECK, Agreement.DIFFERS, withstands);
+      } else {
+        Agreement agreement =
+            guidance
+                .map(g -> agreement(g == RubberTable.Guidance.YES))
+                .orElse(Agreement.UNVERIFIED);
+        note(Property.RUBBER, Weight.POSITION, agreement, withstands);
+      }
+      return;
+    }
+    // without a fluid the same rubber is sure to do, and of another nothing is known
+    boolean same =
+        asked.properties().get(Property.RUBBER).isPresent()
+            && asked
+                .properties()
+                .get(Property.RUBBER)
+                .equals(offered.properties().get(Property.RUBBER));
+    note(
+        Property.RUBBER,
+        Weight.MUST_AGREE,
+        same ? Agreement.AGREES : Agreement.UNVERIFIED,
+        new Allowance.Equal());
+  }
+
+  private void limit(Property<Length> property, Optional<Length> most) {
+    most.ifPresent(
+        length ->
+            demand(property, new Allowance.UpTo(length), given -> given.compareTo(length) <= 0));
+  }
+
+  private <T> void demand(
+      Property<T> property, Allowance allowance, java.util.function.Predicate<T> met) {
+    Agreement agreement =
+        offered
+            .properties()
+            .get(property)
+            .map(value -> agreement(met.test(value)))
+            .orElse(Agreement.UNVERIFIED);
+    note(property, Weight.POSITION, agreement, allowance);
+  }
+}
