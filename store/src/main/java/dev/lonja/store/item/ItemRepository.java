@@ -37,6 +37,9 @@ import org.jooq.impl.DSL;
 /** What has a label on the shelf. */
 public final class ItemRepository {
 
+  /** Room on the walk for bins that are put up between others later. */
+  private static final int BINS_APART = 10;
+
   private final DSLContext context;
 
   public ItemRepository(DSLContext context) {
@@ -113,6 +116,18 @@ public final class ItemRepository {
         .selectFrom(BIN)
         .where(BIN.ADDRESS.equalIgnoreCase(address))
         .fetchOptional(ItemRepository::bin);
+  }
+
+  /** All bins in walking order. */
+  public List<Item.Bin> bins() {
+    return context.selectFrom(BIN).orderBy(BIN.WALK_ORDER).fetch(ItemRepository::bin);
+  }
+
+  /** Puts up a bin at the end of the walk. */
+  public void addBin(String address) {
+    org.jooq.Field<Long> last = DSL.coalesce(DSL.max(BIN.WALK_ORDER), 0L);
+    long walkOrder = context.select(last).from(BIN).fetchSingle(last) + BINS_APART;
+    context.insertInto(BIN).set(BIN.ADDRESS, address).set(BIN.WALK_ORDER, walkOrder).execute();
   }
 
   public List<Product> products() {

@@ -51,6 +51,17 @@ class ReferenceController {
         .next(problems -> page(typed, problems, model));
   }
 
+  @PostMapping("/setup/reference/bins")
+  String bins(
+      @RequestParam String requestKey,
+      @RequestParam String bins,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    return desk.addBins(Sent.by(person, requestKey, "bins", bins), bins)
+        .next(problems -> page(typed, problems, model));
+  }
+
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute("view", desk.view());
     model.addAttribute("typed", typed);

@@ -3,6 +3,7 @@ package dev.lonja.web.setup;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.RubberTable.Guidance;
 import dev.lonja.core.crossref.RubberTable.Pair;
+import dev.lonja.core.item.Item;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Property;
 import dev.lonja.store.LonjaStore;
@@ -23,11 +24,12 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
-/** Reference data that the store may edit: rubbers in fluids, and who supplies. */
+/** What the store sets up for its items: rubbers in fluids, who supplies, the bins. */
 @Service
 public class ReferenceDesk {
 
   private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_ADDRESS = 12;
   private static final BigDecimal MOST_DAYS = BigDecimal.valueOf(400);
 
   private final LonjaStore store;
@@ -41,7 +43,11 @@ public class ReferenceDesk {
   }
 
   /** The page. */
-  record View(List<String> fluids, List<RubberRow> rubbers, List<SupplierRow> suppliers) {}
+  record View(
+      List<String> fluids,
+      List<RubberRow> rubbers,
+      List<SupplierRow> suppliers,
+      List<String> bins) {}
 
   /** A rubber with what is said of it in each fluid. */
   record RubberRow(String rubber, List<Cell> cells) {}
@@ -61,7 +67,8 @@ public class ReferenceDesk {
               Property.RUBBER.choices().stream().map(r -> row(r, here, shipped)).toList(),
               session.keeping().suppliers().stream()
                   .map(s -> new SupplierRow(s.name(), s.leadDays()))
-                  .toList());
+                  .toList(),
+              session.items().bins().stream().map(Item.Bin::address).toList());
         });
   }
 
@@ -138,6 +145,46 @@ public class ReferenceDesk {
           }
           session.keeping().addSupplier(named.orElseThrow(), days.orElseThrow().intValueExact());
           audit(session, sent, "supplier added", "", named.get());
+          return new Outcome.Done("/setup/reference");
+        });
+  }
+
+  /** Puts up bins, several with a space between them, at the end of the walk. */
+  @Allowed.ToKeepStore
+  public Outcome addBins(Sent sent, String addresses) {
+    return once.run(
+        sent,
+        session -> {
+          List<String> wanted =
+              Arrays.stream(addresses.strip().split("\\s+"))
+                  .filter(a -> !a.isEmpty())
+                  .map(a -> a.toUpperCase(Locale.ROOT))
+                  .distinct()
+                  .toList();
+          Typed typed = new Typed();
+          if (wanted.isEmpty()) {
+            typed.refuse("bins", "Write an address such as A-03, or several with spaces between.");
+          }
+          for (String address : wanted) {
+            if (address.length() > LONGEST_ADDRESS) {
+              typed.refuse(
+                  "bins",
+                  "The address "
+                      + address
+                      + " has "
+                      + address.length()
+                      + " characters; allowed are "
+                      + LONGEST_ADDRESS
+                      + ".");
+            } else if (session.items().binByAddress(address).isPresent()) {
+              typed.refuse("bins", "There is a bin " + address + " already.");
+            }
+          }
+          if (!typed.problems().isEmpty()) {
+            return new Outcome.Refused(typed.problems());
+          }
+          wanted.forEach(session.items()::addBin);
+          audit(session, sent, "bins put up", "", String.join(" ", wanted));
           return new Outcome.Done("/setup/reference");
         });
   }

@@ -34,6 +34,25 @@ class ReferenceTest {
         .contains("Choose a rubber, a fluid");
   }
 
+  /** An empty store begins with its bins, then its first item. */
+  @Test
+  void binsArePutUpAtTheEndOfTheWalk() {
+    Visitor.Page page = visitor.get("/setup/reference");
+    for (String[] wrong :
+        new String[][] {
+          {" ", "Write an address such as A-03"},
+          {"a-03 F-01", "There is a bin A-03 already."},
+          {"FAR-BEHIND-THE-QUAY", "has 19 characters; allowed are 12."}
+        }) {
+      Visitor.Page answer = visitor.submit(page.form("/bins"), Map.of("bins", wrong[0]));
+      assertThat(answer.words()).contains("Nothing was changed.", wrong[1]);
+      assertThat(answer.document().select("#bins").val()).isEqualTo(wrong[0]);
+    }
+    assertThat(visitor.submit(page.form("/bins"), Map.of("bins", "f-01 F-02")).words())
+        .contains("92: A-01", "T-5 F-01 F-02");
+    assertThat(visitor.get("/find?q=f-02").words()).contains("Bin F-02: 0 items at home here.");
+  }
+
   @Test
   void aSupplierIsAddedOnce() {
     Visitor.Page page = visitor.get("/setup/reference");
