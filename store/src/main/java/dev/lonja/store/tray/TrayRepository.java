@@ -124,6 +124,17 @@ public final class TrayRepository {
         .execute();
   }
 
+  /** Asks for so much less on a line, and lays no more than that; down to none it is struck. */
+  public void lessen(TrayLine line, Quantity by) {
+    Quantity left = line.wanted().minus(by);
+    if (left.isPositive()) {
+      setLaid(line.id(), line.laid().min(left));
+      setWanted(line.id(), left);
+    } else {
+      removeLine(line.id());
+    }
+  }
+
   /** Strikes a line that is not laid. */
   public void removeLine(long lineId) {
     context.deleteFrom(TRAY_LINE).where(TRAY_LINE.ID.eq(lineId)).execute();

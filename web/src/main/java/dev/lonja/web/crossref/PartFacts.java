@@ -37,9 +37,4 @@ public record PartFacts(
       String note,
       String actor,
       String withdrawn) {}
-
-  /** How many of the candidates somebody has to settle. */
-  public long conflicts() {
-    return candidates.stream().filter(CandidateRow::conflict).count();
-  }
 }

@@ -207,7 +207,7 @@ public class KitDesk {
           Quantity taken = left.min(line.wanted());
           left = left.minus(taken);
           covered++;
-          lessen(session, line, taken);
+          session.trays().lessen(line, taken);
         }
       }
     }
@@ -226,15 +226,5 @@ public class KitDesk {
             Optional.empty());
     session.trays().touch(tray.id(), tray.version());
     return new Outcome.Done("/trays/" + tray.id());
-  }
-
-  private static void lessen(Session session, TrayLine line, Quantity taken) {
-    Quantity left = line.wanted().minus(taken);
-    if (left.isPositive()) {
-      session.trays().setLaid(line.id(), line.laid().min(left));
-      session.trays().setWanted(line.id(), left);
-    } else {
-      session.trays().removeLine(line.id());
-    }
   }
 }

@@ -6,7 +6,6 @@ import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Measure;
-import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.TakeLine;
@@ -210,13 +209,7 @@ public class SubstituteDesk {
               add.pieces(),
               add.line().positionId());
     } else if (change instanceof BoxSettlement.Change.Drop drop) {
-      Quantity left = drop.line().wanted().minus(drop.pieces());
-      if (left.isPositive()) {
-        session.trays().setLaid(drop.line().id(), drop.line().laid().min(left));
-        session.trays().setWanted(drop.line().id(), left);
-      } else {
-        session.trays().removeLine(drop.line().id());
-      }
+      session.trays().lessen(drop.line(), drop.pieces());
     }
   }
 }
