@@ -127,7 +127,7 @@ class MapDesk {
         part.make(),
         part.number(),
         free.isEmpty() ? "not stocked" : free + " free",
-        Optional.ofNullable(verdicts.get(part.id())).map(c -> c.verdict().words()).orElse(""));
+        Optional.ofNullable(verdicts.get(part.id())).map(Candidate::verdict));
   }
 
   private static Plate plate(CandidatesLoader loader, Part part) {

@@ -2,12 +2,14 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.crossref.Verdict;
 import dev.lonja.web.frame.Svg;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -28,7 +30,7 @@ final class MapDrawing {
    *
    * @param column statements away from the start
    * @param free "3 free", or "not stocked"
-   * @param verdict in words; empty for the start
+   * @param verdict empty for the start and for what is only named
    */
   record Node(
       long part,
@@ -37,7 +39,7 @@ final class MapDrawing {
       String make,
       String number,
       String free,
-      String verdict) {}
+      Optional<Verdict> verdict) {}
 
   private MapDrawing() {}
 
@@ -80,14 +82,15 @@ final class MapDrawing {
 
   private static void node(Svg svg, Node node, int[] corner) {
     boolean start = node.column() == 0;
-    boolean out = node.verdict().equals("does not fit");
+    boolean out = node.verdict().filter(v -> v == Verdict.DOES_NOT_FIT).isPresent();
+    String verdict = node.verdict().map(Verdict::words).orElse("");
     String words =
         node.make()
             + " "
             + node.number()
             + ", "
             + node.free()
-            + (node.verdict().isEmpty() ? "" : ", " + node.verdict());
+            + (verdict.isEmpty() ? "" : ", " + verdict);
     svg.open(node.path(), words);
     svg.rect(
         corner[0],
@@ -105,7 +108,7 @@ final class MapDrawing {
     svg.label(
         corner[0] + NODE_WIDTH - 8.0,
         corner[1] + 15,
-        mark(node.verdict()) + node.verdict(),
+        node.verdict().map(MapDrawing::mark).orElse("") + verdict,
         "text-anchor=\"end\" font-size=\"11.5\" font-weight=\"700\" fill=\""
             + (out ? "#b8361c" : "#0e2b33")
             + "\"");
@@ -122,13 +125,12 @@ final class MapDrawing {
     svg.close(node.path());
   }
 
-  private static String mark(String verdict) {
+  private static String mark(Verdict verdict) {
     return switch (verdict) {
-      case "fits" -> "● ";
-      case "check" -> "◆ ";
-      case "stopgap" -> "◐ ";
-      case "does not fit" -> "▲ ";
-      default -> "";
+      case FITS -> "● ";
+      case CHECK -> "◆ ";
+      case STOPGAP -> "◐ ";
+      case DOES_NOT_FIT -> "▲ ";
     };
   }
 
