@@ -22,7 +22,8 @@ class ArchitectureTest {
               "java..",
               "org.jspecify..",
               "org.apache.commons.statistics..",
-              "org.jgrapht..");
+              "org.jgrapht..",
+              "org.ojalgo..");
 
   @ArchTest
   static final ArchRule THE_CORE_DOES_NO_INPUT_OR_OUTPUT =

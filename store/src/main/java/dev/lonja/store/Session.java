@@ -10,12 +10,18 @@ import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.MeterDigests;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.fleet.VariantRepository;
+import dev.lonja.store.fluid.ClimateRepository;
+import dev.lonja.store.fluid.PourRepository;
+import dev.lonja.store.fluid.ProductRepository;
+import dev.lonja.store.fluid.SpecRepository;
+import dev.lonja.store.fluid.StudyRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.PersonRepository;
+import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.DeviationRepository;
 import dev.lonja.store.service.RecordRepository;
@@ -106,6 +112,30 @@ public final class Session {
 
   public RubberRepository rubbers() {
     return new RubberRepository(context);
+  }
+
+  public ProductRepository products() {
+    return new ProductRepository(context);
+  }
+
+  public SpecRepository specs() {
+    return new SpecRepository(context);
+  }
+
+  public ClimateRepository climate() {
+    return new ClimateRepository(context);
+  }
+
+  public PourRepository pours() {
+    return new PourRepository(context);
+  }
+
+  public StudyRepository studies() {
+    return new StudyRepository(context, settings().currency());
+  }
+
+  public ReferenceRepository references() {
+    return new ReferenceRepository(context);
   }
 
   public LedgerRepository ledger() {

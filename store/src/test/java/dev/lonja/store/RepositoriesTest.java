@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Meter;
@@ -12,8 +13,8 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Product;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
@@ -261,7 +262,7 @@ class RepositoriesTest {
         session -> {
           session
               .trays()
-              .addLine(id, 8, "Oil filter", "look", Quantity.pieces(1), Optional.empty());
+              .addLine(id, 8, "Oil filter", "look", Quantity.pieces(1), Destination.NONE);
           return session.trays().touch(id, 0);
         });
     assertThat(store.<Boolean>write(s -> s.trays().handOver(id, 0, "workshop", TODAY))).isFalse();

@@ -1,6 +1,9 @@
 package dev.lonja.core.fleet;
 
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.quantity.Volume;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -11,9 +14,10 @@ import java.util.stream.Stream;
 /**
  * A place on a unit that holds one fluid.
  *
- * @param grade the grade its spec demands
+ * @param spec what it demands of a fluid
  * @param itemId the preferred item, if one is chosen
  * @param capacities what it takes in each condition on file
+ * @param changeOver the item that takes over from a day on, if one is set
  * @param hint the order of the work, such as "open the fill plug before the drain plug"; may be
  *     empty
  */
@@ -21,10 +25,14 @@ public record Compartment(
     long id,
     String name,
     Kind kind,
-    String grade,
+    Spec spec,
     Optional<Long> itemId,
     Map<FillCondition, Volume> capacities,
-    String hint) {
+    String hint,
+    Optional<ChangeOver> changeOver) {
+
+  /** Another item from a day on, that day included. */
+  public record ChangeOver(long itemId, LocalDate from) {}
 
   /** What a compartment belongs to. */
   public enum Kind {
@@ -52,15 +60,42 @@ public record Compartment(
     public String words() {
       return words;
     }
+
+    /** What such a compartment usually holds; its spec may say otherwise. */
+    public FluidKind usualFluid() {
+      return switch (this) {
+        case ENGINE, ENGINE_CLUTCH -> FluidKind.ENGINE_OIL;
+        case GEARBOX, PRIMARY_DRIVE, FRONT_DRIVE, REAR_DRIVE, TRANSFER_CASE -> FluidKind.GEAR_OIL;
+        case HYDRAULIC, POWER_STEERING -> FluidKind.HYDRAULIC_OIL;
+        case COOLING -> FluidKind.COOLANT;
+        case BRAKE_CIRCUIT -> FluidKind.BRAKE_FLUID;
+        case EXHAUST_FLUID -> FluidKind.EXHAUST_FLUID;
+        case WASHER -> FluidKind.WASHER_FLUID;
+      };
+    }
   }
 
   public Compartment {
     capacities = Map.copyOf(capacities);
   }
 
-  /** This compartment with another preferred item. */
+  /** This compartment as it stands on a day: with the item that has taken over by then. */
+  public Compartment on(LocalDate day) {
+    return changeOver
+        .filter(change -> !day.isBefore(change.from()))
+        .map(change -> withItem(change.itemId()))
+        .orElse(this);
+  }
+
+  /** This compartment with another preferred item, whatever was set to take over. */
   public Compartment withItem(long item) {
-    return new Compartment(id, name, kind, grade, Optional.of(item), capacities, hint);
+    return new Compartment(
+        id, name, kind, spec, Optional.of(item), capacities, hint, Optional.empty());
+  }
+
+  /** This compartment with another spec. */
+  public Compartment withSpec(Spec other) {
+    return new Compartment(id, name, kind, other, itemId, capacities, hint, changeOver);
   }
 
   /** This compartment with another capacity in one condition. */
@@ -68,7 +103,7 @@ public record Compartment(
     Map<FillCondition, Volume> changed = new EnumMap<>(FillCondition.class);
     changed.putAll(capacities);
     changed.put(condition, volume);
-    return new Compartment(id, name, kind, grade, itemId, changed, hint);
+    return new Compartment(id, name, kind, spec, itemId, changed, hint, changeOver);
   }
 
   /**

@@ -64,7 +64,7 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
       occurrence.tasks().forEach(task -> tasks.put(task.task().id(), task));
       Take take =
           ServiceTake.of(
-              unit.needs(),
+              unit.needs().on(occurrence.date()),
               occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
       for (TakeLine line : take.lines()) {
         demands.add(

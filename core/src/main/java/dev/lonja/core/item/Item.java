@@ -1,5 +1,6 @@
 package dev.lonja.core.item;
 
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;

@@ -48,14 +48,9 @@ public final class Ledger {
   /** Takes out of the lots of the picking list whatever it is for; whole or not at all. */
   static Booking pick(
       MovementKind kind, ItemStock stock, Quantity wanted, Quantity held, LocalDate today) {
-    Optional<Refusal> refusal = refusalOfAmount(wanted);
+    Optional<Refusal> refusal = refusalOfIssue(stock, wanted, held, today);
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
-    }
-    Quantity free = stock.usable(today).minus(held).atLeastZero();
-    if (wanted.compareTo(free) > 0) {
-      return Booking.refused(
-          new Refusal.NotEnough(wanted, free, held, stock.expired(today), stock.quarantined()));
     }
     RunningValue running = new RunningValue(stock);
     Quantity left = wanted;
@@ -67,6 +62,20 @@ public final class Ledger {
       }
     }
     return running.booked();
+  }
+
+  /** Why so much may not be issued; empty if it may. */
+  static Optional<Refusal> refusalOfIssue(
+      ItemStock stock, Quantity wanted, Quantity held, LocalDate today) {
+    Quantity free = stock.usable(today).minus(held).atLeastZero();
+    return refusalOfAmount(wanted)
+        .or(
+            () ->
+                wanted.compareTo(free) > 0
+                    ? Optional.of(
+                        new Refusal.NotEnough(
+                            wanted, free, held, stock.expired(today), stock.quarantined()))
+                    : Optional.empty());
   }
 
   /** Usable lots in the order in which they are picked. */
@@ -128,19 +137,9 @@ public final class Ledger {
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
     }
-    Money value = stock.average().valueOf(quantity);
-    Place to = new Place(from.lotId(), toBinId);
-    return new Booking.Booked(
-        List.of(
-            new MovementLine(
-                MovementKind.TRANSFER,
-                from,
-                quantity.negated(),
-                value.negated(),
-                stock.average(),
-                Optional.empty()),
-            new MovementLine(
-                MovementKind.TRANSFER, to, quantity, value, stock.average(), Optional.empty())));
+    RunningValue running = new RunningValue(stock);
+    running.move(MovementKind.TRANSFER, from, new Place(from.lotId(), toBinId), quantity);
+    return running.booked();
   }
 
   /** Throws away part of a lot; quarantined and expired lots may be scrapped. */
@@ -212,6 +211,9 @@ public final class Ledger {
     }
     if (line.kind() == MovementKind.KIT_BROKEN || line.kind() == MovementKind.KIT_MADE) {
       return Optional.of(new Refusal.PartOfKit(line.id()));
+    }
+    if (line.kind() == MovementKind.OPENED) {
+      return Optional.of(new Refusal.PackOpened(line.id()));
     }
     if (!line.answeredQuantity().isZero()) {
       return Optional.of(new Refusal.AlreadyAnswered(line.id()));

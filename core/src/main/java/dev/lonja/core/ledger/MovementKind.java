@@ -12,6 +12,8 @@ public enum MovementKind {
   COUNT("count"),
   KIT_BROKEN("kit broken"),
   KIT_MADE("kit made"),
+  /** A pack opened: what is in it goes on as a lot of its own. */
+  OPENED("opened"),
   POUR("pour"),
   SCRAP("scrap"),
   /** Undoes a movement that it refers to. */
@@ -33,7 +35,7 @@ public enum MovementKind {
       case RECEIPT, RETURN, CORRECTION -> true;
       // what comes in brings its share of the kit's value along
       case KIT_BROKEN, KIT_MADE -> change.isPositive();
-      case ISSUE, TRANSFER, ADJUSTMENT, COUNT, POUR, SCRAP -> false;
+      case ISSUE, TRANSFER, ADJUSTMENT, COUNT, OPENED, POUR, SCRAP -> false;
     };
   }
 }

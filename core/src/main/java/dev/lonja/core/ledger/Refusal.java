@@ -36,6 +36,9 @@ public sealed interface Refusal {
   /** One line of a kit that was made or broken; alone it would make stock out of nothing. */
   record PartOfKit(long movementId) implements Refusal {}
 
+  /** Half of a pack's opening; a pack that is open stays open. */
+  record PackOpened(long movementId) implements Refusal {}
+
   /** Both ends of a transfer are the same bin. */
   record SameBin() implements Refusal {}
 }

@@ -36,6 +36,15 @@ final class RunningValue {
     add(kind, place, amount, average.valueOf(amount), Optional.empty());
   }
 
+  /** Moves {@code amount} from one place to another with its value at the moving average. */
+  void move(MovementKind kind, Place from, Place to, Quantity amount) {
+    Money atAverage = average.valueOf(amount);
+    lines.add(
+        new MovementLine(
+            kind, from, amount.negated(), atAverage.negated(), average, Optional.empty()));
+    lines.add(new MovementLine(kind, to, amount, atAverage, average, Optional.empty()));
+  }
+
   /** Adds a signed line of a stated value, which the rules of the last piece may still change. */
   void add(MovementKind kind, Place place, Quantity change, Money stated, Optional<Long> refersTo) {
     quantity = quantity.plus(change);

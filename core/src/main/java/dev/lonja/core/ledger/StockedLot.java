@@ -9,19 +9,23 @@ import java.util.Optional;
  * What lies of one lot in one bin.
  *
  * @param expiresOn the last day on which the lot is good
+ * @param openedOn since when the container is open, if it is
  */
 public record StockedLot(
     Place place,
     LocalDate receivedOn,
     Optional<LocalDate> expiresOn,
     boolean quarantined,
+    Optional<LocalDate> openedOn,
     Quantity quantity) {
 
   /**
-   * First expired first out, lots without expiry last; then oldest receipt; then order of entry.
+   * First expired first out, lots without expiry last; then what is open; then oldest receipt; then
+   * order of entry.
    */
   static final Comparator<StockedLot> PICKING_ORDER =
       Comparator.comparing((StockedLot lot) -> lot.expiresOn().orElse(LocalDate.MAX))
+          .thenComparing(lot -> lot.openedOn().isEmpty())
           .thenComparing(StockedLot::receivedOn)
           .thenComparing(lot -> lot.place().lotId())
           .thenComparing(lot -> lot.place().binId());

@@ -1,6 +1,7 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.quantity.Quantity;
@@ -88,7 +89,7 @@ public final class ServiceTake {
             task.id(),
             compartment.itemId().get(),
             compartment.name(),
-            Optional.empty(),
+            Destination.compartment(compartment.id()),
             expected,
             toLay,
             reason));
@@ -117,7 +118,7 @@ public final class ServiceTake {
             task.id(),
             position.itemId().get(),
             position.name(),
-            Optional.of(position.id()),
+            Destination.position(position.id()),
             whole.times(chance),
             whole,
             reason));

@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -11,7 +12,7 @@ import java.util.Optional;
  *
  * @param taskId the task that asks for it
  * @param place the compartment or position it goes to
- * @param positionId the position, if it goes to one
+ * @param destination the position or compartment, as the machine's file knows it
  * @param expected what the forecast counts, chance and handling loss included
  * @param toLay what belongs on the tray
  */
@@ -19,7 +20,7 @@ public record TakeLine(
     long taskId,
     long itemId,
     String place,
-    Optional<Long> positionId,
+    Destination destination,
     Quantity expected,
     Quantity toLay,
     Reason reason) {
@@ -30,7 +31,7 @@ public record TakeLine(
         taskId,
         itemId,
         place,
-        positionId,
+        destination,
         expected.minus(covered).atLeastZero(),
         toLay.minus(covered).atLeastZero(),
         reason);

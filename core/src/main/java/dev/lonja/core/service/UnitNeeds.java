@@ -2,6 +2,7 @@ package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
+import java.time.LocalDate;
 import java.util.List;
 
 /**
@@ -19,6 +20,14 @@ public record UnitNeeds(List<Compartment> compartments, List<Position> positions
   public UnitNeeds {
     compartments = List.copyOf(compartments);
     positions = List.copyOf(positions);
+  }
+
+  /** As they stand on a day, with the fluids that have taken over by then. */
+  public UnitNeeds on(LocalDate day) {
+    boolean changes = compartments.stream().anyMatch(c -> c.changeOver().isPresent());
+    return changes
+        ? new UnitNeeds(compartments.stream().map(c -> c.on(day)).toList(), positions, boxes)
+        : this;
   }
 
   /** The compartment with this id; one that the unit does not have is broken data and throws. */

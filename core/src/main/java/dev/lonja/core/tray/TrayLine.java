@@ -1,5 +1,6 @@
 package dev.lonja.core.tray;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.quantity.Quantity;
 import java.util.Optional;
 
@@ -8,7 +9,7 @@ import java.util.Optional;
  *
  * @param place where it goes on the machine
  * @param walkOrder where its bin comes on the walk through the store
- * @param positionId the position it is for, if it is for one
+ * @param destination the position or compartment it is for
  * @param laid from zero to what is wanted
  */
 public record TrayLine(
@@ -19,7 +20,7 @@ public record TrayLine(
     int walkOrder,
     Quantity wanted,
     Quantity laid,
-    Optional<Long> positionId,
+    Destination destination,
     Optional<Substitution> substitution) {
 
   /** What was asked for where something else is laid, and why. */
@@ -28,6 +29,14 @@ public record TrayLine(
   /** The item that the service asks for, whatever is laid for it. */
   public long askedItemId() {
     return substitution.map(Substitution::originalItemId).orElse(itemId);
+  }
+
+  public Optional<Long> positionId() {
+    return destination.positionId();
+  }
+
+  public Optional<Long> compartmentId() {
+    return destination.compartmentId();
   }
 
   public Quantity missing() {

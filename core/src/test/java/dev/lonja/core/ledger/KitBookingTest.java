@@ -30,6 +30,7 @@ class KitBookingTest {
                     TODAY.minusDays(30),
                     Optional.empty(),
                     false,
+                    Optional.empty(),
                     Quantity.pieces(pieces)));
     return new ItemStock(
         item,

@@ -284,6 +284,7 @@ class LedgerTest {
         LocalDate.parse(received),
         Optional.ofNullable(expires).map(LocalDate::parse),
         false,
+        Optional.empty(),
         Quantity.pieces(pieces));
   }
 
@@ -294,6 +295,7 @@ class LedgerTest {
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         false,
+        Optional.empty(),
         Quantity.pieces(pieces));
   }
 
@@ -303,6 +305,7 @@ class LedgerTest {
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         true,
+        Optional.empty(),
         Quantity.pieces(pieces));
   }
 

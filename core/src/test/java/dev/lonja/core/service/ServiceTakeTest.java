@@ -14,6 +14,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -72,7 +74,15 @@ class ServiceTakeTest {
     assertThat(take(sump(Map.of()), Optional.empty(), CHANGE_OIL).gaps())
         .containsExactly(new Take.Gap.NoCapacity("Sump"));
     Compartment nothingChosen =
-        new Compartment(SUMP, "Sump", Compartment.Kind.ENGINE, "", Optional.empty(), BOTH, "");
+        new Compartment(
+            SUMP,
+            "Sump",
+            Compartment.Kind.ENGINE,
+            Spec.ofKind(FluidKind.ENGINE_OIL),
+            Optional.empty(),
+            BOTH,
+            "",
+            Optional.empty());
     assertThat(take(nothingChosen, Optional.empty(), CHANGE_OIL).gaps())
         .containsExactly(new Take.Gap.NoItem("Sump"));
   }

@@ -5,6 +5,8 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
@@ -74,7 +76,14 @@ public final class Services {
 
   public static Compartment sump(Map<FillCondition, Volume> capacities) {
     return new Compartment(
-        SUMP, "Sump", Compartment.Kind.ENGINE, "15W-40", Optional.of(OIL), capacities, "");
+        SUMP,
+        "Sump",
+        Compartment.Kind.ENGINE,
+        Spec.ofKind(FluidKind.ENGINE_OIL),
+        Optional.of(OIL),
+        capacities,
+        "",
+        Optional.empty());
   }
 
   public static Position filter(Optional<Volume> volume) {

@@ -2,6 +2,7 @@ package dev.lonja.core.tray;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.KitCover;
@@ -25,7 +26,7 @@ class BoxSettlementTest {
         1,
         Quantity.pieces(wanted),
         Quantity.pieces(0),
-        positioned ? Optional.of(id) : Optional.empty(),
+        positioned ? Destination.position(id) : Destination.NONE,
         Optional.empty());
   }
 
@@ -34,7 +35,7 @@ class BoxSettlementTest {
         1,
         item,
         "seal",
-        Optional.of(5L),
+        Destination.position(5),
         Quantity.pieces(pieces),
         Quantity.pieces(pieces),
         new TakeLine.Reason.Part(""));

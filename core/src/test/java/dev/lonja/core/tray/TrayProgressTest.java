@@ -2,6 +2,7 @@ package dev.lonja.core.tray;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.quantity.Quantity;
 import java.util.List;
 import java.util.Map;
@@ -60,7 +61,7 @@ class TrayProgressTest {
         walk,
         Quantity.pieces(wanted),
         Quantity.pieces(laid),
-        Optional.empty(),
+        Destination.NONE,
         Optional.empty());
   }
 }

@@ -34,12 +34,16 @@ final class ExchangeTables {
   private static List<ExchangeTable> inOrder() {
     List<ExchangeTable> all = new ArrayList<>(List.of(settings(), people()));
     all.addAll(PartTables.ALL);
+    all.addAll(StockTables.BINS);
+    all.addAll(FluidTables.PRODUCTS);
     all.addAll(StockTables.ALL);
     all.addAll(FleetTables.ALL);
+    all.addAll(FluidTables.SPECS);
     all.addAll(MeterTables.ALL);
     all.addAll(ServiceTables.ALL);
     all.addAll(TrayTables.ALL);
     all.addAll(RecordTables.ALL);
+    all.addAll(FluidTables.RECORDS);
     all.add(auditLines());
     return List.copyOf(all);
   }

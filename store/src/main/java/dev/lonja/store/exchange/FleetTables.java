@@ -28,6 +28,10 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fluid.BrakeBase;
+import dev.lonja.core.fluid.Chemistry;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.Spec;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -129,9 +133,33 @@ final class FleetTables {
         .with(reference("variant_id", COMPARTMENT.VARIANT_ID, "variants", "the variant"))
         .with(of("name", COMPARTMENT.NAME, text(60), "name"))
         .with(of("kind", COMPARTMENT.KIND, words(Compartment.Kind.values()), "kind"))
-        .with(of("grade", COMPARTMENT.GRADE, text(40), "grade the spec demands").orEmptyText())
         .with(reference("item_id", COMPARTMENT.ITEM_ID, "items", "preferred fluid").optional())
         .with(of("hint", COMPARTMENT.HINT, text(200), "order of the work").orEmptyText())
+        .with(of("fluid", COMPARTMENT.FLUID_KIND, words(FluidKind.values()), "what it holds"))
+        .with(
+            of(
+                "approval_mode",
+                COMPARTMENT.APPROVAL_MODE,
+                words(Spec.ApprovalMode.values()),
+                "whether classes do without an approval"))
+        .with(
+            of("most_ash_pct", COMPARTMENT.MOST_ASH_E3, scaled(3, 0, 100_000), "sulphated ash")
+                .optional())
+        .with(
+            of("least_zinc_mg_kg", COMPARTMENT.LEAST_ZINC_MG_KG, whole(0, 100_000), "zinc")
+                .optional())
+        .with(
+            of(
+                "friction_modifier",
+                COMPARTMENT.FRICTION_MODIFIER,
+                words(Spec.FrictionModifier.values()),
+                "what is demanded of it"))
+        .with(of("wet_clutch", COMPARTMENT.WET_CLUTCH, yesNo(), "runs on a wet clutch"))
+        .with(of("biodegradable", COMPARTMENT.BIODEGRADABLE, yesNo(), "must be, readily"))
+        .with(
+            of("chemistry", COMPARTMENT.CHEMISTRY, words(Chemistry.values()), "coolant family")
+                .optional())
+        .with(of("base", COMPARTMENT.BASE, words(BrakeBase.values()), "of brake fluid").optional())
         .unique("variant_id", "name")
         .build();
   }

@@ -20,22 +20,20 @@ import static dev.lonja.store.schema.Tables.ITEM_BIN;
 import static dev.lonja.store.schema.Tables.LOT;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.PICTURE;
-import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
-import dev.lonja.core.item.Product;
 import dev.lonja.core.ledger.MovementKind;
 import java.util.List;
 
 /** What is stocked, where it lies and how it moved. */
 final class StockTables {
 
+  static final List<ExchangeTable> BINS = List.of(bins());
+
   static final List<ExchangeTable> ALL =
       List.of(
-          bins(),
-          products(),
           items(),
           barcodes(),
           itemBins(),
@@ -55,18 +53,6 @@ final class StockTables {
         .with(of("walk_order", BIN.WALK_ORDER, whole(1, 999_999), "place on the walk"))
         .unique("address")
         .unique("walk_order")
-        .build();
-  }
-
-  private static ExchangeTable products() {
-    return ExchangeTable.named("products", PRODUCT)
-        .with(of("id", PRODUCT.ID, id(), "number of the row"))
-        .with(of("make", PRODUCT.MAKE, text(60), "who makes it"))
-        .with(of("name", PRODUCT.NAME, text(60), "what it is called"))
-        .with(of("kind", PRODUCT.KIND, words(Product.Kind.values()), "what it is for"))
-        .with(of("grade", PRODUCT.GRADE, text(20), "viscosity grade").orEmptyText())
-        .with(of("classes", PRODUCT.CLASSES, text(120), "service classes claimed").orEmptyText())
-        .unique("make", "name")
         .build();
   }
 
@@ -154,6 +140,7 @@ final class StockTables {
         .with(of("received_on", LOT.RECEIVED_ON, date(), "day of receipt"))
         .with(of("expires_on", LOT.EXPIRES_ON, date(), "last good day").optional())
         .with(of("quarantined", LOT.QUARANTINED, yesNo(), "set aside, not to be issued"))
+        .with(of("opened_on", LOT.OPENED_ON, date(), "since when it is open").optional())
         .unique("item_id", "code")
         .build();
   }

@@ -20,7 +20,8 @@ import java.util.List;
 /** What is laid out for an occurrence. */
 final class TrayTables {
 
-  static final List<ExchangeTable> ALL = List.of(trays(), trayTasks(), trayLines());
+  static final List<ExchangeTable> ALL =
+      List.of(trays(), trayTasks(), FluidTables.signOffs(), trayLines());
 
   private TrayTables() {}
 
@@ -62,6 +63,10 @@ final class TrayTables {
         .with(
             reference("position_id", TRAY_LINE.POSITION_ID, "positions", "the position it is for")
                 .optional())
+        .with(
+            reference("compartment_id", TRAY_LINE.COMPARTMENT_ID, "compartments", "or the fluid")
+                .optional())
+        .with(reference("sign_off_id", TRAY_LINE.SIGN_OFF_ID, "sign_offs", "who signed").optional())
         .with(
             reference("instead_of_id", TRAY_LINE.INSTEAD_OF_ID, "items", "what was asked for")
                 .optional())

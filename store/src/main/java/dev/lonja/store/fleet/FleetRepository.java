@@ -1,6 +1,7 @@
 package dev.lonja.store.fleet;
 
 import static dev.lonja.store.schema.Tables.CAPACITY;
+import static dev.lonja.store.schema.Tables.CHANGE_OVER;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.DEVIATION;
@@ -9,7 +10,6 @@ import static dev.lonja.store.schema.Tables.LAY_UP;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MODEL;
 import static dev.lonja.store.schema.Tables.POSITION;
-import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
@@ -24,6 +24,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.fleet.UsageRate;
 import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
@@ -32,11 +33,11 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.part.BoxRepository;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -229,17 +230,6 @@ public final class FleetRepository {
     return needs;
   }
 
-  /** By item, the classes that the fluid in it claims, each as a whole entry. */
-  public Map<Long, List<String>> fluidClasses() {
-    return context
-        .select(ITEM.ID, PRODUCT.CLASSES)
-        .from(ITEM)
-        .join(PRODUCT)
-        .on(PRODUCT.ID.eq(ITEM.PRODUCT_ID))
-        .fetchMap(
-            ITEM.ID, row -> Arrays.stream(row.value2().split("[·,;]")).map(String::strip).toList());
-  }
-
   /**
    * The codes of the units in service whose variant prefers the item somewhere, or that deviate to
    * it, in order.
@@ -276,8 +266,12 @@ public final class FleetRepository {
                     .put(
                         FillCondition.valueOf(row.get(CAPACITY.CONDITION)),
                         new Volume(row.get(CAPACITY.VOLUME_UL))));
+    Map<Long, Spec> specs = new SpecRepository(context).all();
     return context
-        .selectFrom(COMPARTMENT)
+        .select()
+        .from(COMPARTMENT)
+        .leftJoin(CHANGE_OVER)
+        .on(CHANGE_OVER.COMPARTMENT_ID.eq(COMPARTMENT.ID))
         .orderBy(COMPARTMENT.ID)
         .fetchGroups(
             COMPARTMENT.VARIANT_ID,
@@ -286,10 +280,16 @@ public final class FleetRepository {
                     row.get(COMPARTMENT.ID),
                     row.get(COMPARTMENT.NAME),
                     Compartment.Kind.valueOf(row.get(COMPARTMENT.KIND)),
-                    row.get(COMPARTMENT.GRADE),
+                    specs.get(row.get(COMPARTMENT.ID)),
                     Optional.ofNullable(row.get(COMPARTMENT.ITEM_ID)),
                     capacities.getOrDefault(row.get(COMPARTMENT.ID), Map.of()),
-                    row.get(COMPARTMENT.HINT)));
+                    row.get(COMPARTMENT.HINT),
+                    changeOver(row)));
+  }
+
+  private static Optional<Compartment.ChangeOver> changeOver(Record row) {
+    return Optional.ofNullable(row.get(CHANGE_OVER.ITEM_ID))
+        .map(item -> new Compartment.ChangeOver(item, row.get(CHANGE_OVER.FROM_ON)));
   }
 
   private static Unit unit(Record row) {

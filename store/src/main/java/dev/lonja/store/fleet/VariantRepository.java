@@ -1,13 +1,18 @@
 package dev.lonja.store.fleet;
 
 import static dev.lonja.store.schema.Tables.CAPACITY;
+import static dev.lonja.store.schema.Tables.CHANGE_OVER;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.DEVIATION;
 import static dev.lonja.store.schema.Tables.FILL;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MODEL;
 import static dev.lonja.store.schema.Tables.POSITION;
+import static dev.lonja.store.schema.Tables.SIGN_OFF;
+import static dev.lonja.store.schema.Tables.STUDY_LINE;
 import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.TOP_UP;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
@@ -16,6 +21,7 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.quantity.Length;
+import dev.lonja.store.fluid.SpecRepository;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -134,15 +140,11 @@ public final class VariantRepository {
     new VariantTasks(context).deleteAll(variantId);
     context.deleteFrom(POSITION).where(POSITION.VARIANT_ID.eq(variantId)).execute();
     context
-        .deleteFrom(CAPACITY)
-        .where(
-            CAPACITY.COMPARTMENT_ID.in(
-                context
-                    .select(COMPARTMENT.ID)
-                    .from(COMPARTMENT)
-                    .where(COMPARTMENT.VARIANT_ID.eq(variantId))))
-        .execute();
-    context.deleteFrom(COMPARTMENT).where(COMPARTMENT.VARIANT_ID.eq(variantId)).execute();
+        .select(COMPARTMENT.ID)
+        .from(COMPARTMENT)
+        .where(COMPARTMENT.VARIANT_ID.eq(variantId))
+        .fetch(COMPARTMENT.ID)
+        .forEach(this::deleteCompartment);
     context.deleteFrom(VARIANT).where(VARIANT.ID.eq(variantId)).execute();
   }
 
@@ -152,7 +154,7 @@ public final class VariantRepository {
     row.set(COMPARTMENT.VARIANT_ID, variantId);
     row.set(COMPARTMENT.NAME, compartment.name());
     row.set(COMPARTMENT.KIND, compartment.kind().name());
-    row.set(COMPARTMENT.GRADE, compartment.grade());
+    SpecRepository.write(row, compartment.spec());
     row.set(COMPARTMENT.ITEM_ID, compartment.itemId().orElse(null));
     row.set(COMPARTMENT.HINT, compartment.hint());
     long id;
@@ -167,6 +169,7 @@ public final class VariantRepository {
       id = compartment.id();
       context.update(COMPARTMENT).set(row).where(COMPARTMENT.ID.eq(id)).execute();
     }
+    new SpecRepository(context).save(id, compartment.spec());
     context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
     compartment
         .capacities()
@@ -219,7 +222,11 @@ public final class VariantRepository {
             use("positions", POSITION, POSITION.COMPARTMENT_ID.eq(id)),
             use("tasks", TASK, TASK.COMPARTMENT_ID.eq(id)),
             use("deviations", DEVIATION, DEVIATION.COMPARTMENT_ID.eq(id)),
-            use("fills", FILL, FILL.COMPARTMENT_ID.eq(id)))
+            use("fills", FILL, FILL.COMPARTMENT_ID.eq(id)),
+            use("top-ups", TOP_UP, TOP_UP.COMPARTMENT_ID.eq(id)),
+            use("sign-offs", SIGN_OFF, SIGN_OFF.COMPARTMENT_ID.eq(id)),
+            use("lines of trays", TRAY_LINE, TRAY_LINE.COMPARTMENT_ID.eq(id)),
+            use("studies", STUDY_LINE, STUDY_LINE.COMPARTMENT_ID.eq(id)))
         .flatMap(Optional::stream)
         .toList();
   }
@@ -239,6 +246,8 @@ public final class VariantRepository {
   }
 
   public void deleteCompartment(long id) {
+    context.deleteFrom(CHANGE_OVER).where(CHANGE_OVER.COMPARTMENT_ID.eq(id)).execute();
+    new SpecRepository(context).delete(id);
     context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
     context.deleteFrom(COMPARTMENT).where(COMPARTMENT.ID.eq(id)).execute();
   }

@@ -14,11 +14,11 @@ import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Product;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.store.fluid.ProductRows;
 import dev.lonja.store.query.Bound;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -130,13 +130,6 @@ public final class ItemRepository {
     context.insertInto(BIN).set(BIN.ADDRESS, address).set(BIN.WALK_ORDER, walkOrder).execute();
   }
 
-  public List<Product> products() {
-    return context
-        .selectFrom(PRODUCT)
-        .orderBy(PRODUCT.MAKE, PRODUCT.NAME)
-        .fetch(ItemRepository::product);
-  }
-
   /**
    * What an edit writes.
    *
@@ -238,7 +231,7 @@ public final class ItemRepository {
 
   private SelectOnConditionStep<Record> items() {
     return context
-        .select()
+        .select(DSL.asterisk(), ProductRows.APPROVALS)
         .from(ITEM)
         .join(PART)
         .on(PART.ID.eq(ITEM.PART_ID))
@@ -257,7 +250,7 @@ public final class ItemRepository {
         row.get(ITEM.DESCRIPTION),
         Family.valueOf(row.get(PART.FAMILY)),
         Measure.ofSymbol(row.get(ITEM.MEASURE)),
-        Optional.ofNullable(row.get(ITEM.PRODUCT_ID)).map(id -> product(row)),
+        Optional.ofNullable(row.get(ITEM.PRODUCT_ID)).map(id -> ProductRows.product(row)),
         Optional.ofNullable(row.get(ITEM.PACK_UL)).map(Volume::new),
         Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new),
         bin(row),
@@ -267,16 +260,6 @@ public final class ItemRepository {
             row.get(ITEM.RUNNING_OUT) == 1,
             Optional.ofNullable(row.get(ITEM.RETIRED_ON))),
         row.get(ITEM.VERSION));
-  }
-
-  private static Product product(Record row) {
-    return new Product(
-        row.get(PRODUCT.ID),
-        row.get(PRODUCT.MAKE),
-        row.get(PRODUCT.NAME),
-        Product.Kind.valueOf(row.get(PRODUCT.KIND)),
-        row.get(PRODUCT.GRADE),
-        row.get(PRODUCT.CLASSES));
   }
 
   private static Item.Bin bin(Record row) {

@@ -36,6 +36,8 @@ import org.jooq.impl.DSL;
 /** Reads stock and appends movements; nothing here changes or deletes a movement. */
 public final class LedgerRepository {
 
+  private static final String OPENED = " open ";
+
   private final DSLContext context;
   private final Currency currency;
 
@@ -177,6 +179,27 @@ public final class LedgerRepository {
         .set(LOT.RECEIVED_ON, receivedOn)
         .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
         .set(LOT.QUARANTINED, quarantined ? 1L : 0L)
+        .returning(LOT.ID)
+        .fetchSingle(LOT.ID);
+  }
+
+  /** A lot for a container opened out of a sealed one; it counts from the sealed one's receipt. */
+  public long addOpenLot(
+      long itemId, LotFacts from, LocalDate openedOn, Optional<LocalDate> expiresOn) {
+    Field<Integer> count = DSL.count();
+    int before =
+        context
+            .select(count)
+            .from(LOT)
+            .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.startsWith(from.lotCode() + OPENED))
+            .fetchSingle(count);
+    return context
+        .insertInto(LOT)
+        .set(LOT.ITEM_ID, itemId)
+        .set(LOT.CODE, from.lotCode() + OPENED + (before + 1))
+        .set(LOT.RECEIVED_ON, from.lot().receivedOn())
+        .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
+        .set(LOT.OPENED_ON, openedOn)
         .returning(LOT.ID)
         .fetchSingle(LOT.ID);
   }
@@ -342,6 +365,7 @@ public final class LedgerRepository {
             row.get(LOT.RECEIVED_ON),
             Optional.ofNullable(row.get(LOT.EXPIRES_ON)),
             row.get(LOT.QUARANTINED) == 1,
+            Optional.ofNullable(row.get(LOT.OPENED_ON)),
             new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(STOCK.QUANTITY_MICRO)));
     return new LotFacts(lot, row.get(LOT.CODE), row.get(BIN.ADDRESS));
   }

@@ -7,6 +7,7 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 import static dev.lonja.store.schema.Tables.UNIT;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayLine;
@@ -73,7 +74,7 @@ public final class TrayRepository {
   /**
    * Adds a line that is not laid yet.
    *
-   * @param positionId the position it is for, if it is for one
+   * @param destination the position or compartment it is for
    */
   public void addLine(
       long trayId,
@@ -81,7 +82,7 @@ public final class TrayRepository {
       String place,
       String note,
       Quantity wanted,
-      Optional<Long> positionId) {
+      Destination destination) {
     context
         .insertInto(TRAY_LINE)
         .set(TRAY_LINE.TRAY_ID, trayId)
@@ -89,7 +90,8 @@ public final class TrayRepository {
         .set(TRAY_LINE.PLACE, place)
         .set(TRAY_LINE.NOTE, note)
         .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
-        .set(TRAY_LINE.POSITION_ID, positionId.orElse(null))
+        .set(TRAY_LINE.POSITION_ID, destination.positionId().orElse(null))
+        .set(TRAY_LINE.COMPARTMENT_ID, destination.compartmentId().orElse(null))
         .execute();
   }
 
@@ -99,10 +101,20 @@ public final class TrayRepository {
         .update(TRAY_LINE)
         .set(TRAY_LINE.ITEM_ID, itemId)
         .set(TRAY_LINE.LAID_MICRO, 0L)
+        .setNull(TRAY_LINE.SIGN_OFF_ID)
         .set(
             TRAY_LINE.INSTEAD_OF_ID,
             substitution.map(TrayLine.Substitution::originalItemId).orElse(null))
         .set(TRAY_LINE.INSTEAD_WHY, substitution.map(TrayLine.Substitution::why).orElse(""))
+        .where(TRAY_LINE.ID.eq(lineId))
+        .execute();
+  }
+
+  /** Notes the signature that a line stands on. */
+  public void setSignOff(long lineId, long signOffId) {
+    context
+        .update(TRAY_LINE)
+        .set(TRAY_LINE.SIGN_OFF_ID, signOffId)
         .where(TRAY_LINE.ID.eq(lineId))
         .execute();
   }
@@ -253,7 +265,9 @@ public final class TrayRepository {
         Math.toIntExact(row.get(BIN.WALK_ORDER)),
         new Quantity(measure, row.get(TRAY_LINE.WANTED_MICRO)),
         new Quantity(measure, row.get(TRAY_LINE.LAID_MICRO)),
-        Optional.ofNullable(row.get(TRAY_LINE.POSITION_ID)),
+        new Destination(
+            Optional.ofNullable(row.get(TRAY_LINE.POSITION_ID)),
+            Optional.ofNullable(row.get(TRAY_LINE.COMPARTMENT_ID))),
         Optional.ofNullable(row.get(TRAY_LINE.INSTEAD_OF_ID))
             .map(original -> new TrayLine.Substitution(original, row.get(TRAY_LINE.INSTEAD_WHY))));
   }

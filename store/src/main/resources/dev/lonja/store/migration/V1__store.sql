@@ -142,12 +142,53 @@ CREATE INDEX meter_replacement_end ON meter_replacement (end_reading_id);
 
 CREATE TABLE product (
   id INTEGER NOT NULL PRIMARY KEY,
-  make TEXT NOT NULL,
-  name TEXT NOT NULL,
+  make TEXT NOT NULL CHECK (length(make) BETWEEN 1 AND 60),
+  name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
   kind TEXT NOT NULL CHECK (kind IN ('ENGINE_OIL', 'GEAR_OIL', 'HYDRAULIC_OIL', 'COOLANT', 'BRAKE_FLUID', 'EXHAUST_FLUID', 'WASHER_FLUID', 'GREASE')),
   grade TEXT NOT NULL,
+  -- as printed; what it claims is read against the list of classes
   classes TEXT NOT NULL,
+  -- from the data sheet, each unknown if absent; ash in thousandths of a per cent
+  ash_e3 INTEGER CHECK (ash_e3 BETWEEN 0 AND 100000),
+  zinc_mg_kg INTEGER CHECK (zinc_mg_kg BETWEEN 0 AND 100000),
+  friction_modifier INTEGER CHECK (friction_modifier IN (0, 1)),
+  biodegradable INTEGER CHECK (biodegradable IN (0, 1)),
+  density_g_m3 INTEGER CHECK (density_g_m3 BETWEEN 1000 AND 20000000),
+  chemistry TEXT CHECK (chemistry IN ('IAT', 'OAT', 'SI_OAT', 'P_OAT', 'N_HOAT')),
+  base TEXT CHECK (base IN ('GLYCOL', 'SILICONE', 'MINERAL')),
+  hydraulic_type TEXT CHECK (hydraulic_type IN ('HM', 'HV', 'HEES', 'HETG', 'HEPR', 'HEPG')),
+  -- codes of hazard texts with a comma and a space between them
+  hazards TEXT NOT NULL,
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
   UNIQUE (make, name)
+) STRICT;
+
+CREATE TABLE product_approval (
+  id INTEGER NOT NULL PRIMARY KEY,
+  product_id INTEGER NOT NULL REFERENCES product,
+  code TEXT NOT NULL CHECK (length(code) BETWEEN 1 AND 40),
+  -- 1 if the maker lists the product, 0 if the label says "suitable for"
+  listed INTEGER NOT NULL CHECK (listed IN (0, 1)),
+  UNIQUE (product_id, code)
+) STRICT;
+
+-- Where this store departs from the public reference data that ship: the latest line on a row of a
+-- file holds, and its history is what stands before it. No content takes the row out.
+CREATE TABLE reference_change (
+  id INTEGER NOT NULL PRIMARY KEY,
+  file TEXT NOT NULL CHECK (length(file) BETWEEN 1 AND 40),
+  row_key TEXT NOT NULL CHECK (length(row_key) BETWEEN 1 AND 200),
+  content TEXT CHECK (length(content) BETWEEN 1 AND 1000),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX reference_change_row ON reference_change (file, row_key);
+
+-- The lowest and highest ambient temperature of each month of the store's year.
+CREATE TABLE climate_month (
+  id INTEGER NOT NULL PRIMARY KEY CHECK (id BETWEEN 1 AND 12),
+  lowest_tenths INTEGER NOT NULL CHECK (lowest_tenths BETWEEN -900 AND 900),
+  highest_tenths INTEGER NOT NULL CHECK (highest_tenths BETWEEN lowest_tenths AND 900)
 ) STRICT;
 
 CREATE TABLE bin (
@@ -302,6 +343,8 @@ CREATE TABLE lot (
   received_on TEXT NOT NULL CHECK (date(received_on) = received_on),
   expires_on TEXT CHECK (date(expires_on) = expires_on),
   quarantined INTEGER NOT NULL DEFAULT 0 CHECK (quarantined IN (0, 1)),
+  -- an open container is a lot of its own
+  opened_on TEXT CHECK (date(opened_on) = opened_on),
   UNIQUE (item_id, code)
 ) STRICT;
 
@@ -310,7 +353,7 @@ CREATE TABLE movement (
   item_id INTEGER NOT NULL REFERENCES item,
   lot_id INTEGER NOT NULL REFERENCES lot,
   bin_id INTEGER NOT NULL REFERENCES bin,
-  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'POUR', 'SCRAP', 'CORRECTION')),
+  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'CORRECTION')),
   quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0),
   value_minor INTEGER NOT NULL,
   average_e4 INTEGER NOT NULL CHECK (average_e4 >= 0),
@@ -352,12 +395,101 @@ CREATE TABLE compartment (
   variant_id INTEGER NOT NULL REFERENCES variant,
   name TEXT NOT NULL,
   kind TEXT NOT NULL CHECK (kind IN ('ENGINE', 'GEARBOX', 'PRIMARY_DRIVE', 'ENGINE_CLUTCH', 'FRONT_DRIVE', 'REAR_DRIVE', 'TRANSFER_CASE', 'HYDRAULIC', 'POWER_STEERING', 'COOLING', 'BRAKE_CIRCUIT', 'EXHAUST_FLUID', 'WASHER')),
-  grade TEXT NOT NULL,
   item_id INTEGER REFERENCES item,
   hint TEXT NOT NULL,
+  -- what it demands of a fluid; grades, classes and approvals stand in tables of their own
+  fluid_kind TEXT NOT NULL CHECK (fluid_kind IN ('ENGINE_OIL', 'GEAR_OIL', 'HYDRAULIC_OIL', 'COOLANT', 'BRAKE_FLUID', 'EXHAUST_FLUID', 'WASHER_FLUID', 'GREASE')),
+  approval_mode TEXT NOT NULL DEFAULT 'OR_CLASS' CHECK (approval_mode IN ('LISTED', 'OR_CLASS')),
+  most_ash_e3 INTEGER CHECK (most_ash_e3 BETWEEN 0 AND 100000),
+  least_zinc_mg_kg INTEGER CHECK (least_zinc_mg_kg BETWEEN 0 AND 100000),
+  friction_modifier TEXT NOT NULL DEFAULT 'ANY' CHECK (friction_modifier IN ('ANY', 'FORBIDDEN', 'REQUIRED')),
+  wet_clutch INTEGER NOT NULL DEFAULT 0 CHECK (wet_clutch IN (0, 1)),
+  biodegradable INTEGER NOT NULL DEFAULT 0 CHECK (biodegradable IN (0, 1)),
+  chemistry TEXT CHECK (chemistry IN ('IAT', 'OAT', 'SI_OAT', 'P_OAT', 'N_HOAT')),
+  base TEXT CHECK (base IN ('GLYCOL', 'SILICONE', 'MINERAL')),
   UNIQUE (variant_id, name)
 ) STRICT;
 CREATE INDEX compartment_item ON compartment (item_id);
+
+CREATE TABLE spec_grade (
+  id INTEGER NOT NULL PRIMARY KEY,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  grade TEXT NOT NULL CHECK (length(grade) BETWEEN 1 AND 20),
+  -- either end may be open
+  lowest_tenths INTEGER CHECK (lowest_tenths BETWEEN -900 AND 900),
+  highest_tenths INTEGER CHECK (highest_tenths BETWEEN -900 AND 900),
+  CHECK (lowest_tenths IS NULL OR highest_tenths IS NULL OR lowest_tenths <= highest_tenths)
+) STRICT;
+CREATE INDEX spec_grade_compartment ON spec_grade (compartment_id);
+
+-- Any of the groups will do; a group needs all of its classes.
+CREATE TABLE spec_class (
+  id INTEGER NOT NULL PRIMARY KEY,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  group_no INTEGER NOT NULL CHECK (group_no BETWEEN 1 AND 20),
+  organisation TEXT NOT NULL CHECK (length(organisation) <= 20),
+  name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 20),
+  UNIQUE (compartment_id, group_no, organisation, name)
+) STRICT;
+
+CREATE TABLE spec_approval (
+  id INTEGER NOT NULL PRIMARY KEY,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  code TEXT NOT NULL CHECK (length(code) BETWEEN 1 AND 40),
+  UNIQUE (compartment_id, code)
+) STRICT;
+
+-- A comparison of what is kept with the least set of products.
+CREATE TABLE study (
+  id INTEGER NOT NULL PRIMARY KEY,
+  title TEXT NOT NULL CHECK (length(title) BETWEEN 1 AND 60),
+  made_on TEXT NOT NULL CHECK (date(made_on) = made_on),
+  -- the lowest verdict that counted as covering
+  allowed TEXT NOT NULL CHECK (allowed IN ('LISTED', 'MEETS', 'SEASONAL', 'SIGN_OFF')),
+  holding_minor INTEGER NOT NULL CHECK (holding_minor >= 0),
+  cost_minor INTEGER NOT NULL,
+  cost_today_minor INTEGER NOT NULL,
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+
+-- Products the person forbade or kept, and those that the optimum chose.
+CREATE TABLE study_product (
+  id INTEGER NOT NULL PRIMARY KEY,
+  study_id INTEGER NOT NULL REFERENCES study,
+  product_id INTEGER NOT NULL REFERENCES product,
+  part TEXT NOT NULL CHECK (part IN ('FORBIDDEN', 'KEPT', 'CHOSEN')),
+  UNIQUE (study_id, product_id, part)
+) STRICT;
+
+-- A spec in use: what serves it today, what would, and how many litres a year.
+CREATE TABLE study_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  study_id INTEGER NOT NULL REFERENCES study,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  litres_ul INTEGER NOT NULL CHECK (litres_ul >= 0),
+  today_id INTEGER REFERENCES product,
+  proposed_id INTEGER REFERENCES product,
+  UNIQUE (study_id, compartment_id, today_id)
+) STRICT;
+
+-- The unit alone forces the product.
+CREATE TABLE study_force (
+  id INTEGER NOT NULL PRIMARY KEY,
+  study_id INTEGER NOT NULL REFERENCES study,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  product_id INTEGER NOT NULL REFERENCES product,
+  UNIQUE (study_id, unit_id, product_id)
+) STRICT;
+
+-- From a day on a compartment takes another item; the stock of the old one is used up before.
+CREATE TABLE change_over (
+  id INTEGER NOT NULL PRIMARY KEY,
+  compartment_id INTEGER NOT NULL UNIQUE REFERENCES compartment,
+  item_id INTEGER NOT NULL REFERENCES item,
+  from_on TEXT NOT NULL CHECK (date(from_on) = from_on),
+  study_id INTEGER NOT NULL REFERENCES study
+) STRICT;
 
 CREATE TABLE capacity (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -500,6 +632,38 @@ CREATE TABLE tray_task (
 ) STRICT;
 CREATE INDEX tray_task_task ON tray_task (task_id);
 
+-- Somebody signed for a fluid that the spec does not allow without a word. Lines are added and never
+-- changed.
+CREATE TABLE sign_off (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  item_id INTEGER NOT NULL REFERENCES item,
+  tray_id INTEGER REFERENCES tray,
+  verdict TEXT NOT NULL CHECK (length(verdict) BETWEEN 1 AND 500),
+  signed_by TEXT NOT NULL CHECK (length(signed_by) BETWEEN 1 AND 60),
+  why TEXT NOT NULL CHECK (length(why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX sign_off_unit ON sign_off (unit_id);
+
+-- Litres added between two drains; a wrong line is withdrawn by a later one that names it.
+CREATE TABLE top_up (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  compartment_id INTEGER NOT NULL REFERENCES compartment,
+  item_id INTEGER NOT NULL REFERENCES item,
+  volume_ul INTEGER NOT NULL CHECK (volume_ul > 0),
+  added_on TEXT NOT NULL CHECK (date(added_on) = added_on),
+  sign_off_id INTEGER REFERENCES sign_off,
+  withdraws INTEGER UNIQUE REFERENCES top_up,
+  note TEXT NOT NULL CHECK (length(note) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX top_up_unit ON top_up (unit_id, compartment_id);
+
 CREATE TABLE tray_line (
   id INTEGER NOT NULL PRIMARY KEY,
   tray_id INTEGER NOT NULL REFERENCES tray,
@@ -509,6 +673,8 @@ CREATE TABLE tray_line (
   wanted_micro INTEGER NOT NULL CHECK (wanted_micro > 0),
   laid_micro INTEGER NOT NULL DEFAULT 0 CHECK (laid_micro BETWEEN 0 AND wanted_micro),
   position_id INTEGER REFERENCES position,
+  compartment_id INTEGER REFERENCES compartment,
+  sign_off_id INTEGER REFERENCES sign_off,
   -- a substitution is visible: what was asked for, and why something else lies here
   instead_of_id INTEGER REFERENCES item,
   instead_why TEXT NOT NULL DEFAULT '' CHECK (length(instead_why) <= 200),
@@ -611,6 +777,12 @@ CREATE TRIGGER statement_stays BEFORE UPDATE ON statement BEGIN SELECT RAISE(ABO
 CREATE TRIGGER statement_remains BEFORE DELETE ON statement BEGIN SELECT RAISE(ABORT, 'statements are never deleted'); END;
 CREATE TRIGGER withdrawal_stays BEFORE UPDATE ON withdrawal BEGIN SELECT RAISE(ABORT, 'withdrawals are never changed'); END;
 CREATE TRIGGER withdrawal_remains BEFORE DELETE ON withdrawal BEGIN SELECT RAISE(ABORT, 'withdrawals are never deleted'); END;
+CREATE TRIGGER reference_change_stays BEFORE UPDATE ON reference_change BEGIN SELECT RAISE(ABORT, 'reference changes are never changed'); END;
+CREATE TRIGGER reference_change_remains BEFORE DELETE ON reference_change BEGIN SELECT RAISE(ABORT, 'reference changes are never deleted'); END;
+CREATE TRIGGER sign_off_stays BEFORE UPDATE ON sign_off BEGIN SELECT RAISE(ABORT, 'sign-offs are never changed'); END;
+CREATE TRIGGER sign_off_remains BEFORE DELETE ON sign_off BEGIN SELECT RAISE(ABORT, 'sign-offs are never deleted'); END;
+CREATE TRIGGER top_up_stays BEFORE UPDATE ON top_up BEGIN SELECT RAISE(ABORT, 'top-ups are never changed'); END;
+CREATE TRIGGER top_up_remains BEFORE DELETE ON top_up BEGIN SELECT RAISE(ABORT, 'top-ups are never deleted'); END;
 CREATE TRIGGER audit_line_stays BEFORE UPDATE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never changed'); END;
 CREATE TRIGGER audit_line_remains BEFORE DELETE ON audit_line BEGIN SELECT RAISE(ABORT, 'audit lines are never deleted'); END;
 CREATE TRIGGER request_stays BEFORE UPDATE ON request BEGIN SELECT RAISE(ABORT, 'requests are never changed'); END;

@@ -3,6 +3,7 @@ package dev.lonja.store.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
@@ -103,7 +104,7 @@ class LedgerRepositoryTest {
               long id = session.trays().add(1, "Service", TODAY, List.of(2L));
               session
                   .trays()
-                  .addLine(id, FILTER, "Oil filter", "", Quantity.pieces(2), Optional.empty());
+                  .addLine(id, FILTER, "Oil filter", "", Quantity.pieces(2), Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
               session.trays().setLaid(line, Quantity.pieces(2));
               return id;

@@ -4,8 +4,10 @@ import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fluid.BrakeBase;
+import dev.lonja.core.fluid.HydraulicType;
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Product;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import dev.lonja.web.fleet.FleetPicture;
@@ -40,17 +42,23 @@ public final class PlaceDemands {
   private static Optional<String> fluid(Product product) {
     return switch (product.kind()) {
       case ENGINE_OIL, GEAR_OIL -> Optional.of("mineral oil");
-      case HYDRAULIC_OIL ->
-          Optional.of(
-              product.classes().contains("HEES") || product.classes().contains("HETG")
-                  ? "ester hydraulic"
-                  : "mineral oil");
+      case HYDRAULIC_OIL -> product.data().type().flatMap(PlaceDemands::hydraulic);
       case COOLANT -> Optional.of("coolant (glycol)");
       case BRAKE_FLUID ->
-          product.classes().contains("DOT 5") && !product.classes().contains("DOT 5.1")
-              ? Optional.empty()
-              : Optional.of("glycol brake fluid");
+          product
+              .data()
+              .base()
+              .filter(base -> base == BrakeBase.GLYCOL)
+              .map(base -> "glycol brake fluid");
       case EXHAUST_FLUID, WASHER_FLUID, GREASE -> Optional.empty();
+    };
+  }
+
+  private static Optional<String> hydraulic(HydraulicType type) {
+    return switch (type) {
+      case HM, HV, HEPR -> Optional.of("mineral oil");
+      case HEES, HETG -> Optional.of("ester hydraulic");
+      case HEPG -> Optional.empty();
     };
   }
 

@@ -89,6 +89,10 @@ final class DemoFleet {
     return sheets.item(number);
   }
 
+  UnitPlan plan(String code) {
+    return plans.stream().filter(plan -> plan.code().equals(code)).findFirst().orElseThrow();
+  }
+
   List<UnitPlan> plans() {
     return plans;
   }

@@ -4,12 +4,14 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.request.RequestLog;
+import dev.lonja.web.ledger.PackedIssue;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
@@ -32,6 +34,7 @@ final class DemoHistory {
   private static final long SEED = 20_270_315;
   private static final int DAYS = 548;
   private static final int DAYS_BACK = 60;
+  private static final int OPEN_FOR = 365;
   private static final int WEEKS_SINCE_EXCHANGE = 10;
 
   /** How the forklifts' air filters were found, one after the other. */
@@ -53,6 +56,10 @@ final class DemoHistory {
       new Sheet(
           "id,unit_id,compartment_id,item_id,condition,volume_l,filled_on,tray_id,withdraws,note,"
               + "actor,recorded_at");
+  private final Sheet topUps =
+      new Sheet(
+          "id,unit_id,compartment_id,item_id,volume_l,added_on,sign_off_id,withdraws,note,actor,"
+              + "recorded_at");
   private final Map<Long, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
   private int requests;
   private int inspected;
@@ -79,7 +86,9 @@ final class DemoHistory {
         "inspections.csv",
         inspections.text(),
         "fills.csv",
-        fills.text());
+        fills.text(),
+        "top_ups.csv",
+        topUps.text());
   }
 
   /** Lives backwards from what the meter should show today, then reads it week by week. */
@@ -160,29 +169,64 @@ final class DemoHistory {
     }
   }
 
-  /** RT-03's sump takes more than its book says, four times over. */
+  /**
+   * What is in some compartments now. RT-03's sump takes more than its book says, four times over;
+   * RT-04 was topped up twice, once with another oil.
+   */
   private void recordFills(DemoFleet fleet) {
-    DemoFleet.UnitPlan truck =
-        fleet.plans().stream()
-            .filter(plan -> plan.code().equals("RT-03"))
-            .findFirst()
-            .orElseThrow();
     String[] litres = {"12.3", "12.5", "12.2", "12.3"};
     for (int i = 0; i < litres.length; i++) {
-      LocalDate day = today.minusDays(90L * (litres.length - i));
-      fills.add(
-          truck.unitId(),
-          truck.variant().compartmentId("Engine sump"),
-          fleet.item("FA 15-205"),
-          "with_filter",
-          litres[i],
-          day,
-          null,
-          null,
-          "read at the full mark",
-          "workshop",
-          morning(day));
+      long days = 90L * (litres.length - i);
+      fill(fleet, "RT-03", "Engine sump", "FA 15-205", "with_filter", litres[i], days);
     }
+    fill(fleet, "RT-04", "Engine sump", "FA 15-205", "with_filter", "9.6", 120);
+    fill(fleet, "RT-04", "Cooling circuit", "RI 40-20", "without_filter", "14.5", 400);
+    fill(fleet, "RT-04", "Brake circuit", "TR 4-1", "without_filter", "1.2", 310);
+    fill(fleet, "VN-2", "Engine sump", "BR 53-5", "with_filter", "6.4", 150);
+    fill(fleet, "FL-2", "Hydraulic tank", "CB 46-205", "with_filter", "36", 210);
+    fill(fleet, "BH-1", "Hydraulic tank", "VD 46-200", "without_filter", "180", 500);
+    topUp(fleet, "FA 15-205", "0.5", 40);
+    topUp(fleet, "SE 15-5", "0.4", 15);
+  }
+
+  private void fill(
+      DemoFleet fleet,
+      String unit,
+      String compartment,
+      String item,
+      String condition,
+      String litres,
+      long daysAgo) {
+    DemoFleet.UnitPlan plan = fleet.plan(unit);
+    LocalDate day = today.minusDays(daysAgo);
+    fills.add(
+        plan.unitId(),
+        plan.variant().compartmentId(compartment),
+        fleet.item(item),
+        condition,
+        litres,
+        day,
+        null,
+        null,
+        "read at the full mark",
+        "workshop",
+        morning(day));
+  }
+
+  private void topUp(DemoFleet fleet, String item, String litres, long daysAgo) {
+    DemoFleet.UnitPlan plan = fleet.plan("RT-04");
+    LocalDate day = today.minusDays(daysAgo);
+    topUps.add(
+        plan.unitId(),
+        plan.variant().compartmentId("Engine sump"),
+        fleet.item(item),
+        litres,
+        day,
+        null,
+        null,
+        "low at the dipstick",
+        "storekeeper",
+        morning(day));
   }
 
   /** The day on which a meter came to a life; empty if that was before the readings. */
@@ -218,18 +262,48 @@ final class DemoHistory {
     quarantineLot(session, shelves, morning(today.minusDays(5)));
   }
 
+  /** Whole packs in a lot; what is in a pack that was opened in one of its own. */
   private void receive(Session session, DemoShelves.Opening opening, Instant at) {
+    BigDecimal amount = new BigDecimal(opening.amount());
+    BigDecimal open =
+        opening.pack().isEmpty()
+            ? BigDecimal.ZERO
+            : amount.remainder(new BigDecimal(opening.pack()));
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
     Optional<LocalDate> expiry =
         opening.goodForDays() == 0
             ? Optional.empty()
             : Optional.of(day.plusDays(opening.goodForDays()));
     long lot = session.ledger().addLot(opening.itemId(), opening.lot(), day, expiry);
+    if (amount.compareTo(open) > 0) {
+      receive(session, opening, lot, amount.subtract(open), at);
+    }
+    if (open.signum() > 0) {
+      LotFacts sealed =
+          new LotFacts(
+              new StockedLot(
+                  new Place(lot, opening.binId()),
+                  day,
+                  expiry,
+                  false,
+                  Optional.empty(),
+                  Quantity.litres(opening.pack())),
+              opening.lot(),
+              "");
+      long container =
+          session
+              .ledger()
+              .addOpenLot(opening.itemId(), sealed, day, Optional.of(day.plusDays(OPEN_FOR)));
+      receive(session, opening, container, open, at);
+    }
+  }
+
+  private void receive(
+      Session session, DemoShelves.Opening opening, long lot, BigDecimal amount, Instant at) {
     ItemStock stock = session.ledger().stockOf(opening.itemId());
-    Quantity quantity = Quantity.of(stock.measure(), new BigDecimal(opening.amount()));
+    Quantity quantity = Quantity.of(stock.measure(), amount);
     long cents =
-        quantity
-            .amount()
+        amount
             .multiply(BigDecimal.valueOf(opening.unitCost()))
             .setScale(0, RoundingMode.HALF_UP)
             .longValueExact();
@@ -253,7 +327,8 @@ final class DemoHistory {
     if (plenty) {
       LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
       Quantity none = Quantity.zero(stock.measure());
-      write(session, pick.itemId(), Ledger.issue(stock, wanted, none, day), "over the counter", at);
+      Booking issue = PackedIssue.of(session, pick.itemId(), wanted, none, day);
+      write(session, pick.itemId(), issue, "over the counter", at);
     }
   }
 

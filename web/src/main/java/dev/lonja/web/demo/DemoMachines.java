@@ -23,9 +23,10 @@ final class DemoMachines {
 
   DemoMachines(DemoSheets sheets) {
     this.sheets = sheets;
-    this.truck42 = truck("Corvane", "T7", "4.2", "PL 4107-B", "9.6", "9.0");
-    this.truck51 = truck("Corvane", "T7", "5.1", "PL 4112-B", "11.8", "11.0");
-    this.norte = truck("Tessaly", "Norte 6", "", "PL 4112-B", "11.8", "11.0");
+    this.truck42 = truck("Corvane", "T7", "4.2", DemoSpecs.corvane42(), "PL 4107-B", "9.6", "9.0");
+    this.truck51 =
+        truck("Corvane", "T7", "5.1", DemoSpecs.corvane51(), "PL 4112-B", "11.8", "11.0");
+    this.norte = truck("Tessaly", "Norte 6", "", DemoSpecs.tessaly(), "PL 4112-B", "11.8", "11.0");
     this.van = van();
     this.diesel = dieselForklift();
     this.gas = gasForklift();
@@ -38,15 +39,21 @@ final class DemoMachines {
   }
 
   private DemoVariant truck(
-      String make, String model, String name, String filter, String with, String without) {
+      String make,
+      String model,
+      String name,
+      DemoSpec oilSpec,
+      String filter,
+      String with,
+      String without) {
     DemoVariant truck = new DemoVariant(sheets, make, model, name);
     long engine =
-        truck.compartment("Engine sump", "engine", "15W-40", "FA 15-205", with, without, "");
+        truck.compartment("Engine sump", "engine", oilSpec, "FA 15-205", with, without, "");
     long axle =
         truck.compartment(
             "Rear axle",
             "rear_drive",
-            "80W-90",
+            DemoSpecs.axle(),
             "NA 809-20",
             null,
             "4.5",
@@ -55,16 +62,20 @@ final class DemoMachines {
         truck.compartment(
             "Gearbox",
             "gearbox",
-            "75W-80",
+            DemoSpecs.gearbox(),
             "NA 758-20",
             null,
             "3.2",
             "Open the fill plug before the drain plug.");
-    truck.compartment("Cooling circuit", "cooling", "P-OAT", "RI 40-20", null, "14.5", "");
-    truck.compartment("Power steering", "power_steering", "VG 46", "CB 46-20", null, "1.6", "");
-    truck.compartment("Brake circuit", "brake_circuit", "DOT 4", "TR 4-1", null, "1.2", "");
+    truck.compartment(
+        "Cooling circuit", "cooling", DemoSpecs.coolant(), "RI 40-20", null, "14.5", "");
+    truck.compartment(
+        "Power steering", "power_steering", DemoSpecs.steering(), "CB 46-20", null, "1.6", "");
+    truck.compartment(
+        "Brake circuit", "brake_circuit", DemoSpecs.brakes(), "TR 4-1", null, "1.2", "");
     long cold =
-        truck.compartment("Cold unit engine", "engine", "10W-40", "GR 1040-20", null, "3.6", "");
+        truck.compartment(
+            "Cold unit engine", "engine", DemoSpecs.coldUnit(), "GR 1040-20", null, "3.6", "");
     truck.separatorAt("Fuel filter");
     truck.materialsAt("Sump plug seal", "copper, aluminium");
     truck.roomAbove("Oil filter", name.equals("4.2") ? "110" : "160");
@@ -111,9 +122,10 @@ final class DemoMachines {
 
   private DemoVariant van() {
     DemoVariant van = new DemoVariant(sheets, "Quillon", "230", "");
-    long engine = van.compartment("Engine sump", "engine", "5W-30", "BR 53-5", "6.4", "5.9", "");
-    van.compartment("Cooling circuit", "cooling", "P-OAT", "RI 40-5", null, "8.2", "");
-    van.compartment("Washer tank", "washer", "", "VI 1-5", null, "4.5", "");
+    long engine =
+        van.compartment("Engine sump", "engine", DemoSpecs.van(), "BR 53-5", "6.4", "5.9", "");
+    van.compartment("Cooling circuit", "cooling", DemoSpecs.coolant(), "RI 40-5", null, "8.2", "");
+    van.compartment("Washer tank", "washer", DemoSpecs.washer(), "VI 1-5", null, "4.5", "");
     long oil =
         van.cappedFilter(
             engine,
@@ -143,12 +155,13 @@ final class DemoMachines {
   private DemoVariant dieselForklift() {
     DemoVariant fork = new DemoVariant(sheets, "Brannoch", "D25", "");
     long engine =
-        fork.compartment("Engine sump", "engine", "10W-40", "GR 1040-20", null, "7.2", "");
+        fork.compartment(
+            "Engine sump", "engine", DemoSpecs.forkliftDiesel(), "GR 1040-20", null, "7.2", "");
     long tank =
         fork.compartment(
             "Hydraulic tank",
             "hydraulic",
-            "VG 46",
+            DemoSpecs.forkliftHydraulics(),
             "CB 46-205",
             "36",
             "34",
@@ -180,12 +193,13 @@ final class DemoMachines {
   private DemoVariant gasForklift() {
     DemoVariant fork = new DemoVariant(sheets, "Brannoch", "G20", "");
     long engine =
-        fork.compartment("Engine sump", "engine", "10W-40", "GR 1040-20", "4.6", "4.2", "");
+        fork.compartment(
+            "Engine sump", "engine", DemoSpecs.forkliftGas(), "GR 1040-20", "4.6", "4.2", "");
     long tank =
         fork.compartment(
             "Hydraulic tank",
             "hydraulic",
-            "VG 46",
+            DemoSpecs.forkliftHydraulics(),
             "CB 46-205",
             null,
             "28",
@@ -215,12 +229,18 @@ final class DemoMachines {
       String low = side.toLowerCase();
       long engine =
           boat.compartment(
-              side + " engine sump", "engine", "15W-40", "FA 15-205", "14.2", "13.3", "");
+              side + " engine sump",
+              "engine",
+              DemoSpecs.veldmark(),
+              "FA 15-205",
+              "14.2",
+              "13.3",
+              "");
       long box =
           boat.compartment(
               side + " reverse gearbox",
               "gearbox",
-              "80W-90",
+              DemoSpecs.axle(),
               "NA 809-20",
               null,
               "2.4",
@@ -256,23 +276,33 @@ final class DemoMachines {
       boat.service(side + " before lay-up", "");
       boat.replaceBeforeLayUp("Replace " + low + " fuel filter for the winter", fuel, 7);
     }
+    boat.compartment(
+        "Steering hydraulics",
+        "power_steering",
+        DemoSpecs.nearWater(),
+        "VD 46-20",
+        null,
+        "3.2",
+        "");
     return boat;
   }
 
   private DemoVariant hoist() {
     DemoVariant hoist = new DemoVariant(sheets, "Osprel", "H30", "");
     long engine =
-        hoist.compartment("Engine sump", "engine", "15W-40", "FA 15-20", "7.6", "7.1", "");
+        hoist.compartment(
+            "Engine sump", "engine", DemoSpecs.standby(), "FA 15-20", "7.6", "7.1", "");
     long tank =
         hoist.compartment(
             "Hydraulic tank",
             "hydraulic",
-            "VG 46",
+            DemoSpecs.nearWater(),
             "VD 46-200",
             null,
             "180",
             "Lower the slings first.");
-    hoist.compartment("Cooling circuit", "cooling", "P-OAT", "RI 40-20", null, "11.5", "");
+    hoist.compartment(
+        "Cooling circuit", "cooling", DemoSpecs.coolant(), "RI 40-20", null, "11.5", "");
     long oil = hoist.filter(engine, "Oil filter", "oil_filter", "PL 4112-B", "upright", "");
     hoist.seal(engine, "Sump plug seal", "Cu 22×27×1.5", 1);
     hoist.plug(engine, "Sump plug", null, "M22×1.5", "22 mm hex", "48-52");
@@ -295,7 +325,9 @@ final class DemoMachines {
 
   private DemoVariant smallEngine(String model, String litres) {
     DemoVariant small = new DemoVariant(sheets, "Tarrowby", model, "");
-    long engine = small.compartment("Crankcase", "engine", "10W-30", "RL 1030-1", null, litres, "");
+    long engine =
+        small.compartment(
+            "Crankcase", "engine", DemoSpecs.airCooled(), "RL 1030-1", null, litres, "");
     small.seal(engine, "Plug seal", "Al 12×16×1.5", 1);
     small.plug(engine, "Drain plug", null, "M12×1.5", "17 mm hex", "14-18");
     long air =
@@ -319,12 +351,18 @@ final class DemoMachines {
     DemoVariant carrier = new DemoVariant(sheets, "Lintrel", "Duo 700", "");
     long engine =
         carrier.compartment(
-            "Engine and clutch", "engine_clutch", "10W-40 MA2", "DU 104-4", "2.7", "2.5", "");
+            "Engine and clutch",
+            "engine_clutch",
+            DemoSpecs.wetClutch(),
+            "DU 104-4",
+            "2.7",
+            "2.5",
+            "");
     long front =
         carrier.compartment(
             "Front drive",
             "front_drive",
-            "80W-90",
+            DemoSpecs.axle(),
             "NA 809-20",
             null,
             "0.28",
@@ -333,7 +371,7 @@ final class DemoMachines {
         carrier.compartment(
             "Rear drive",
             "rear_drive",
-            "80W-90",
+            DemoSpecs.limitedSlip(),
             "NA 809-20",
             null,
             "0.42",
@@ -368,7 +406,8 @@ final class DemoMachines {
 
   private DemoVariant generator() {
     DemoVariant set = new DemoVariant(sheets, "Marlstone", "120", "");
-    long engine = set.compartment("Engine sump", "engine", "15W-40", "FA 15-20", null, "17.5", "");
+    long engine =
+        set.compartment("Engine sump", "engine", DemoSpecs.standby(), "FA 15-20", null, "17.5", "");
     long oil =
         set.filter(
             engine, "Oil filter", "oil_filter", "TM-3308", "upright", "Fill half before fitting.");

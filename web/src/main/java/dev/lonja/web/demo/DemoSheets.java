@@ -14,7 +14,13 @@ final class DemoSheets {
       new Sheet("id,code,name,class_id,variant_id,in_service_on,retired_on,version");
   final Sheet layUps = new Sheet("id,unit_id,first_on,last_on");
   final Sheet meters = new Sheet("id,unit_id,name,unit,start_h_or_km,declared_per_day");
-  final Sheet compartments = new Sheet("id,variant_id,name,kind,grade,item_id,hint");
+  final Sheet compartments =
+      new Sheet(
+          "id,variant_id,name,kind,item_id,hint,fluid,approval_mode,most_ash_pct,"
+              + "least_zinc_mg_kg,friction_modifier,wet_clutch,biodegradable,chemistry,base");
+  final Sheet specGrades = new Sheet("id,compartment_id,grade,lowest_c,highest_c");
+  final Sheet specClasses = new Sheet("id,compartment_id,group,organisation,name");
+  final Sheet specApprovals = new Sheet("id,compartment_id,code");
   final Sheet capacities = new Sheet("id,compartment_id,condition,volume_l");
   final Sheet positions =
       new Sheet(
@@ -68,6 +74,9 @@ final class DemoSheets {
     texts.put("lay_ups.csv", layUps.text());
     texts.put("meters.csv", meters.text());
     texts.put("compartments.csv", compartments.text());
+    texts.put("spec_grades.csv", specGrades.text());
+    texts.put("spec_classes.csv", specClasses.text());
+    texts.put("spec_approvals.csv", specApprovals.text());
     texts.put("capacities.csv", capacities.text());
     texts.put("positions.csv", positions.text());
     texts.put("services.csv", services.text());

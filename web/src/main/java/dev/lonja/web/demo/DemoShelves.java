@@ -12,10 +12,17 @@ final class DemoShelves {
   /**
    * What lies on the shelf at the start of the history.
    *
+   * @param pack litres in a pack; empty for pieces
    * @param unitCost in cents per piece or litre
    */
   record Opening(
-      long itemId, long binId, String lot, String amount, long unitCost, int goodForDays) {}
+      long itemId,
+      long binId,
+      String lot,
+      String amount,
+      String pack,
+      long unitCost,
+      int goodForDays) {}
 
   private record Boxed(long partId, String number, int pieces) {}
 
@@ -56,7 +63,11 @@ final class DemoShelves {
   private static final String NO_DAY = null;
 
   private final Sheet bins = new Sheet("id,address,walk_order");
-  private final Sheet products = new Sheet("id,make,name,kind,grade,classes");
+  private final Sheet products =
+      new Sheet(
+          "id,make,name,kind,grade,classes,ash_pct,zinc_mg_kg,friction_modifier,biodegradable,"
+              + "density_15c_kg_m3,chemistry,base,hydraulic_type,hazards,version");
+  private final Sheet approvals = new Sheet("id,product_id,code,listed");
   private final Sheet parts = new Sheet("id,make,number,family");
   private final Sheet partProperties = new Sheet("id,part_id,property,value");
   private final Sheet boxContents = new Sheet("id,part_id,content_part_id,quantity");
@@ -92,6 +103,7 @@ final class DemoShelves {
     return Map.ofEntries(
         Map.entry("bins.csv", bins.text()),
         Map.entry("products.csv", products.text()),
+        Map.entry("product_approvals.csv", approvals.text()),
         Map.entry("parts.csv", parts.text()),
         Map.entry("part_properties.csv", partProperties.text()),
         Map.entry("box_contents.csv", boxContents.text()),
@@ -144,8 +156,51 @@ final class DemoShelves {
     supplierIds.put("Osmere", suppliers.add("Osmere Direct", 14, 0));
   }
 
-  long product(String make, String name, String kind, String grade, String classes) {
-    return products.add(make, name, kind, grade, classes);
+  /**
+   * A fluid.
+   *
+   * @param data from its sheet, such as "ash=0.8; hazards=hot-oil, used-oil"
+   * @param codes approvals; one behind a ~ is only said to be suitable
+   */
+  long product(
+      String make,
+      String name,
+      String kind,
+      String grade,
+      String classes,
+      String data,
+      String codes) {
+    Map<String, String> sheet = new HashMap<>();
+    for (String pair : data.split("; ")) {
+      sheet.put(pair.split("=")[0], pair.split("=")[1]);
+    }
+    long id =
+        products.add(
+            make,
+            name,
+            kind,
+            grade,
+            classes,
+            sheet.get("ash"),
+            sheet.get("zinc"),
+            yesNo(sheet.get("modifier")),
+            yesNo(sheet.get("biodegradable")),
+            sheet.get("density"),
+            sheet.get("chemistry"),
+            sheet.get("base"),
+            sheet.get("type"),
+            sheet.get("hazards"),
+            0);
+    for (String code : codes.split("; ")) {
+      if (!code.isEmpty()) {
+        approvals.add(id, code.replace("~", ""), !code.startsWith("~"));
+      }
+    }
+    return id;
+  }
+
+  private static @Nullable Boolean yesNo(@Nullable String word) {
+    return word == null ? null : Boolean.valueOf(word.equals("yes"));
   }
 
   /** A part that is not stocked; its family may be unknown. */
@@ -187,7 +242,7 @@ final class DemoShelves {
             0);
     itemIds.put(number, id);
     if (!litres.equals("0")) {
-      openings.add(new Opening(id, binIds.get(bin), lot(number), litres, centsPerLitre, 900));
+      openings.add(new Opening(id, binIds.get(bin), lot(number), litres, pack, centsPerLitre, 900));
     }
   }
 
@@ -251,7 +306,7 @@ final class DemoShelves {
     itemIds.putIfAbsent(number, id);
     if (pieces > 0) {
       int goodFor = life == null ? 0 : life;
-      openings.add(new Opening(id, home, lot(number), String.valueOf(pieces), cents, goodFor));
+      openings.add(new Opening(id, home, lot(number), String.valueOf(pieces), "", cents, goodFor));
     }
     return new Stocked(id, part);
   }

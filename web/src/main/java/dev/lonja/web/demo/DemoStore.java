@@ -1,8 +1,10 @@
 package dev.lonja.web.demo;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.Climate;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayLine;
@@ -24,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** Fills an empty store with the demo data, laid out around a day. */
@@ -66,10 +69,24 @@ public final class DemoStore {
     session
         .settings()
         .set(new IntervalPolicy(IntervalPolicy.School.SEVERITY, BigDecimal.ONE, true));
+    session.climate().set(harbourYear());
     addPeople(session);
     history.stock(session, shelves);
     moveOne(session, today);
     layTrays(session, today);
+  }
+
+  /** Mild winters, hot summers. */
+  private static Climate harbourYear() {
+    int[] lowest = {20, 20, 40, 60, 90, 130, 160, 170, 150, 110, 70, 40};
+    int[] highest = {190, 200, 230, 250, 290, 330, 360, 370, 340, 290, 240, 200};
+    return new Climate(
+        IntStream.range(0, 12)
+            .mapToObj(
+                month ->
+                    new Climate.MonthRange(
+                        new Temperature(lowest[month]), new Temperature(highest[month])))
+            .toList());
   }
 
   private static void addPeople(Session session) {

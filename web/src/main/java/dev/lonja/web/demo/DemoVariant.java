@@ -62,12 +62,12 @@ final class DemoVariant {
   long compartment(
       String name,
       String kind,
-      String grade,
+      DemoSpec spec,
       String item,
       @Nullable String withFilter,
       String without,
       String hint) {
-    long compartment = sheets.compartments.add(id, name, kind, grade, sheets.item(item), hint);
+    long compartment = spec.addTo(sheets, id, name, kind, sheets.item(item), hint);
     compartments.put(name, compartment);
     if (withFilter != null) {
       sheets.capacities.add(compartment, "with_filter", withFilter);

@@ -8,6 +8,8 @@ import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.fluid.FluidReference;
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Origin;
@@ -30,6 +32,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Reads the fleet in a few statements, however many units there are, and lets the core judge. */
 public final class FleetLoader {
@@ -60,7 +63,7 @@ public final class FleetLoader {
     this.done = session.services().done();
     this.moves = session.records().moves();
     this.fills = session.records().fillsByUnit();
-    this.fluidClasses = session.fleet().fluidClasses();
+    this.fluidClasses = fluidClasses(session);
     this.chances = session.records().chances();
   }
 
@@ -88,6 +91,23 @@ public final class FleetLoader {
         new ConcurrentHashMap<>());
   }
 
+  /** By item, the classes that the fluid in it meets, with and without the organisation's name. */
+  private static Map<Long, List<String>> fluidClasses(Session session) {
+    FluidReference reference = session.references().fluids();
+    Map<Long, List<String>> byProduct = new HashMap<>();
+    for (Product product : session.products().all()) {
+      byProduct.put(
+          product.id(),
+          reference.read(product).met().stream()
+              .flatMap(met -> Stream.of(met.name(), met.text()))
+              .distinct()
+              .toList());
+    }
+    Map<Long, List<String>> byItem = new HashMap<>();
+    session.products().ofItems().forEach((item, id) -> byItem.put(item, byProduct.get(id)));
+    return byItem;
+  }
+
   private List<MeterFile> meterFiles(Session session) {
     Map<Long, Unit> byId = units.stream().collect(Collectors.toMap(Unit::id, Function.identity()));
     List<Meter> all = session.fleet().meters();
@@ -106,7 +126,7 @@ public final class FleetLoader {
 
   private UnitFile file(Unit unit, IntervalPolicy policy) {
     return UnitFile.of(
-        variants.get(unit.variant().id()),
+        variants.get(unit.variant().id()).on(today),
         makers.getOrDefault(unit.id(), List.of()).stream().map(policy::applyTo).toList(),
         deviations.getOrDefault(unit.id(), List.of()));
   }

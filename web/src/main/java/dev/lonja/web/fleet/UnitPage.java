@@ -135,7 +135,7 @@ final class UnitPage {
                 .or(() -> compartment.capacity(FillCondition.DRY))
                 .map(Volume::display)
                 .orElse("not on file"),
-            compartment.grade())
+            compartment.spec().shortText())
         .filter(words -> !words.isEmpty())
         .collect(Collectors.joining(" · "));
   }

@@ -47,7 +47,7 @@ final class UnitParts {
         compartment.id(),
         number,
         compartment.name(),
-        compartment.grade(),
+        compartment.spec().shortText(),
         plate(compartment.itemId()),
         source(
             change ->

@@ -122,7 +122,15 @@ public class VariantDesk {
     Map<Long, Long> compartments = new HashMap<>();
     for (Compartment c : needs.compartments()) {
       Compartment copy =
-          new Compartment(0, c.name(), c.kind(), c.grade(), c.itemId(), c.capacities(), c.hint());
+          new Compartment(
+              0,
+              c.name(),
+              c.kind(),
+              c.spec(),
+              c.itemId(),
+              c.capacities(),
+              c.hint(),
+              Optional.empty());
       compartments.put(c.id(), session.variants().save(to, copy));
     }
     Map<Long, Long> positions = new HashMap<>();

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
@@ -43,6 +44,15 @@ final class VariantEntry {
     return text(field).isEmpty() ? "" : typed.text(field, what, text(field), longest).orElse("");
   }
 
+  /** The spec that is on file; a new compartment demands what its kind usually holds. */
+  private static Spec spec(long id, Compartment.Kind kind, UnitNeeds needs) {
+    return needs.compartments().stream()
+        .filter(compartment -> compartment.id() == id)
+        .findFirst()
+        .map(Compartment::spec)
+        .orElse(Spec.ofKind(kind.usualFluid()));
+  }
+
   /** The compartment of the form; empty if something is wrong. */
   Optional<Compartment> compartment(long id, UnitNeeds needs) {
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
@@ -51,7 +61,6 @@ final class VariantEntry {
         .ifPresent(n -> typed.refuse("name", "There is a compartment " + n + " already."));
     Optional<Compartment.Kind> kind =
         constant("kind", "kind of compartment", Compartment.Kind.values());
-    String grade = optionalText("grade", "The grade", LONGEST_SHORT);
     String hint = optionalText("hint", "The hint", LONGEST_NOTE);
     Optional<Long> item = item("item", Measure.LITRES);
     Map<FillCondition, Volume> capacities = new EnumMap<>(FillCondition.class);
@@ -62,7 +71,15 @@ final class VariantEntry {
       return Optional.empty();
     }
     Compartment compartment =
-        new Compartment(id, name.orElseThrow(), kind.orElseThrow(), grade, item, capacities, hint);
+        new Compartment(
+            id,
+            name.orElseThrow(),
+            kind.orElseThrow(),
+            spec(id, kind.orElseThrow(), needs),
+            item,
+            capacities,
+            hint,
+            Optional.empty());
     if (!compartment.capacitiesAgree()) {
       typed.refuse(
           "withFilter",

@@ -78,10 +78,9 @@ final class VariantPage {
             .collect(Collectors.joining(", "));
     return new VariantView.CompartmentForm(
         c.id(),
-        joined(c.name(), c.grade(), number(c.itemId()), capacities),
+        joined(c.name(), c.spec().shortText(), number(c.itemId()), capacities),
         c.name(),
         c.kind().name(),
-        c.grade(),
         number(c.itemId()),
         litres(c, FillCondition.DRY),
         litres(c, FillCondition.WITH_FILTER),

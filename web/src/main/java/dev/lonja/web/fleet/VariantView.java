@@ -39,7 +39,6 @@ record VariantView(
       String summary,
       String name,
       String kind,
-      String grade,
       String item,
       String dry,
       String withFilter,

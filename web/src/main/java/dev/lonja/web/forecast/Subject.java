@@ -1,9 +1,9 @@
 package dev.lonja.web.forecast;
 
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Product;
 import dev.lonja.core.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;

@@ -105,7 +105,7 @@ public class ItemEditDesk {
             .toList(),
         family.filter(f -> f == Family.FLUID).isPresent(),
         family.filter(Family::isFilter).isPresent(),
-        session.items().products().stream()
+        session.products().all().stream()
             .map(p -> new ItemFormView.Choice(String.valueOf(p.id()), p.make() + " " + p.name()))
             .toList(),
         session.keeping().suppliers().stream().map(Supplier::name).toList(),

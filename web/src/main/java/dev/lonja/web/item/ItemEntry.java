@@ -1,8 +1,8 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
-import dev.lonja.core.item.Product;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
@@ -169,7 +169,7 @@ final class ItemEntry {
 
   private Optional<Long> product() {
     Optional<Long> product =
-        session.items().products().stream()
+        session.products().all().stream()
             .map(Product::id)
             .filter(id -> String.valueOf(id).equals(text("product")))
             .findFirst();

@@ -1,8 +1,8 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
-import dev.lonja.core.item.Product;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;

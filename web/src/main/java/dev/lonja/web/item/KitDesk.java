@@ -1,5 +1,6 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.BoxContent;
@@ -223,7 +224,7 @@ public class KitDesk {
             "Kit",
             "Covers " + Words.count(covered, "line", "lines") + "; what is left over comes back.",
             Quantity.pieces(1),
-            Optional.empty());
+            Destination.NONE);
     session.trays().touch(tray.id(), tray.version());
     return new Outcome.Done("/trays/" + tray.id());
   }

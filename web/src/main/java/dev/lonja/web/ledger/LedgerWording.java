@@ -57,6 +57,9 @@ public final class LedgerWording {
           + r.movementId()
           + " is one line of a kit; make or break a kit instead of correcting it.";
     }
+    if (refusal instanceof Refusal.PackOpened r) {
+      return "movement " + r.movementId() + " opened a pack; what is open stays open.";
+    }
     return "from and to are the same bin.";
   }
 

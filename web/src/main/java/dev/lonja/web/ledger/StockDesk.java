@@ -69,7 +69,8 @@ public class StockDesk {
           }
           Quantity held =
               session.ledger().held().getOrDefault(itemId, Quantity.zero(stock.measure()));
-          Booking booking = Ledger.issue(stock, quantity.orElseThrow(), held, clock.today());
+          Booking booking =
+              PackedIssue.of(session, itemId, quantity.orElseThrow(), held, clock.today());
           return write(session, itemId, booking, sent, reason.orElseThrow());
         });
   }

@@ -21,6 +21,7 @@ import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.fleet.MeterEntry;
 import dev.lonja.web.fleet.ReadingWording;
 import dev.lonja.web.ledger.LedgerWording;
+import dev.lonja.web.ledger.PackedIssue;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
@@ -217,9 +218,9 @@ public class HandOverDesk {
       }
       int lineNo = 1;
       for (Map.Entry<Long, Quantity> amount : amounts.entrySet()) {
-        ItemStock stock = session.ledger().stockOf(amount.getKey());
-        Quantity held = heldElsewhere.getOrDefault(amount.getKey(), Quantity.zero(stock.measure()));
-        Booking booking = Ledger.issue(stock, amount.getValue(), held, today);
+        Quantity none = Quantity.zero(amount.getValue().measure());
+        Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
+        Booking booking = PackedIssue.of(session, amount.getKey(), amount.getValue(), held, today);
         Outcome written =
             LedgerWording.write(session, amount.getKey(), booking, posting, lineNo, "", "");
         if (written instanceof Outcome.Refused) {

@@ -207,7 +207,7 @@ public class SubstituteDesk {
               add.line().place(),
               "Came in the box of " + original + "; this box lacks it.",
               add.pieces(),
-              add.line().positionId());
+              add.line().destination());
     } else if (change instanceof BoxSettlement.Change.Drop drop) {
       session.trays().lessen(drop.line(), drop.pieces());
     }

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.PartKey;
@@ -184,7 +185,7 @@ public class TrayDesk {
     }
     session
         .trays()
-        .addLine(tray.id(), itemId, "extra", "Put on by hand.", wanted, Optional.empty());
+        .addLine(tray.id(), itemId, "extra", "Put on by hand.", wanted, Destination.NONE);
     return new Outcome.Done(path(tray.id()));
   }
 

@@ -24,7 +24,7 @@ public final class TrayMaker {
                 occurrence.title(),
                 occurrence.date(),
                 tasks.stream().map(Task::id).toList());
-    for (TakeLine line : ServiceTake.of(unit.needs(), tasks).lines()) {
+    for (TakeLine line : ServiceTake.of(unit.needs().on(occurrence.date()), tasks).lines()) {
       session
           .trays()
           .addLine(
@@ -33,7 +33,7 @@ public final class TrayMaker {
               line.place(),
               TrayWording.note(line.reason()),
               line.toLay(),
-              line.positionId());
+              line.destination());
     }
     return trayId;
   }

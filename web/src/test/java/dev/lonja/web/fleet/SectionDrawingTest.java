@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Outline;
+import dev.lonja.core.fluid.Spec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -57,7 +58,15 @@ class SectionDrawingTest {
     List<SectionDrawing.Labelled> all = new ArrayList<>();
     for (Compartment.Kind kind : Compartment.Kind.values()) {
       Compartment compartment =
-          new Compartment(kind.ordinal(), kind.words(), kind, "", Optional.empty(), Map.of(), "");
+          new Compartment(
+              kind.ordinal(),
+              kind.words(),
+              kind,
+              Spec.ofKind(kind.usualFluid()),
+              Optional.empty(),
+              Map.of(),
+              "",
+              Optional.empty());
       all.add(new SectionDrawing.Labelled(compartment, "1.00 L", "#c-" + kind.ordinal()));
     }
     return all;

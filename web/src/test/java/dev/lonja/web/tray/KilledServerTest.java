@@ -2,6 +2,7 @@ package dev.lonja.web.tray;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
@@ -28,7 +29,6 @@ import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
@@ -118,7 +118,7 @@ class KilledServerTest {
               long id = session.trays().add(1, "Hose " + i, TODAY, List.of());
               session
                   .trays()
-                  .addLine(id, HOSE_CLIPS, "extra", "", Quantity.pieces(1), Optional.empty());
+                  .addLine(id, HOSE_CLIPS, "extra", "", Quantity.pieces(1), Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
               session.trays().setLaid(line, Quantity.pieces(1));
               ids.add(id);

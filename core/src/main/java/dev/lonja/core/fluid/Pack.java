@@ -1,0 +1,46 @@
+package dev.lonja.core.fluid;
+
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Volume;
+import java.util.Optional;
+
+/**
+ * A kind of pack that may be bought or opened.
+ *
+ * @param litres in one, above zero
+ * @param price of one, zero or more
+ * @param least how many are taken if any are, 1 or more
+ * @param shelfDays it keeps unopened after receipt; for ever if empty
+ * @param openDays it keeps once opened; for ever if empty
+ * @param exist how many there are or there is room for; any number if empty
+ */
+public record Pack(
+    long id,
+    String name,
+    Volume litres,
+    Money price,
+    int least,
+    Optional<Integer> shelfDays,
+    Optional<Integer> openDays,
+    Optional<Integer> exist) {
+
+  public Pack {
+    if (litres.microlitres() <= 0) {
+      throw new IllegalArgumentException("litres are 0; allowed is more than 0");
+    }
+    if (price.minor() < 0) {
+      throw new IllegalArgumentException("price is " + price.display() + "; allowed is 0 or more");
+    }
+    if (least < 1) {
+      throw new IllegalArgumentException("least is " + least + "; allowed is 1 or more");
+    }
+  }
+
+  /** The fewest that hold {@code litres} and may be taken; empty if there are not so many. */
+  Optional<Integer> fewest(long microlitres) {
+    long packs = Math.max(-Math.floorDiv(-microlitres, litres.microlitres()), least);
+    return exist.filter(most -> packs > most).isPresent() || packs > Integer.MAX_VALUE
+        ? Optional.empty()
+        : Optional.of((int) packs);
+  }
+}

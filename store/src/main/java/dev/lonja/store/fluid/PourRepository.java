@@ -1,0 +1,189 @@
+package dev.lonja.store.fluid;
+
+import static dev.lonja.store.schema.Tables.FILL;
+import static dev.lonja.store.schema.Tables.SIGN_OFF;
+import static dev.lonja.store.schema.Tables.TOP_UP;
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
+
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.store.schema.tables.Fill;
+import dev.lonja.store.schema.tables.TopUp;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jooq.Record1;
+import org.jooq.Select;
+import org.jooq.impl.DSL;
+
+/** What was signed for, and what was added to compartments; lines are added and never changed. */
+public final class PourRepository {
+
+  private final DSLContext context;
+
+  public PourRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /** The last fill of a compartment at a drain. */
+  public record LastFill(long itemId, LocalDate on) {}
+
+  /**
+   * A top-up.
+   *
+   * @param signOff the signature it needed, if it needed one
+   */
+  public record StoredTopUp(
+      long id,
+      long itemId,
+      Volume volume,
+      LocalDate on,
+      Optional<SignOff> signOff,
+      String note,
+      String actor) {}
+
+  public long add(SignOff signOff) {
+    return context
+        .insertInto(SIGN_OFF)
+        .set(SIGN_OFF.UNIT_ID, signOff.unitId())
+        .set(SIGN_OFF.COMPARTMENT_ID, signOff.compartmentId())
+        .set(SIGN_OFF.ITEM_ID, signOff.itemId())
+        .set(SIGN_OFF.TRAY_ID, signOff.trayId().orElse(null))
+        .set(SIGN_OFF.VERDICT, signOff.verdict())
+        .set(SIGN_OFF.SIGNED_BY, signOff.signedBy())
+        .set(SIGN_OFF.WHY, signOff.why())
+        .set(SIGN_OFF.ACTOR, signOff.actor())
+        .set(SIGN_OFF.RECORDED_AT, signOff.at())
+        .returning(SIGN_OFF.ID)
+        .fetchSingle(SIGN_OFF.ID);
+  }
+
+  /** The signature that a tray's line stands on. */
+  public Optional<SignOff> ofTrayLine(long lineId) {
+    return context
+        .select(SIGN_OFF.asterisk())
+        .from(SIGN_OFF)
+        .join(TRAY_LINE)
+        .on(TRAY_LINE.SIGN_OFF_ID.eq(SIGN_OFF.ID))
+        .where(TRAY_LINE.ID.eq(lineId))
+        .fetchOptional(PourRepository::signOff);
+  }
+
+  /** Everything signed for on a unit, newest first. */
+  public List<SignOff> ofUnit(long unitId) {
+    return context
+        .selectFrom(SIGN_OFF)
+        .where(SIGN_OFF.UNIT_ID.eq(unitId))
+        .orderBy(SIGN_OFF.ID.desc())
+        .fetch(PourRepository::signOff);
+  }
+
+  /**
+   * Notes litres added to a compartment.
+   *
+   * @param signOffId the signature it needed, if it needed one
+   */
+  public void addTopUp(
+      long unitId,
+      long compartmentId,
+      long itemId,
+      Volume volume,
+      LocalDate on,
+      Optional<Long> signOffId,
+      String note,
+      String actor,
+      Instant at) {
+    context
+        .insertInto(TOP_UP)
+        .set(TOP_UP.UNIT_ID, unitId)
+        .set(TOP_UP.COMPARTMENT_ID, compartmentId)
+        .set(TOP_UP.ITEM_ID, itemId)
+        .set(TOP_UP.VOLUME_UL, volume.microlitres())
+        .set(TOP_UP.ADDED_ON, on)
+        .set(TOP_UP.SIGN_OFF_ID, signOffId.orElse(null))
+        .set(TOP_UP.NOTE, note)
+        .set(TOP_UP.ACTOR, actor)
+        .set(TOP_UP.RECORDED_AT, at)
+        .execute();
+  }
+
+  /** The last fill of a compartment that was not withdrawn. */
+  public Optional<LastFill> lastFill(long unitId, long compartmentId) {
+    return context
+        .select(FILL.ITEM_ID, FILL.FILLED_ON)
+        .from(FILL)
+        .where(FILL.UNIT_ID.eq(unitId), FILL.COMPARTMENT_ID.eq(compartmentId))
+        .and(FILL.WITHDRAWS.isNull())
+        .and(FILL.ID.notIn(withdrawnFills()))
+        .orderBy(FILL.FILLED_ON.desc(), FILL.ID.desc())
+        .limit(1)
+        .fetchOptional(row -> new LastFill(row.get(FILL.ITEM_ID), row.get(FILL.FILLED_ON)));
+  }
+
+  private static Select<Record1<Long>> withdrawnFills() {
+    Fill later = FILL.as("later");
+    return DSL.select(later.WITHDRAWS).from(later).where(later.WITHDRAWS.isNotNull());
+  }
+
+  /** What was added after a day, or ever, and not withdrawn; oldest first. */
+  public List<StoredTopUp> topUps(long unitId, long compartmentId, Optional<LocalDate> after) {
+    TopUp later = TOP_UP.as("later");
+    Condition since = after.map(TOP_UP.ADDED_ON::ge).orElse(DSL.noCondition());
+    return context
+        .select()
+        .from(TOP_UP)
+        .leftJoin(SIGN_OFF)
+        .on(SIGN_OFF.ID.eq(TOP_UP.SIGN_OFF_ID))
+        .where(TOP_UP.UNIT_ID.eq(unitId), TOP_UP.COMPARTMENT_ID.eq(compartmentId), since)
+        .and(TOP_UP.WITHDRAWS.isNull())
+        .and(
+            TOP_UP.ID.notIn(
+                DSL.select(later.WITHDRAWS).from(later).where(later.WITHDRAWS.isNotNull())))
+        .orderBy(TOP_UP.ID)
+        .fetch(PourRepository::topUp);
+  }
+
+  private static StoredTopUp topUp(Record row) {
+    return new StoredTopUp(
+        row.get(TOP_UP.ID),
+        row.get(TOP_UP.ITEM_ID),
+        new Volume(row.get(TOP_UP.VOLUME_UL)),
+        row.get(TOP_UP.ADDED_ON),
+        Optional.ofNullable(row.get(SIGN_OFF.ID)).map(id -> signOff(row)),
+        row.get(TOP_UP.NOTE),
+        row.get(TOP_UP.ACTOR));
+  }
+
+  /** Withdraws a top-up that was noted in error. */
+  public void withdrawTopUp(
+      long unitId, long compartmentId, StoredTopUp wrong, String why, String actor, Instant at) {
+    context
+        .insertInto(TOP_UP)
+        .set(TOP_UP.UNIT_ID, unitId)
+        .set(TOP_UP.COMPARTMENT_ID, compartmentId)
+        .set(TOP_UP.ITEM_ID, wrong.itemId())
+        .set(TOP_UP.VOLUME_UL, wrong.volume().microlitres())
+        .set(TOP_UP.ADDED_ON, wrong.on())
+        .set(TOP_UP.WITHDRAWS, wrong.id())
+        .set(TOP_UP.NOTE, why)
+        .set(TOP_UP.ACTOR, actor)
+        .set(TOP_UP.RECORDED_AT, at)
+        .execute();
+  }
+
+  private static SignOff signOff(Record row) {
+    return new SignOff(
+        row.get(SIGN_OFF.UNIT_ID),
+        row.get(SIGN_OFF.COMPARTMENT_ID),
+        row.get(SIGN_OFF.ITEM_ID),
+        Optional.ofNullable(row.get(SIGN_OFF.TRAY_ID)),
+        row.get(SIGN_OFF.VERDICT),
+        row.get(SIGN_OFF.SIGNED_BY),
+        row.get(SIGN_OFF.WHY),
+        row.get(SIGN_OFF.ACTOR),
+        row.get(SIGN_OFF.RECORDED_AT));
+  }
+}

@@ -1,0 +1,78 @@
+package dev.lonja.store.fluid;
+
+import static dev.lonja.store.schema.Tables.PRODUCT;
+import static dev.lonja.store.schema.Tables.PRODUCT_APPROVAL;
+
+import dev.lonja.core.fluid.Approval;
+import dev.lonja.core.fluid.ApprovalCode;
+import dev.lonja.core.fluid.BrakeBase;
+import dev.lonja.core.fluid.Chemistry;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.HydraulicType;
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.quantity.AshContent;
+import dev.lonja.core.quantity.Density;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
+
+/** Reads products out of rows that join their table. */
+public final class ProductRows {
+
+  /** A product's approvals in one text, a line each, 1 for listed or 0 before the code. */
+  public static final Field<String> APPROVALS =
+      DSL.field(
+          DSL.select(
+                  DSL.groupConcat(DSL.concat(PRODUCT_APPROVAL.LISTED, PRODUCT_APPROVAL.CODE))
+                      .orderBy(PRODUCT_APPROVAL.ID)
+                      .separator("\n"))
+              .from(PRODUCT_APPROVAL)
+              .where(PRODUCT_APPROVAL.PRODUCT_ID.eq(PRODUCT.ID))
+              .asField("approvals"));
+
+  private ProductRows() {}
+
+  public static Product product(Record row) {
+    return new Product(
+        row.get(PRODUCT.ID),
+        row.get(PRODUCT.MAKE),
+        row.get(PRODUCT.NAME),
+        FluidKind.valueOf(row.get(PRODUCT.KIND)),
+        row.get(PRODUCT.GRADE),
+        row.get(PRODUCT.CLASSES),
+        approvals(row.get("approvals", String.class)),
+        data(row),
+        row.get(PRODUCT.VERSION));
+  }
+
+  private static List<Approval> approvals(@Nullable String lines) {
+    return lines == null
+        ? List.of()
+        : Arrays.stream(lines.split("\n"))
+            .map(line -> new Approval(new ApprovalCode(line.substring(1)), line.charAt(0) == '1'))
+            .toList();
+  }
+
+  private static Product.Data data(Record row) {
+    return new Product.Data(
+        Optional.ofNullable(row.get(PRODUCT.ASH_E3)).map(Math::toIntExact).map(AshContent::new),
+        Optional.ofNullable(row.get(PRODUCT.ZINC_MG_KG)).map(Math::toIntExact),
+        yesNo(row.get(PRODUCT.FRICTION_MODIFIER)),
+        yesNo(row.get(PRODUCT.BIODEGRADABLE)),
+        Optional.ofNullable(row.get(PRODUCT.DENSITY_G_M3)).map(Density::new),
+        Optional.ofNullable(row.get(PRODUCT.CHEMISTRY)).map(Chemistry::valueOf),
+        Optional.ofNullable(row.get(PRODUCT.BASE)).map(BrakeBase::valueOf),
+        Optional.ofNullable(row.get(PRODUCT.HYDRAULIC_TYPE)).map(HydraulicType::valueOf),
+        row.get(PRODUCT.HAZARDS).isEmpty()
+            ? List.of()
+            : List.of(row.get(PRODUCT.HAZARDS).split(", ")));
+  }
+
+  private static Optional<Boolean> yesNo(@Nullable Long value) {
+    return Optional.ofNullable(value).map(v -> v == 1);
+  }
+}

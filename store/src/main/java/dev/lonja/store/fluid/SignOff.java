@@ -1,0 +1,23 @@
+package dev.lonja.store.fluid;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * Somebody's signature for a fluid that the spec does not allow without a word.
+ *
+ * @param trayId the tray it was for, if it was for one
+ * @param verdict what the rules said, in words, with the reasons
+ * @param signedBy who answers for it
+ * @param actor who entered it
+ */
+public record SignOff(
+    long unitId,
+    long compartmentId,
+    long itemId,
+    Optional<Long> trayId,
+    String verdict,
+    String signedBy,
+    String why,
+    String actor,
+    Instant at) {}
