@@ -12,12 +12,17 @@ import java.util.Optional;
 /**
  * Packs that cover a need, and what becomes of what is left over.
  *
- * @param counts the kinds taken with how many of each
+ * @param counts the kinds taken with how many of each, the largest packs first
  * @param usedInTime of the litres left over
  * @param wastedSealed litres that would outlive their shelf life even if nothing were opened
  */
 public record PackSet(
     List<Count> counts, Volume need, Volume total, Volume usedInTime, Volume wastedSealed) {
+
+  private static final Comparator<Count> LARGEST_FIRST =
+      Comparator.comparing((Count count) -> count.pack().litres())
+          .reversed()
+          .thenComparing(count -> count.pack().id());
 
   /** So many of a kind. */
   public record Count(Pack pack, int packs) {}
@@ -26,7 +31,8 @@ public record PackSet(
   private record Left(int days, long microlitres) {}
 
   static PackSet of(List<Count> counts, Volume need, FutureUse use) {
-    List<Count> taken = counts.stream().filter(count -> count.packs() > 0).toList();
+    List<Count> taken =
+        counts.stream().filter(count -> count.packs() > 0).sorted(LARGEST_FIRST).toList();
     long total = taken.stream().mapToLong(c -> c.packs() * c.pack().litres().microlitres()).sum();
     long over = total - need.microlitres();
     long usedSealed = usedOf(leftovers(taken, over, false), use);
