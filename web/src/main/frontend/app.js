@@ -150,6 +150,23 @@
   };
   document.querySelectorAll("[data-progress]").forEach((panel) => setTimeout(() => follow(panel), 300));
 
+  // A form that shows what it would mean asks the server while it is filled in; nothing is saved.
+  const showEffect = async (form) => {
+    const body = new URLSearchParams(new FormData(form));
+    const answer = await fetch(form.dataset.effect, { method: "POST", body });
+    const place = document.querySelector(form.dataset.effectIn);
+    if (answer.ok && place) {
+      place.innerHTML = await answer.text();
+    }
+  };
+  document.querySelectorAll("form[data-effect]").forEach((form) => {
+    let waiting;
+    form.addEventListener("input", () => {
+      clearTimeout(waiting);
+      waiting = setTimeout(() => showEffect(form), 250);
+    });
+  });
+
   // Sending a form twice does it once on the server; holding the button back merely says so at once.
   document.addEventListener("submit", (event) => {
     for (const button of event.target.querySelectorAll("button[type=submit]")) {

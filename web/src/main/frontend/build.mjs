@@ -9,7 +9,7 @@ const fonts = ["next", "mono"].flatMap((face) =>
   ["latin", "latin-ext"].map((script) => [face, script]),
 );
 const icons = [
-  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "log-out", "settings-2",
+  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "droplet", "log-out", "settings-2",
 ];
 
 mkdirSync(new URL("fonts/", assets), { recursive: true });

@@ -86,7 +86,7 @@ public final class PourRepository {
    *
    * @param signOffId the signature it needed, if it needed one
    */
-  public void addTopUp(
+  public long addTopUp(
       long unitId,
       long compartmentId,
       long itemId,
@@ -96,7 +96,7 @@ public final class PourRepository {
       String note,
       String actor,
       Instant at) {
-    context
+    return context
         .insertInto(TOP_UP)
         .set(TOP_UP.UNIT_ID, unitId)
         .set(TOP_UP.COMPARTMENT_ID, compartmentId)
@@ -107,7 +107,8 @@ public final class PourRepository {
         .set(TOP_UP.NOTE, note)
         .set(TOP_UP.ACTOR, actor)
         .set(TOP_UP.RECORDED_AT, at)
-        .execute();
+        .returning(TOP_UP.ID)
+        .fetchSingle(TOP_UP.ID);
   }
 
   /** The last fill of a compartment that was not withdrawn. */

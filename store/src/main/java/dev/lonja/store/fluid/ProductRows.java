@@ -13,6 +13,7 @@ import dev.lonja.core.fluid.Product;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.Field;
@@ -23,12 +24,14 @@ import org.jspecify.annotations.Nullable;
 /** Reads products out of rows that join their table. */
 public final class ProductRows {
 
-  /** A product's approvals in one text, a line each, 1 for listed or 0 before the code. */
+  /**
+   * A product's approvals in one text, a line each, 1 for listed or 0 before the code. They are not
+   * ordered here: SQLite would take the separator for a part of the order.
+   */
   public static final Field<String> APPROVALS =
       DSL.field(
           DSL.select(
                   DSL.groupConcat(DSL.concat(PRODUCT_APPROVAL.LISTED, PRODUCT_APPROVAL.CODE))
-                      .orderBy(PRODUCT_APPROVAL.ID)
                       .separator("\n"))
               .from(PRODUCT_APPROVAL)
               .where(PRODUCT_APPROVAL.PRODUCT_ID.eq(PRODUCT.ID))
@@ -53,6 +56,7 @@ public final class ProductRows {
     return lines == null
         ? List.of()
         : Arrays.stream(lines.split("\n"))
+            .sorted(Comparator.comparing((String line) -> line.substring(1)))
             .map(line -> new Approval(new ApprovalCode(line.substring(1)), line.charAt(0) == '1'))
             .toList();
   }

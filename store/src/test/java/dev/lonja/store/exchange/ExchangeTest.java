@@ -173,7 +173,9 @@ class ExchangeTest {
     edit(
         "positions.csv",
         text -> text.replaceFirst("1,1,1,Port oil filter", "1,1,6,Port oil filter"));
-    edit("compartments.csv", text -> text.replaceFirst("engine,1,,engine_oil", "engine,8,,engine_oil"));
+    edit(
+        "compartments.csv",
+        text -> text.replaceFirst("engine,1,,engine_oil", "engine,8,,engine_oil"));
     assertThat(problems())
         .anyMatch(p -> p.contains("needs twelve factors with mean 1"))
         .anyMatch(p -> p.contains("position 1 refers to another variant's compartment"))

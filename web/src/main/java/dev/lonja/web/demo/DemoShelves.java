@@ -241,6 +241,7 @@ final class DemoShelves {
             NO_DAY,
             0);
     itemIds.put(number, id);
+    supplies.add(id, supplierIds.get("Isla"), "", centsPerLitre, pack, pack);
     if (!litres.equals("0")) {
       openings.add(new Opening(id, binIds.get(bin), lot(number), litres, pack, centsPerLitre, 900));
     }

@@ -15,6 +15,7 @@ final class Rail {
           new RailEntry("today", "Today", "/", "layout-grid", "1"),
           FLEET,
           FIND,
+          new RailEntry("oils", "Oils", "/oils", "droplet", "4"),
           TRAYS,
           new RailEntry("ahead", "Ahead", "/ahead", "waves", "6"),
           new RailEntry("book", "Book", "/book", "book-open", "9"),
