@@ -105,7 +105,12 @@ public sealed interface Reason {
    *
    * @param claimed by which claimed class each wanted one is met
    */
-  record MeetsClasses(List<Met> claimed, Level level) implements Reason {}
+  record MeetsClasses(List<Met> claimed) implements Reason {
+    @Override
+    public Level level() {
+      return Level.MEETS;
+    }
+  }
 
   /** A class that is wanted, and the claimed class that meets it. */
   record Met(ServiceClass wanted, ServiceClass by) {}

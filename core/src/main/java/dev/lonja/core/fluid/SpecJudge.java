@@ -179,7 +179,7 @@ public final class SpecJudge {
     boolean classesSuffice =
         spec.approvals().isEmpty() || spec.mode() == Spec.ApprovalMode.OR_CLASS;
     if (group.isPresent() && classesSuffice) {
-      reasons.add(new Reason.MeetsClasses(group.get(), Level.MEETS));
+      reasons.add(new Reason.MeetsClasses(group.get()));
       return Level.MEETS;
     }
     if (spec.classGroups().isEmpty() && spec.approvals().isEmpty()) {
@@ -197,7 +197,7 @@ public final class SpecJudge {
     Optional<ApprovalCode> suitable = carried(product.suitableKeys());
     Level level = suitable.isPresent() || group.isPresent() ? Level.SIGN_OFF : Level.NO;
     suitable.map(Reason.SuitableForOnly::new).ifPresent(reasons::add);
-    group.map(met -> new Reason.MeetsClasses(met, Level.SIGN_OFF)).ifPresent(reasons::add);
+    group.map(Reason.MeetsClasses::new).ifPresent(reasons::add);
     if (!spec.approvals().isEmpty()) {
       reasons.add(new Reason.LacksApproval(spec.approvals(), level));
       addNearMisses(product, level, reasons);

@@ -66,7 +66,7 @@ class SpecJudgeTest {
     Suitability implied = judge(DIESEL, engineOil("15W-40", "API CK-4").read());
     assertThat(implied.overall()).isEqualTo(Level.MEETS);
     assertThat(implied.reasons())
-        .contains(new Reason.MeetsClasses(List.of(new Reason.Met(CI4, CK4)), Level.MEETS));
+        .contains(new Reason.MeetsClasses(List.of(new Reason.Met(CI4, CK4))));
   }
 
   @Test

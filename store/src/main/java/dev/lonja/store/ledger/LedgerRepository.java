@@ -204,6 +204,11 @@ public final class LedgerRepository {
         .fetchSingle(LOT.ID);
   }
 
+  /** The item of a lot; an unknown lot is broken data and throws. */
+  public long itemOfLot(long lotId) {
+    return context.select(LOT.ITEM_ID).from(LOT).where(LOT.ID.eq(lotId)).fetchSingle(LOT.ITEM_ID);
+  }
+
   public Optional<Long> lotByCode(long itemId, String code) {
     return context
         .select(LOT.ID)

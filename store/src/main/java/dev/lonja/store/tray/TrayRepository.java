@@ -76,14 +76,14 @@ public final class TrayRepository {
    *
    * @param destination the position or compartment it is for
    */
-  public void addLine(
+  public long addLine(
       long trayId,
       long itemId,
       String place,
       String note,
       Quantity wanted,
       Destination destination) {
-    context
+    return context
         .insertInto(TRAY_LINE)
         .set(TRAY_LINE.TRAY_ID, trayId)
         .set(TRAY_LINE.ITEM_ID, itemId)
@@ -92,7 +92,8 @@ public final class TrayRepository {
         .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
         .set(TRAY_LINE.POSITION_ID, destination.positionId().orElse(null))
         .set(TRAY_LINE.COMPARTMENT_ID, destination.compartmentId().orElse(null))
-        .execute();
+        .returning(TRAY_LINE.ID)
+        .fetchSingle(TRAY_LINE.ID);
   }
 
   /** Puts another item on a line in place of what was asked for; nothing of it is laid yet. */
@@ -108,6 +109,15 @@ public final class TrayRepository {
         .set(TRAY_LINE.INSTEAD_WHY, substitution.map(TrayLine.Substitution::why).orElse(""))
         .where(TRAY_LINE.ID.eq(lineId))
         .execute();
+  }
+
+  /** The signature that a line stands on. */
+  public Optional<Long> signOffOf(long lineId) {
+    return context
+        .select(TRAY_LINE.SIGN_OFF_ID)
+        .from(TRAY_LINE)
+        .where(TRAY_LINE.ID.eq(lineId))
+        .fetchOptional(TRAY_LINE.SIGN_OFF_ID);
   }
 
   /** Notes the signature that a line stands on. */

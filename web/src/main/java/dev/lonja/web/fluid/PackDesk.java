@@ -104,12 +104,4 @@ class PackDesk {
     lines.add(0, "May go into " + Words.count(free, "place", "places") + " of this fleet.");
     return lines;
   }
-
-  /** Which of the packs on the shelf cover a need on a day; empty if they do not. */
-  static Optional<PackChoice.Choice> fromTheShelf(
-      Session session, FluidBook book, long product, Volume need, LocalDate day, LocalDate today) {
-    PackOffers offers = new PackOffers(session, today);
-    List<Item> packs = book.packs(product);
-    return PackChoice.of(need, offers.onTheShelf(book, packs), offers.usedAfter(packs, day));
-  }
 }

@@ -121,9 +121,7 @@ public class SpecDesk {
         ? "No product meets it without a signature."
         : "Met by "
             + Words.count(free.size(), "product", "products")
-            + ", "
-            + (here == 0 ? "none" : here)
-            + " of them on the shelf.";
+            + (here == 0 ? ", none on the shelf." : ", " + here + " on the shelf.");
   }
 
   private List<String> seasonal(FluidBook book, SpecJudge judge, Spec spec) {

@@ -50,7 +50,7 @@ public record VerdictView(
   }
 
   /** The products of the spec's kind, the best verdict first, then what lies on the shelf. */
-  static List<VerdictView> all(FluidBook book, Spec spec) {
+  public static List<VerdictView> all(FluidBook book, Spec spec) {
     return all(book, spec, book.judge(spec));
   }
 

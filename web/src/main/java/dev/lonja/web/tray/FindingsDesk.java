@@ -9,6 +9,7 @@ import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.service.RecordRepository.Inspected;
@@ -128,13 +129,23 @@ public class FindingsDesk {
                 new Pour(
                     compartments.get(line.taskId()),
                     line.place(),
-                    line.itemId(),
+                    laid(tray, line),
                     fill.filledIn(),
                     fill.capacity()));
           }
         }
       }
       return new Job(names, pours);
+    }
+
+    /** The item that the tray brought for a fill, whatever was asked for. */
+    private static long laid(Tray tray, TakeLine line) {
+      return tray.lines().stream()
+          .filter(l -> l.compartmentId().isPresent())
+          .filter(l -> l.compartmentId().equals(line.destination().compartmentId()))
+          .findFirst()
+          .map(TrayLine::itemId)
+          .orElse(line.itemId());
     }
   }
 

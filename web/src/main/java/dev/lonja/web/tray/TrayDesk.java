@@ -12,6 +12,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fluid.FluidBook;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
@@ -206,6 +207,12 @@ public class TrayDesk {
     if (!more.isPositive()) {
       return new Outcome.Done(path(trayId));
     }
+    Optional<FluidLine> unsigned =
+        fluidLine(session, trayId, line).filter(FluidLine::lacksSignature);
+    if (unsigned.isPresent()) {
+      return Outcome.refused(
+          new Problem("code", line.place() + " " + unsigned.get().words() + ". Nothing was laid."));
+    }
     Quantity free =
         session
             .ledger()
@@ -224,6 +231,18 @@ public class TrayDesk {
     }
     session.trays().setLaid(line.id(), line.laid().plus(more));
     return new Outcome.Done(path(trayId));
+  }
+
+  private Optional<FluidLine> fluidLine(Session session, long trayId, TrayLine line) {
+    if (line.compartmentId().isEmpty()) {
+      return Optional.empty();
+    }
+    long unit = session.trays().byId(trayId).orElseThrow().unitId();
+    return FluidLine.of(
+        session,
+        FluidBook.load(session, clock.today()),
+        FleetPicture.load(session, clock.today()).needs(unit),
+        line);
   }
 
   private Outcome onLine(

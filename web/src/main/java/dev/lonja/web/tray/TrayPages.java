@@ -18,6 +18,9 @@ import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.crossref.OnTheShelf;
 import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fluid.FluidBook;
+import dev.lonja.web.fluid.Hazards;
+import dev.lonja.web.fluid.VerdictView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Plate;
@@ -105,9 +108,10 @@ public class TrayPages {
     TrayProgress progress = TrayDesk.progress(session, tray, clock.today());
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     Map<Long, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    FluidBook book = FluidBook.load(session, clock.today());
     List<TrayView.LineRow> lines =
         progress.steps().stream()
-            .map(step -> line(session, tray, step, issued, fleet.needs(tray.unitId())))
+            .map(step -> line(session, book, tray, step, issued, fleet.needs(tray.unitId())))
             .toList();
     JobFacts facts = new JobFacts(fleet, tray);
     return new TrayView(
@@ -131,9 +135,23 @@ public class TrayPages {
         facts.torques(),
         facts.tools(),
         facts.hints(),
-        facts.cautions(),
+        cautions(session, tray, facts),
         HandOverDesk.metersOfTray(fleet, tray).stream().map(this::meter).toList(),
         tray.mechanic().orElse(""));
+  }
+
+  /** Those of the work, then those of each fluid's own hazards. */
+  private static List<String> cautions(Session session, Tray tray, JobFacts facts) {
+    Set<String> cautions = new LinkedHashSet<>(facts.cautions());
+    Hazards hazards = Hazards.load(session);
+    for (TrayLine line : tray.lines()) {
+      session
+          .items()
+          .byId(line.itemId())
+          .flatMap(Item::product)
+          .ifPresent(product -> cautions.addAll(hazards.of(product)));
+    }
+    return cautions.isEmpty() ? List.of() : Cautions.deferring(cautions);
   }
 
   private TrayView.MeterRow meter(MeterStanding meter) {
@@ -146,6 +164,7 @@ public class TrayPages {
 
   private TrayView.LineRow line(
       Session session,
+      FluidBook book,
       Tray tray,
       TrayProgress.Step step,
       Map<Long, List<PastMovement>> issued,
@@ -155,6 +174,7 @@ public class TrayPages {
         issued.getOrDefault(item.id(), List.of()).stream()
             .map(PastMovement::stillOut)
             .reduce(Quantity.zero(item.measure()), Quantity::plus);
+    Optional<FluidLine> fluid = FluidLine.of(session, book, needs, step.line());
     return new TrayView.LineRow(
         step.line().id(),
         item.id(),
@@ -166,7 +186,8 @@ public class TrayPages {
         step.line().wanted().display(),
         LineStates.of(step),
         step.line().isLaid(),
-        step.state() == TrayProgress.LineState.TO_LAY,
+        step.state() == TrayProgress.LineState.TO_LAY
+            && fluid.filter(FluidLine::lacksSignature).isEmpty(),
         tray.state() == Tray.State.HANDED_OVER && out.isPositive() ? out.display() : "",
         step.line()
             .substitution()
@@ -175,10 +196,22 @@ public class TrayPages {
             .orElse(""),
         step.line().substitution().map(TrayLine.Substitution::why).orElse(""),
         !step.line().isLaid() && item.measure() == Measure.PIECES,
+        fluid.isPresent() && !step.line().isLaid(),
+        fluid.map(FluidLine::words).orElse(""),
+        fluid.filter(f -> tray.isOpen()).map(f -> f.keeps(session)).orElse(""),
         step.state() == TrayProgress.LineState.SHORT && tray.isOpen()
-            ? OnTheShelf.instead(session, clock.today(), needs, step.line(), step.lacking())
-                .orElse("")
+            ? fluid.isPresent()
+                ? instead(book, fluid.get())
+                : OnTheShelf.instead(session, clock.today(), needs, step.line(), step.lacking())
+                    .orElse("")
             : "");
+  }
+
+  /** What else on the shelf may go in without a word; empty if nothing may. */
+  private static String instead(FluidBook book, FluidLine fluid) {
+    List<String> others =
+        VerdictView.fromTheShelf(book, fluid.compartment().spec(), fluid.product().id());
+    return others.isEmpty() ? "" : "Instead: " + String.join("; ", others) + ".";
   }
 
   /** Torques and cautions that go with a tray's tasks. */
@@ -223,12 +256,12 @@ public class TrayPages {
           .toList();
     }
 
-    List<String> cautions() {
+    Set<String> cautions() {
       Set<String> cautions = new LinkedHashSet<>();
       for (Compartment compartment : drained()) {
         cautions.addAll(Cautions.whenDraining(compartment.kind()));
       }
-      return cautions.isEmpty() ? List.of() : Cautions.deferring(cautions);
+      return cautions;
     }
 
     private boolean isWorkedOn(Position position) {

@@ -49,6 +49,9 @@ record TrayView(
       String instead,
       String insteadWhy,
       boolean mayReplace,
+      boolean isFluid,
+      String verdict,
+      String keeps,
       String onTheShelf) {}
 
   /** How tight a fastener is made. */

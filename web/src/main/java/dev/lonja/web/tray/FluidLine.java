@@ -1,0 +1,74 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.store.Session;
+import dev.lonja.store.fluid.SignOff;
+import dev.lonja.web.fluid.FluidBook;
+import dev.lonja.web.fluid.ReasonWording;
+import java.util.Optional;
+
+/**
+ * A tray's line that goes into a compartment: what the rules say of the fluid that is to lie there.
+ *
+ * @param product what is to lie there
+ * @param signOff the signature it stands on, if it needed one
+ */
+record FluidLine(
+    TrayLine line,
+    Compartment compartment,
+    Product product,
+    Suitability verdict,
+    Optional<SignOff> signOff) {
+
+  /** Empty for parts, and for fluids that are on the tray for no compartment of the unit. */
+  static Optional<FluidLine> of(Session session, FluidBook book, UnitNeeds needs, TrayLine line) {
+    Optional<Compartment> compartment =
+        line.compartmentId()
+            .flatMap(id -> needs.compartments().stream().filter(c -> c.id() == id).findFirst());
+    Optional<Product> product = session.items().byId(line.itemId()).flatMap(Item::product);
+    return compartment.isEmpty() || product.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new FluidLine(
+                line,
+                compartment.get(),
+                product.get(),
+                book.verdict(compartment.get().spec(), product.get().id()),
+                session.pours().ofTrayLine(line.id())));
+  }
+
+  /** True if somebody has to sign before it is laid. */
+  boolean lacksSignature() {
+    return !verdict.overall().isFree() && signOff.isEmpty();
+  }
+
+  /** "It needs a signature: lacks CV 41.2." or who has signed; empty if it is simply allowed. */
+  String words() {
+    if (signOff.isPresent()) {
+      return "signed by " + signOff.get().signedBy() + ": " + signOff.get().why();
+    }
+    return lacksSignature()
+        ? "needs a signature: " + String.join("; ", ReasonWording.against(verdict))
+        : "";
+  }
+
+  /** That the machine takes something else by now; empty if it does not. */
+  String keeps(Session session) {
+    Optional<Product> now =
+        compartment.itemId().flatMap(id -> session.items().byId(id)).flatMap(Item::product);
+    Optional<Product> asked = session.items().byId(line.askedItemId()).flatMap(Item::product);
+    boolean differs = now.isPresent() && asked.isPresent() && now.get().id() != asked.get().id();
+    return differs
+        ? "The machine takes "
+            + now.get().display()
+            + " by now; this tray keeps "
+            + asked.get().display()
+            + "."
+        : "";
+  }
+}
