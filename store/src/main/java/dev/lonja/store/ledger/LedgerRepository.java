@@ -204,6 +204,18 @@ public final class LedgerRepository {
         .fetchSingle(LOT.ID);
   }
 
+  /** The items that lie in a bin. */
+  public List<Long> itemsIn(long binId) {
+    return context
+        .selectDistinct(LOT.ITEM_ID)
+        .from(STOCK)
+        .join(LOT)
+        .on(LOT.ID.eq(STOCK.LOT_ID))
+        .where(STOCK.BIN_ID.eq(binId), STOCK.QUANTITY_MICRO.gt(0L))
+        .orderBy(LOT.ITEM_ID)
+        .fetch(LOT.ITEM_ID);
+  }
+
   /** The item of a lot; an unknown lot is broken data and throws. */
   public long itemOfLot(long lotId) {
     return context.select(LOT.ITEM_ID).from(LOT).where(LOT.ID.eq(lotId)).fetchSingle(LOT.ITEM_ID);

@@ -56,7 +56,8 @@ public class DeviationDesk {
   private Outcome put(Session session, Sent sent, Unit unit, Form form) {
     Typed typed = new Typed();
     Optional<String> reason = typed.text("reason", "The reason", form.reason(), LONGEST_REASON);
-    Optional<Deviation.Change> change = new DeviationEntry(session, unit, form, typed).change();
+    Optional<Deviation.Change> change =
+        new DeviationEntry(session, unit, form, typed, clock.today()).change();
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
     }

@@ -10,8 +10,10 @@ import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
+import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -27,13 +29,16 @@ final class DeviationEntry {
   private final Unit unit;
   private final DeviationDesk.Form form;
   private final Typed typed;
+  private final LocalDate today;
   private final UnitNeeds needs;
 
-  DeviationEntry(Session session, Unit unit, DeviationDesk.Form form, Typed typed) {
+  DeviationEntry(
+      Session session, Unit unit, DeviationDesk.Form form, Typed typed, LocalDate today) {
     this.session = session;
     this.unit = unit;
     this.form = form;
     this.typed = typed;
+    this.today = today;
     this.needs = session.fleet().needs().get(unit.variant().id());
   }
 
@@ -58,10 +63,18 @@ final class DeviationEntry {
       case "absent" -> Optional.of(new Deviation.Change.NoCompartment(id));
       case "item" ->
           PartEntry.item(session, typed, "value", form.value(), Measure.LITRES)
+              .filter(item -> mayGoIn(id, item.id()))
               .map(item -> new Deviation.Change.OtherFluid(id, item.id()));
       case "capacity" -> capacity(id);
       default -> refuseWhat("a compartment may be absent, or take another item or capacity");
     };
+  }
+
+  private boolean mayGoIn(long compartmentId, long itemId) {
+    Optional<String> refusal =
+        FluidAdvice.refusal(session, today, needs.compartment(compartmentId).spec(), itemId);
+    refusal.ifPresent(text -> typed.refuse("value", text));
+    return refusal.isEmpty();
   }
 
   private Optional<Deviation.Change> ofPosition(long id) {

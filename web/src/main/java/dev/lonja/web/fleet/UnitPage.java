@@ -7,6 +7,7 @@ import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
@@ -19,6 +20,7 @@ import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ClassRepository;
+import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
@@ -86,8 +88,22 @@ final class UnitPage {
         subjects(),
         proposals(),
         fleet.metersOf(unit).stream().map(this::meter).toList(),
+        session.pours().ofUnit(unit.id()).stream().map(this::signature).toList(),
         today.toString(),
         unit.version());
+  }
+
+  private UnitView.Signature signature(SignOff signOff) {
+    return new UnitView.Signature(
+        Words.day(LocalDate.ofInstant(signOff.at(), session.settings().timeZone()), today),
+        plan.needs().compartments().stream()
+            .filter(c -> c.id() == signOff.compartmentId())
+            .map(Compartment::name)
+            .findFirst()
+            .orElse("a compartment that is gone"),
+        session.items().byId(signOff.itemId()).map(Item::number).orElse(""),
+        signOff.verdict(),
+        "signed by " + signOff.signedBy() + ": " + signOff.why());
   }
 
   private List<UnitView.CompartmentRow> compartments() {

@@ -24,8 +24,12 @@ record UnitView(
     List<Choice> subjects,
     List<Proposal> proposals,
     List<MeterBlock> meters,
+    List<Signature> signatures,
     String today,
     long version) {
+
+  /** Somebody's signature for a fluid that was not simply allowed. */
+  record Signature(String day, String place, String item, String verdict, String words) {}
 
   /** What can be edited of the unit itself, as its form shows it. */
   record EditForm(String unitClass, String inService, List<Choice> classes) {}

@@ -232,7 +232,7 @@ public class VariantDesk {
         version,
         new Part("compartment", compartmentId),
         (session, typed) ->
-            new VariantEntry(session, form, typed)
+            new VariantEntry(session, form, typed, clock.today())
                 .compartment(compartmentId, session.fleet().needs().get(id))
                 .map(
                     compartment -> {
@@ -251,7 +251,7 @@ public class VariantDesk {
         version,
         new Part("position", positionId),
         (session, typed) ->
-            new VariantEntry(session, form, typed)
+            new VariantEntry(session, form, typed, clock.today())
                 .position(positionId, session.fleet().needs().get(id))
                 .map(
                     position -> {

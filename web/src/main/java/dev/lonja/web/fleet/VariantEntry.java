@@ -10,8 +10,10 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
+import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -29,11 +31,13 @@ final class VariantEntry {
   private final Session session;
   private final Map<String, String> form;
   private final Typed typed;
+  private final LocalDate today;
 
-  VariantEntry(Session session, Map<String, String> form, Typed typed) {
+  VariantEntry(Session session, Map<String, String> form, Typed typed, LocalDate today) {
     this.session = session;
     this.form = form;
     this.typed = typed;
+    this.today = today;
   }
 
   private String text(String field) {
@@ -87,7 +91,10 @@ final class VariantEntry {
               + " no less than one without.");
       return Optional.empty();
     }
-    return Optional.of(compartment);
+    Optional<String> refusal =
+        item.flatMap(chosen -> FluidAdvice.refusal(session, today, compartment.spec(), chosen));
+    refusal.ifPresent(text -> typed.refuse("item", text));
+    return refusal.isPresent() ? Optional.empty() : Optional.of(compartment);
   }
 
   private void capacity(

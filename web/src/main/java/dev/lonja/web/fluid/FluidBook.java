@@ -66,7 +66,7 @@ public final class FluidBook {
     return inOrder;
   }
 
-  List<ProductClaims> ofKind(FluidKind kind) {
+  public List<ProductClaims> ofKind(FluidKind kind) {
     return inOrder.stream().filter(read -> read.product().kind() == kind).toList();
   }
 
@@ -75,7 +75,7 @@ public final class FluidBook {
     return Objects.requireNonNull(claims.get(productId), "product " + productId);
   }
 
-  Optional<ProductClaims> byId(long productId) {
+  public Optional<ProductClaims> byId(long productId) {
     return Optional.ofNullable(claims.get(productId));
   }
 
@@ -105,7 +105,7 @@ public final class FluidBook {
     return judge(spec, Window.year(climate));
   }
 
-  SpecJudge judge(Spec spec, Window window) {
+  public SpecJudge judge(Spec spec, Window window) {
     return new SpecJudge(spec, window, reference);
   }
 

@@ -14,6 +14,9 @@ public final class Hazards {
 
   private final Map<String, ReferenceRow> rows = new LinkedHashMap<>();
 
+  /** A hazard as the store words it. */
+  public record Text(String code, String title, String text) {}
+
   private Hazards(List<ReferenceRow> rows) {
     rows.forEach(row -> this.rows.put(row.cell("code"), row));
   }
@@ -24,28 +27,24 @@ public final class Hazards {
 
   /** "Hot oil. Burns skin. Let it cool." for each hazard of a product. */
   public List<String> of(Product product) {
+    return textsOf(product).stream().map(text -> text.title() + ". " + text.text()).toList();
+  }
+
+  /** All that are known, in order. */
+  public List<Text> all() {
+    return rows.values().stream().map(Hazards::text).toList();
+  }
+
+  /** Those of one product. */
+  public List<Text> textsOf(Product product) {
     return product.data().hazards().stream()
         .map(rows::get)
         .filter(Objects::nonNull)
-        .map(row -> row.cell("title") + ". " + row.cell("text"))
+        .map(Hazards::text)
         .toList();
   }
 
-  List<String> codes() {
-    return List.copyOf(rows.keySet());
-  }
-
-  List<SpecView.Choice> choices() {
-    return rows.values().stream()
-        .map(row -> new SpecView.Choice(row.cell("code"), row.cell("title")))
-        .toList();
-  }
-
-  List<ProductView.Caution> cautions(Product product) {
-    return product.data().hazards().stream()
-        .map(rows::get)
-        .filter(Objects::nonNull)
-        .map(row -> new ProductView.Caution(row.cell("title"), row.cell("text")))
-        .toList();
+  private static Text text(ReferenceRow row) {
+    return new Text(row.cell("code"), row.cell("title"), row.cell("text"));
   }
 }

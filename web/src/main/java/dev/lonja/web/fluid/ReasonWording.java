@@ -48,7 +48,7 @@ public final class ReasonWording {
         .toList();
   }
 
-  static String line(Reason reason) {
+  public static String line(Reason reason) {
     if (reason instanceof Reason.KindDiffers r) {
       return "it is a fluid for " + r.actual().words() + ", here goes " + r.wanted().words();
     } else if (reason instanceof Reason.ChemistryDiffers r) {

@@ -29,7 +29,7 @@ public record VerdictView(
     String free,
     String bins) {
 
-  static VerdictView of(FluidBook book, SpecJudge judge, Product product) {
+  public static VerdictView of(FluidBook book, SpecJudge judge, Product product) {
     Suitability verdict = judge.judge(book.claims(product.id()));
     List<String> bins =
         book.packs(product.id()).stream()
@@ -54,7 +54,7 @@ public record VerdictView(
     return all(book, spec, book.judge(spec));
   }
 
-  static List<VerdictView> all(FluidBook book, Spec spec, SpecJudge judge) {
+  public static List<VerdictView> all(FluidBook book, Spec spec, SpecJudge judge) {
     return book.ofKind(spec.kind()).stream()
         .sorted(
             Comparator.comparing((ProductClaims read) -> judge.judge(read).overall())

@@ -1,6 +1,7 @@
 /**
- * Oils and other fluids on the screens: the matrix, products, specs, the temperature year, top-ups,
- * studies and packs. Start with {@link dev.lonja.web.fluid.FluidBook}, which every desk here loads.
+ * What every page says of fluids: verdicts and their reasons in words, and what of each product is
+ * free. Start with {@link dev.lonja.web.fluid.FluidBook}. Knows no machine; the pages themselves
+ * are in {@code oils}.
  */
 @NullMarked
 package dev.lonja.web.fluid;

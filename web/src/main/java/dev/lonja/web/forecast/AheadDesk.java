@@ -1,5 +1,6 @@
 package dev.lonja.web.forecast;
 
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
@@ -110,6 +111,7 @@ public class AheadDesk {
     return new AheadItemView(
         Plate.of(subject.lead()),
         subject.product().map(Drum::of),
+        subject.product().map(Product::id).orElse(0L),
         subject.free().display() + " free, " + summary(subject.cover()),
         TideLine.draw(forecast.plan().today(), forecast.plan().horizon(), subject),
         weeks(subject, chosen),

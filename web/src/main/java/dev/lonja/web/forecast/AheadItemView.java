@@ -9,6 +9,7 @@ import java.util.Optional;
 record AheadItemView(
     Plate plate,
     Optional<Drum> drum,
+    long productId,
     String summary,
     String tide,
     List<Week> weeks,

@@ -2,6 +2,7 @@ package dev.lonja.web.item;
 
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.UnitPlan;
@@ -19,6 +20,7 @@ import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.crossref.PartFacts;
 import dev.lonja.web.crossref.PartFactsLoader;
 import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fluid.Hazards;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -70,6 +72,8 @@ public class ItemDesk {
     return new ItemView(
         Plate.of(item),
         item.product().map(Drum::of),
+        item.product().map(Product::id).orElse(0L),
+        item.product().map(Hazards.load(session)::of).orElse(List.of()),
         item.description(),
         item.family().words(),
         item.measure().symbol(),

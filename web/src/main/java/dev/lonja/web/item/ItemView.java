@@ -11,6 +11,8 @@ import java.util.Optional;
 record ItemView(
     Plate plate,
     Optional<Drum> drum,
+    long productId,
+    List<String> cautions,
     String description,
     String family,
     String measure,

@@ -96,6 +96,8 @@ public class StockDesk {
       typed.refuse("cost", "The cost is " + form.cost().strip() + "; allowed is 0 or more.");
     }
     Optional<String> reason = reason(typed, form.reason());
+    bin.flatMap(b -> BulkStands.refusal(session, itemId, b))
+        .ifPresent(text -> typed.refuse("bin", text));
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
     }
@@ -137,6 +139,9 @@ public class StockDesk {
         form.what().equals("transfer")
             ? bin(session, typed, "toBin", form.toBin())
             : Optional.empty();
+    toBin
+        .flatMap(b -> BulkStands.refusal(session, itemId, b))
+        .ifPresent(text -> typed.refuse("toBin", text));
     if (!List.of("count", "adjust", "scrap", "transfer").contains(form.what())) {
       typed.refuse(
           "what",

@@ -14,12 +14,13 @@ import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.fluid.FluidBook;
-import dev.lonja.web.fluid.PackView;
 import dev.lonja.web.fluid.ReasonWording;
-import dev.lonja.web.fluid.ShelfPacks;
 import dev.lonja.web.fluid.SignOffs;
 import dev.lonja.web.fluid.VerdictView;
+import dev.lonja.web.oils.PackView;
+import dev.lonja.web.oils.ShelfPacks;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
@@ -264,7 +265,10 @@ public class FluidChoiceDesk {
             .book()
             .verdict(target.fluid().compartment().spec(), item.product().orElseThrow().id());
     if (verdict.overall() == Level.NO) {
-      return Outcome.refused(new Problem("itemId", refusal(target, item, verdict)));
+      return Outcome.refused(
+          new Problem(
+              "itemId",
+              FluidAdvice.refusal(target.book(), target.fluid().compartment().spec(), item)));
     }
     Typed typed = new Typed();
     boolean asked = item.id() == line.askedItemId();
@@ -293,19 +297,6 @@ public class FluidChoiceDesk {
     }
     session.trays().touch(target.tray().id(), target.tray().version());
     return new Outcome.Done(TrayDesk.path(target.tray().id()));
-  }
-
-  private static String refusal(Target target, Item item, Suitability verdict) {
-    List<String> instead =
-        VerdictView.fromTheShelf(
-            target.book(), target.fluid().compartment().spec(), item.product().orElseThrow().id());
-    return item.number()
-        + " may not go in here: "
-        + String.join("; ", ReasonWording.against(verdict))
-        + ". "
-        + (instead.isEmpty()
-            ? "Nothing else on the shelf may without a signature."
-            : "From the shelf instead: " + String.join("; ", instead) + ".");
   }
 
   private void sign(

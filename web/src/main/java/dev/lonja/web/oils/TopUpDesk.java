@@ -1,0 +1,395 @@
+package dev.lonja.web.oils;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.fluid.TopUp;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.fluid.PourRepository.StoredTopUp;
+import dev.lonja.store.fluid.SignOff;
+import dev.lonja.store.ledger.Posting;
+import dev.lonja.web.clock.StoreClock;
+import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fluid.FluidBook;
+import dev.lonja.web.fluid.ReasonWording;
+import dev.lonja.web.fluid.SignOffs;
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.ledger.LedgerWording;
+import dev.lonja.web.ledger.PackedIssue;
+import dev.lonja.web.request.OnceOnly;
+import dev.lonja.web.request.Outcome;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Sent;
+import dev.lonja.web.request.Typed;
+import dev.lonja.web.security.Allowed;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/**
+ * Tops up at the counter: judges what may be added to what is in a compartment now, books it out of
+ * the stock and notes it on the machine.
+ */
+@Service
+public class TopUpDesk {
+
+  private static final String USUAL = "0.5";
+  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);
+  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_WHY = 200;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public TopUpDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /** A top-up as typed. */
+  public record Form(
+      String unit, long compartment, String litres, long itemId, String signedBy, String why) {}
+
+  /** The page; what is wrong with what was asked is in {@code typed}. */
+  TopUpView view(String unitCode, long compartmentId, String litres, Typed typed) {
+    return store.read(
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          Optional<Unit> unit = unit(fleet, unitCode);
+          if (unit.isEmpty() && !unitCode.isBlank()) {
+            typed.refuse("unit", "There is no unit \"" + unitCode + "\" in service.");
+          }
+          List<Compartment> compartments =
+              unit.map(u -> fleet.needs(u.id()).compartments()).orElse(List.of());
+          Optional<Compartment> chosen =
+              compartments.stream().filter(c -> c.id() == compartmentId).findFirst();
+          String amount = litres.isBlank() ? USUAL : litres;
+          Optional<Volume> volume =
+              typed.decimalUpTo("litres", "The litres", amount, MOST_LITRES).map(Volume::ofLitres);
+          FluidBook book = FluidBook.load(session, clock.today());
+          Optional<SumpLoader> sump =
+              chosen.map(c -> SumpLoader.load(session, book, unit.orElseThrow().id(), c));
+          return new TopUpView(
+              fleet.units().stream()
+                  .map(u -> new SpecView.Choice(u.code(), u.code() + " " + u.name()))
+                  .toList(),
+              unit.map(Unit::code).orElse(""),
+              compartments.stream()
+                  .map(c -> new SpecView.Choice(String.valueOf(c.id()), c.name()))
+                  .toList(),
+              chosen.map(Compartment::id).orElse(0L),
+              chosen.map(Compartment::name).orElse(""),
+              sump.map(s -> now(session, s)).orElse(List.of()),
+              sump.map(s -> s.topUps().stream().map(t -> pour(session, t)).toList())
+                  .orElse(List.of()),
+              amount,
+              sump.isPresent() && volume.isPresent()
+                  ? rows(book, chosen.orElseThrow(), sump.get(), volume.get())
+                  : List.of());
+        });
+  }
+
+  private static Optional<Unit> unit(FleetPicture fleet, String code) {
+    return fleet.units().stream()
+        .filter(unit -> unit.code().equalsIgnoreCase(code.strip()))
+        .findFirst();
+  }
+
+  private List<String> now(Session session, SumpLoader sump) {
+    List<String> lines = new ArrayList<>();
+    lines.add(
+        sump.fill()
+            .map(
+                fill ->
+                    "Filled with "
+                        + name(session, fill.itemId())
+                        + " on "
+                        + Words.day(fill.on(), clock.today())
+                        + ".")
+            .orElse("What is in it is not on file; note the next fill when its job is back."));
+    Volume most = sump.contents().mostOthers();
+    lines.add(
+        sump.contents().others().display()
+            + " of other products since, "
+            + most.display()
+            + " is free: a tenth of "
+            + sump.contents().capacity().display()
+            + ".");
+    return lines;
+  }
+
+  private static String name(Session session, long itemId) {
+    return session
+        .items()
+        .byId(itemId)
+        .flatMap(Item::product)
+        .map(product -> product.display())
+        .orElse("");
+  }
+
+  private TopUpView.PourRow pour(Session session, StoredTopUp topUp) {
+    return new TopUpView.PourRow(
+        topUp.id(),
+        topUp.volume().display()
+            + " of "
+            + name(session, topUp.itemId())
+            + " on "
+            + Words.day(topUp.on(), clock.today())
+            + ", "
+            + topUp.actor()
+            + (topUp.note().isEmpty() ? "" : ": " + topUp.note()),
+        topUp.signOff().map(s -> "signed by " + s.signedBy() + ", " + s.why()).orElse(""));
+  }
+
+  /** What lies on the shelf of the kind that goes in, what may be added first. */
+  private static List<TopUpView.Row> rows(
+      FluidBook book, Compartment compartment, SumpLoader sump, Volume litres) {
+    return book.ofKind(compartment.spec().kind()).stream()
+        .filter(read -> book.isOnShelf(read.product()))
+        .map(read -> Map.entry(read, judged(book, compartment, sump, read, litres)))
+        .sorted(Comparator.comparing(entry -> entry.getValue().answer()))
+        .map(entry -> row(book, compartment, entry.getKey(), entry.getValue(), litres))
+        .toList();
+  }
+
+  private static TopUp.Verdict judged(
+      FluidBook book, Compartment compartment, SumpLoader sump, ProductClaims read, Volume litres) {
+    Suitability suitability = book.judge(compartment.spec()).judge(read);
+    return TopUp.judge(sump.contents(), read, litres, suitability);
+  }
+
+  private static TopUpView.Row row(
+      FluidBook book,
+      Compartment compartment,
+      ProductClaims read,
+      TopUp.Verdict verdict,
+      Volume litres) {
+    Suitability suitability = book.judge(compartment.spec()).judge(read);
+    return new TopUpView.Row(
+        read.product().id(),
+        read.product().display(),
+        Drum.of(read.product()),
+        TopUpWording.state(verdict.answer()),
+        lines(verdict, suitability),
+        book.packs(read.product().id()).stream()
+            .filter(item -> book.freeOf(item).compareTo(Quantity.of(litres)) >= 0)
+            .map(
+                item ->
+                    new TopUpView.ItemChoice(
+                        item.id(),
+                        item.number()
+                            + ", "
+                            + book.freeOf(item).display()
+                            + " in "
+                            + item.homeBin().address()))
+            .toList(),
+        verdict.answer() == TopUp.Answer.SIGN_OFF,
+        verdict.answer() == TopUp.Answer.NEVER);
+  }
+
+  private static List<String> lines(TopUp.Verdict verdict, Suitability suitability) {
+    return verdict.concerns().isEmpty()
+        ? ReasonWording.lines(suitability)
+        : Stream.concat(
+                verdict.concerns().stream().map(TopUpWording::line),
+                ReasonWording.against(suitability).stream())
+            .toList();
+  }
+
+  /** Adds litres to a compartment, out of the stock. */
+  @Allowed.ToKeepStore
+  public Outcome add(Sent sent, Form form) {
+    return once.run(
+        sent,
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          Optional<Unit> unit = unit(fleet, form.unit());
+          Optional<Compartment> compartment =
+              unit.flatMap(
+                  u ->
+                      fleet.needs(u.id()).compartments().stream()
+                          .filter(c -> c.id() == form.compartment())
+                          .findFirst());
+          Optional<Item> item =
+              session.items().byId(form.itemId()).filter(i -> i.product().isPresent());
+          if (compartment.isEmpty() || item.isEmpty()) {
+            return Outcome.refused(
+                Problem.ofWhole("Choose a unit in service, its compartment and a fluid."));
+          }
+          return new Adding(session, sent, unit.get(), compartment.get(), item.get()).run(form);
+        });
+  }
+
+  /** One top-up within its transaction. */
+  private final class Adding {
+    private final Session session;
+    private final Sent sent;
+    private final Unit unit;
+    private final Compartment compartment;
+    private final Item item;
+    private final Typed typed = new Typed();
+
+    Adding(Session session, Sent sent, Unit unit, Compartment compartment, Item item) {
+      this.session = session;
+      this.sent = sent;
+      this.unit = unit;
+      this.compartment = compartment;
+      this.item = item;
+    }
+
+    Outcome run(Form form) {
+      Optional<Volume> litres =
+          typed
+              .decimalUpTo("litres", "The litres", form.litres(), MOST_LITRES)
+              .map(Volume::ofLitres);
+      if (litres.isEmpty()) {
+        return new Outcome.Refused(typed.problems());
+      }
+      FluidBook book = FluidBook.load(session, clock.today());
+      SumpLoader sump = SumpLoader.load(session, book, unit.id(), compartment);
+      ProductClaims read = book.claims(item.product().orElseThrow().id());
+      Suitability suitability = book.judge(compartment.spec()).judge(read);
+      TopUp.Verdict verdict = TopUp.judge(sump.contents(), read, litres.get(), suitability);
+      String words =
+          TopUpWording.state(verdict.answer()).word()
+              + ": "
+              + String.join("; ", lines(verdict, suitability));
+      if (verdict.answer() == TopUp.Answer.NEVER) {
+        return Outcome.refused(
+            new Problem("itemId", item.number() + " is not added. It is " + words + "."));
+      }
+      Optional<SignOff> signOff =
+          verdict.answer() == TopUp.Answer.SIGN_OFF ? signOff(form, words) : Optional.empty();
+      if (!typed.problems().isEmpty()) {
+        return new Outcome.Refused(typed.problems());
+      }
+      return write(litres.get(), signOff, form.why());
+    }
+
+    private Optional<SignOff> signOff(Form form, String verdict) {
+      Optional<String> by =
+          typed.text("signedBy", "Who signs for it", form.signedBy(), LONGEST_NAME);
+      Optional<String> why = typed.text("why", "Why", form.why(), LONGEST_WHY);
+      return by.isEmpty() || why.isEmpty()
+          ? Optional.empty()
+          : Optional.of(
+              new SignOff(
+                  unit.id(),
+                  compartment.id(),
+                  item.id(),
+                  Optional.empty(),
+                  SignOffs.shortened(verdict),
+                  by.get(),
+                  why.get(),
+                  sent.actor(),
+                  clock.now()));
+    }
+
+    private Outcome write(Volume litres, Optional<SignOff> signOff, String why) {
+      Optional<Long> signOffId = signOff.map(session.pours()::add);
+      String note = why.strip().substring(0, Math.min(why.strip().length(), LONGEST_WHY));
+      long id =
+          session
+              .pours()
+              .addTopUp(
+                  unit.id(),
+                  compartment.id(),
+                  item.id(),
+                  litres,
+                  clock.today(),
+                  signOffId,
+                  note,
+                  sent.actor(),
+                  clock.now());
+      Quantity wanted = Quantity.of(litres);
+      Quantity held =
+          session.ledger().held().getOrDefault(item.id(), Quantity.zero(item.measure()));
+      Booking booking = PackedIssue.of(session, item.id(), wanted, held, clock.today());
+      Posting posting =
+          new Posting(
+              "top-up of " + unit.code() + ", " + compartment.name(),
+              reference(id),
+              sent.key(),
+              sent.actor(),
+              clock.now());
+      return LedgerWording.write(
+          session, item.id(), booking, posting, 1, path(unit.code(), compartment.id()), "litres");
+    }
+  }
+
+  private static String reference(long topUpId) {
+    return "TU-" + topUpId;
+  }
+
+  private static String path(String unit, long compartment) {
+    return "/oils/top-up?unit=" + unit + "&compartment=" + compartment;
+  }
+
+  /** Withdraws a top-up that was noted in error, and puts what was booked out back. */
+  @Allowed.ToKeepStore
+  public Outcome withdraw(
+      Sent sent, String unitCode, long compartmentId, long topUpId, String why) {
+    return once.run(
+        sent,
+        session -> {
+          Typed typed = new Typed();
+          Optional<String> reason = typed.text("why", "Why", why, LONGEST_WHY);
+          Optional<Unit> unit = session.fleet().unitByCode(unitCode);
+          Optional<StoredTopUp> wrong =
+              unit.flatMap(
+                  u ->
+                      session.pours().topUps(u.id(), compartmentId, Optional.empty()).stream()
+                          .filter(t -> t.id() == topUpId)
+                          .findFirst());
+          if (wrong.isEmpty()) {
+            typed.refuse("", "That top-up is not on file any more.");
+          }
+          if (!typed.problems().isEmpty()) {
+            return new Outcome.Refused(typed.problems());
+          }
+          session
+              .pours()
+              .withdrawTopUp(
+                  unit.orElseThrow().id(),
+                  compartmentId,
+                  wrong.orElseThrow(),
+                  reason.orElseThrow(),
+                  sent.actor(),
+                  clock.now());
+          return putBack(session, sent, wrong.get(), reason.get(), path(unitCode, compartmentId));
+        });
+  }
+
+  private Outcome putBack(
+      Session session, Sent sent, StoredTopUp wrong, String reason, String path) {
+    String reference = reference(wrong.id());
+    Posting posting = new Posting(reason, reference, sent.key(), sent.actor(), clock.now());
+    int line = 1;
+    for (PastMovement issue :
+        session.ledger().issuesOf(reference).getOrDefault(wrong.itemId(), List.of())) {
+      Booking booking = Ledger.correct(session.ledger().stockOf(wrong.itemId()), List.of(issue));
+      Outcome written =
+          LedgerWording.write(session, wrong.itemId(), booking, posting, line++, path, "");
+      if (written instanceof Outcome.Refused) {
+        return written;
+      }
+    }
+    return new Outcome.Done(path);
+  }
+}
