@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param places what the product may go into, and where it is in use without being allowed
  */
-public record PackView(
+record PackView(
     List<SpecView.Choice> products,
     String product,
     String litres,
@@ -28,6 +28,6 @@ public record PackView(
    * @param flag why it is wasteful; empty if it is not
    * @param runnerUp the next best with its figures; empty if there is none
    */
-  public record Advice(
+  record Advice(
       String packs, String left, String paid, String perLitre, String flag, String runnerUp) {}
 }

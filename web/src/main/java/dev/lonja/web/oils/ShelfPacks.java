@@ -11,24 +11,24 @@ import java.util.List;
 import java.util.Optional;
 
 /** Which of the packs that lie on the shelf cover a need. */
-public final class ShelfPacks {
+final class ShelfPacks {
 
   private ShelfPacks() {}
 
   /** The choice for a day; empty if what is free does not cover the need. */
-  public static Optional<PackChoice.Choice> choose(
+  static Optional<PackChoice.Choice> choose(
       Session session, FluidBook book, long product, Volume need, LocalDate day, LocalDate today) {
     PackOffers offers = new PackOffers(session, today);
     List<Item> packs = book.packs(product);
     return PackChoice.of(need, offers.onTheShelf(book, packs), offers.usedAfter(packs, day));
   }
 
-  public static PackView.Advice advice(PackChoice.Choice choice, LocalDate day, LocalDate today) {
+  static PackView.Advice advice(PackChoice.Choice choice, LocalDate day, LocalDate today) {
     return PackWording.advice(choice, day, today);
   }
 
   /** The item that a pack of such a choice is of. */
-  public static long itemOf(Session session, Pack pack) {
+  static long itemOf(Session session, Pack pack) {
     return pack.id() > 0 ? pack.id() : session.ledger().itemOfLot(-pack.id());
   }
 }

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param product what is to lie there
  * @param signOff the signature it stands on, if it needed one
  */
-record FluidLine(
+public record FluidLine(
     TrayLine line,
     Compartment compartment,
     Product product,
@@ -26,7 +26,8 @@ record FluidLine(
     Optional<SignOff> signOff) {
 
   /** Empty for parts, and for fluids that are on the tray for no compartment of the unit. */
-  static Optional<FluidLine> of(Session session, FluidBook book, UnitNeeds needs, TrayLine line) {
+  public static Optional<FluidLine> of(
+      Session session, FluidBook book, UnitNeeds needs, TrayLine line) {
     Optional<Compartment> compartment =
         line.compartmentId()
             .flatMap(id -> needs.compartments().stream().filter(c -> c.id() == id).findFirst());
@@ -43,12 +44,12 @@ record FluidLine(
   }
 
   /** True if somebody has to sign before it is laid. */
-  boolean lacksSignature() {
+  public boolean lacksSignature() {
     return !verdict.overall().isFree() && signOff.isEmpty();
   }
 
   /** "It needs a signature: lacks CV 41.2." or who has signed; empty if it is simply allowed. */
-  String words() {
+  public String words() {
     if (signOff.isPresent()) {
       return "signed by " + signOff.get().signedBy() + ": " + signOff.get().why();
     }

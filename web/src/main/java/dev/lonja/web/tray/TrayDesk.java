@@ -272,7 +272,8 @@ public class TrayDesk {
         });
   }
 
-  static String path(long trayId) {
+  /** The address of a tray's page. */
+  public static String path(long trayId) {
     return "/trays/" + trayId;
   }
 

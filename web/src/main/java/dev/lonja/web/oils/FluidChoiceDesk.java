@@ -1,4 +1,4 @@
-package dev.lonja.web.tray;
+package dev.lonja.web.oils;
 
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.PackChoice;
@@ -19,14 +19,14 @@ import dev.lonja.web.fluid.FluidBook;
 import dev.lonja.web.fluid.ReasonWording;
 import dev.lonja.web.fluid.SignOffs;
 import dev.lonja.web.fluid.VerdictView;
-import dev.lonja.web.oils.PackView;
-import dev.lonja.web.oils.ShelfPacks;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
+import dev.lonja.web.tray.FluidLine;
+import dev.lonja.web.tray.TrayDesk;
 import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;

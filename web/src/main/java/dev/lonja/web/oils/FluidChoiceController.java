@@ -1,4 +1,4 @@
-package dev.lonja.web.tray;
+package dev.lonja.web.oils;
 
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Sent;
