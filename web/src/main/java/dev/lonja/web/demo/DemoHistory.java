@@ -183,7 +183,7 @@ final class DemoHistory {
     fill(fleet, "RT-04", "Cooling circuit", "RI 40-20", "without_filter", "14.5", 400);
     fill(fleet, "RT-04", "Brake circuit", "TR 4-1", "without_filter", "1.2", 310);
     fill(fleet, "VN-2", "Engine sump", "BR 53-5", "with_filter", "6.4", 150);
-    fill(fleet, "FL-2", "Hydraulic tank", "CB 46-205", "with_filter", "36", 210);
+    fill(fleet, "FL-3", "Hydraulic tank", "CB 46-205", "with_filter", "36", 210);
     fill(fleet, "BH-1", "Hydraulic tank", "VD 46-200", "without_filter", "180", 500);
     topUp(fleet, "FA 15-205", "0.5", 40);
     topUp(fleet, "SE 15-5", "0.4", 15);

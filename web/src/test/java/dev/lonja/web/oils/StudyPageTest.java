@@ -12,7 +12,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Studies of the least set of products: made, kept, compared, put into effect. */
 class StudyPageTest {
 
-  @RegisterExtension final LonjaServer server = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
 
   private Visitor.Page make(Visitor visitor, Map<String, String> typed) {
     return visitor.submit(visitor.get("/oils/studies").form("/oils/studies"), typed);
@@ -21,9 +21,9 @@ class StudyPageTest {
   /** Faro costs 3.10 a litre and Grua 4.30: where both serve all year, Faro is proposed. */
   @Test
   void aStudyIsMadeKeptAndPutIntoEffect() {
-    Visitor visitor = server.signedInAs("storekeeper");
+    Visitor visitor = SERVER.signedInAs("storekeeper");
     Visitor.Page study = make(visitor, Map.of());
-    assertThat(study.path()).isEqualTo("/oils/studies/1");
+    assertThat(study.path()).startsWith("/oils/studies/");
     assertThat(study.text("tr:contains(Engine sump, Brannoch D25)"))
         .contains("Sundrel Grua Maretta Faro");
     // ash at most 1.1 %: Faro may not go in there
@@ -35,12 +35,12 @@ class StudyPageTest {
     assertThat(day).isNotBlank();
     Visitor.Page back = visitor.submit(applied.form("/take-back"), Map.of());
     assertThat(back.words()).doesNotContain("change over by this study");
-    assertThat(server.isSound()).isTrue();
+    assertThat(SERVER.isSound()).isTrue();
   }
 
   @Test
   void whatIsForbiddenAndKeptIsHeld() {
-    Visitor visitor = server.signedInAs("storekeeper");
+    Visitor visitor = SERVER.signedInAs("storekeeper");
     // 13 is Sereno, 3 is Grua: the gas forklifts are left without
     Visitor.Page study =
         make(visitor, Map.of("title", "Without Grua", "product-3", "forbid", "product-13", "keep"));
@@ -53,7 +53,7 @@ class StudyPageTest {
 
   @Test
   void aStudyWithNoAnswerSaysSo() {
-    Visitor visitor = server.signedInAs("storekeeper");
+    Visitor visitor = SERVER.signedInAs("storekeeper");
     Map<String, String> forbidAll = new HashMap<>();
     for (int id = 1; id <= 16; id++) {
       forbidAll.put("product-" + id, "forbid");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.web.server.LonjaServer;
 import dev.lonja.web.server.Visitor;
 import java.util.Map;
+import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -28,8 +29,9 @@ class TopUpPageTest {
   }
 
   private Visitor.Page add(String path, String litres, String item, String by, String why) {
+    Visitor.Page page = visitor.get(path + "&litres=" + litres);
     return visitor.submit(
-        visitor.get(path + "&litres=" + litres).form("/oils/top-up"),
+        (FormElement) page.document().select("form[method=post][action$=/top-up]").first(),
         Map.of(
             "itemId", String.valueOf(SERVER.itemId(item)),
             "signedBy", by,
@@ -69,8 +71,7 @@ class TopUpPageTest {
     // noted in error: withdrawn, and put back
     Visitor.Page back =
         visitor.submit(
-            (org.jsoup.nodes.FormElement)
-                done.document().select("li:contains(800 mL) form").first(),
+            (FormElement) done.document().select("li:contains(800 mL) form").first(),
             Map.of("why", "it was RT-05"));
     assertThat(back.words()).doesNotContain("800 mL of Sundrel Sereno");
     assertThat(visitor.get(item).words()).contains("it was RT-05");
