@@ -2,6 +2,7 @@ package dev.lonja.core.fluid;
 
 import java.time.Month;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -13,6 +14,10 @@ import org.jspecify.annotations.Nullable;
  * @param season the months served whole, if not all of the window's
  */
 record GradeFit(Level level, Set<Month> season, List<Reason> reasons) {
+
+  GradeFit {
+    season = Collections.unmodifiableSet(season);
+  }
 
   /** The better of two: what serves is better, then what serves more months; else the first. */
   static GradeFit better(GradeFit a, GradeFit b) {

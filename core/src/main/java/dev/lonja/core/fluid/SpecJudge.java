@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Judges products for one spec in one window, in three steps: kind and limits; grade; approvals and
@@ -18,6 +20,7 @@ import java.util.Set;
  */
 public final class SpecJudge {
 
+  private static final GradeFit NOT_GRADED = new GradeFit(Level.LISTED, Set.of(), List.of());
   private static final Comparator<List<ServiceClass>> FEWEST = Comparator.comparing(List::size);
 
   private final Spec spec;
@@ -25,33 +28,57 @@ public final class SpecJudge {
   private final FluidReference reference;
   private final Map<String, List<GradeRow>> chart = new HashMap<>();
   private final Map<String, GradeFit> fits = new HashMap<>();
+  private final List<Grade> chartGrades;
+  private final List<String> approvalKeys;
 
   public SpecJudge(Spec spec, Window window, FluidReference reference) {
     this.spec = spec;
     this.window = window;
     this.reference = reference;
+    this.chartGrades = grades(spec);
+    this.approvalKeys = spec.approvals().stream().map(ApprovalCode::key).toList();
     spec.chart()
         .rows()
         .forEach(row -> chart.computeIfAbsent(row.grade().key(), k -> new ArrayList<>()).add(row));
+  }
+
+  /** Where a product stands, without the reasons: what a matrix of many needs. */
+  public Standing stand(ProductClaims product) {
+    if (product.product().kind() != spec.kind()) {
+      return Standing.OTHER_KIND;
+    }
+    GradeFit grade = grade(product);
+    return new Standing(
+        worst(limits(product)), grade.level(), claims(product).level(), grade.season());
   }
 
   /** The verdict, with every reason for and against. */
   public Suitability judge(ProductClaims product) {
     FluidKind kind = product.product().kind();
     if (kind != spec.kind()) {
-      List<Reason> reasons = List.of(new Reason.KindDiffers(spec.kind(), kind));
-      return new Suitability(Level.NO, Level.NO, Level.NO, reasons, Set.of());
+      return new Suitability(
+          Standing.OTHER_KIND, List.of(new Reason.KindDiffers(spec.kind(), kind)));
     }
-    List<Reason> reasons = new ArrayList<>();
-    addLimits(product, reasons);
-    Level limits = reasons.stream().map(Reason::level).reduce(Level.LISTED, Level::worst);
-    GradeFit grade = grade(product);
-    reasons.addAll(grade.reasons());
-    Level claims = addClaims(product, reasons);
-    return new Suitability(limits, grade.level(), claims, reasons, grade.season());
+    List<Reason> reasons = new ArrayList<>(limits(product));
+    reasons.addAll(grade(product).reasons());
+    addClaims(product, claims(product), reasons);
+    return new Suitability(stand(product), reasons);
   }
 
-  private void addLimits(ProductClaims product, List<Reason> reasons) {
+  private static Level worst(List<Reason> reasons) {
+    Level worst = Level.LISTED;
+    for (Reason reason : reasons) {
+      worst = worst.worst(reason.level());
+    }
+    return worst;
+  }
+
+  /** What the kind's limits hold against it; none if nothing does. */
+  private List<Reason> limits(ProductClaims product) {
+    if (spec.limits().equals(Spec.Limits.NONE)) {
+      return List.of();
+    }
+    List<Reason> reasons = new ArrayList<>(2);
     Product.Data data = product.product().data();
     Spec.Limits limits = spec.limits();
     if (limits.chemistry().isPresent() && !limits.chemistry().equals(data.chemistry())) {
@@ -80,6 +107,7 @@ public final class SpecJudge {
               ? new Reason.NotBiodegradable()
               : new Reason.LimitUnknown(Reason.Limit.BIODEGRADABLE));
     }
+    return reasons;
   }
 
   private static Optional<Reason> ash(AshContent most, Product.Data data) {
@@ -120,28 +148,44 @@ public final class SpecJudge {
   }
 
   private GradeFit grade(ProductClaims product) {
-    List<Grade> has = product.grades().stream().map(ProductClaims.KeyedGrade::grade).toList();
     if (!spec.chart().isEmpty()) {
-      return product.grades().stream()
-          .filter(grade -> chart.containsKey(grade.key()))
-          .map(grade -> fits.computeIfAbsent(grade.key(), this::onChart))
-          .reduce(GradeFit::better)
-          .orElseGet(
-              () ->
-                  new GradeFit(
-                      Level.NO, Set.of(), List.of(new Reason.NotOnChart(has, chartGrades()))));
+      return best(product, this::onChart).orElseGet(() -> notOnChart(product));
     }
     boolean startsCold = spec.kind() == FluidKind.ENGINE_OIL || spec.kind() == FluidKind.GEAR_OIL;
     if (!startsCold) {
-      return new GradeFit(Level.LISTED, Set.of(), List.of());
+      return NOT_GRADED;
     }
-    return product.grades().stream()
-        .map(grade -> fits.computeIfAbsent(grade.key(), key -> withoutChart(grade.grade())))
-        .reduce(GradeFit::better)
-        .orElseGet(() -> noWinterGrade(has));
+    return best(
+            product, grade -> fits.computeIfAbsent(grade.key(), key -> withoutChart(grade.grade())))
+        .orElseGet(() -> noWinterGrade(List.of()));
   }
 
-  private GradeFit onChart(String key) {
+  private static Optional<GradeFit> best(
+      ProductClaims product, Function<ProductClaims.KeyedGrade, @Nullable GradeFit> fit) {
+    GradeFit best = null;
+    for (ProductClaims.KeyedGrade grade : product.grades()) {
+      GradeFit one = fit.apply(grade);
+      if (one != null) {
+        best = best == null ? one : GradeFit.better(best, one);
+      }
+    }
+    return Optional.ofNullable(best);
+  }
+
+  private GradeFit notOnChart(ProductClaims product) {
+    List<Grade> has = product.grades().stream().map(ProductClaims.KeyedGrade::grade).toList();
+    return new GradeFit(Level.NO, Set.of(), List.of(new Reason.NotOnChart(has, chartGrades)));
+  }
+
+  private @Nullable GradeFit onChart(ProductClaims.KeyedGrade grade) {
+    GradeFit known = fits.get(grade.key());
+    if (known != null || !chart.containsKey(grade.key())) {
+      return known;
+    }
+    return fits.computeIfAbsent(grade.key(), this::workedOut);
+  }
+
+  private GradeFit workedOut(String key) {
     return chart.get(key).stream()
         .map(row -> GradeFit.of(row, window, true))
         .reduce(GradeFit::better)
@@ -161,7 +205,7 @@ public final class SpecJudge {
     return new GradeFit(Level.SIGN_OFF, Set.of(), List.of(new Reason.NoWinterGrade(has)));
   }
 
-  private List<Grade> chartGrades() {
+  private static List<Grade> grades(Spec spec) {
     Set<String> seen = new HashSet<>();
     return spec.chart().rows().stream()
         .map(GradeRow::grade)
@@ -169,47 +213,79 @@ public final class SpecJudge {
         .toList();
   }
 
-  private Level addClaims(ProductClaims product, List<Reason> reasons) {
-    Optional<ApprovalCode> listed = carried(product.listedKeys());
-    if (listed.isPresent()) {
-      reasons.add(new Reason.CarriesApproval(listed.get()));
-      return Level.LISTED;
+  /** Where approvals and classes leave a product. */
+  private enum Claims {
+    LISTED(Level.LISTED),
+    MEETS(Level.MEETS),
+    NOTHING_DEMANDED(Level.MEETS),
+    SHORT(Level.SIGN_OFF),
+    LACKS(Level.NO);
+
+    private final Level level;
+
+    Claims(Level level) {
+      this.level = level;
     }
-    Optional<List<Reason.Met>> group = metGroup(product);
-    boolean classesSuffice =
-        spec.approvals().isEmpty() || spec.mode() == Spec.ApprovalMode.OR_CLASS;
-    if (group.isPresent() && classesSuffice) {
-      reasons.add(new Reason.MeetsClasses(group.get()));
-      return Level.MEETS;
+
+    Level level() {
+      return level;
     }
-    if (spec.classGroups().isEmpty() && spec.approvals().isEmpty()) {
-      reasons.add(new Reason.NothingDemanded());
-      return Level.MEETS;
-    }
-    return addShortfall(product, group, classesSuffice, reasons);
   }
 
-  private Level addShortfall(
-      ProductClaims product,
-      Optional<List<Reason.Met>> group,
-      boolean classesSuffice,
-      List<Reason> reasons) {
-    Optional<ApprovalCode> suitable = carried(product.suitableKeys());
-    Level level = suitable.isPresent() || group.isPresent() ? Level.SIGN_OFF : Level.NO;
-    suitable.map(Reason.SuitableForOnly::new).ifPresent(reasons::add);
-    group.map(Reason.MeetsClasses::new).ifPresent(reasons::add);
-    if (!spec.approvals().isEmpty()) {
-      reasons.add(new Reason.LacksApproval(spec.approvals(), level));
-      addNearMisses(product, level, reasons);
+  private Claims claims(ProductClaims product) {
+    if (carried(product.listedKeys()).isPresent()) {
+      return Claims.LISTED;
     }
-    if (group.isEmpty() && classesSuffice && !spec.classGroups().isEmpty() && suitable.isEmpty()) {
+    boolean met = metGroup(product).isPresent();
+    if (met && classesSuffice()) {
+      return Claims.MEETS;
+    }
+    if (spec.classGroups().isEmpty() && spec.approvals().isEmpty()) {
+      return Claims.NOTHING_DEMANDED;
+    }
+    return met || carried(product.suitableKeys()).isPresent() ? Claims.SHORT : Claims.LACKS;
+  }
+
+  private boolean classesSuffice() {
+    return spec.approvals().isEmpty() || spec.mode() == Spec.ApprovalMode.OR_CLASS;
+  }
+
+  private void addClaims(ProductClaims product, Claims claims, List<Reason> reasons) {
+    switch (claims) {
+      case LISTED ->
+          reasons.add(new Reason.CarriesApproval(carried(product.listedKeys()).orElseThrow()));
+      case NOTHING_DEMANDED -> reasons.add(new Reason.NothingDemanded());
+      case MEETS, SHORT, LACKS -> {
+        metGroup(product).map(group -> meeting(product, group)).ifPresent(reasons::add);
+        if (claims != Claims.MEETS) {
+          addShortfall(product, claims, reasons);
+        }
+      }
+    }
+  }
+
+  private void addShortfall(ProductClaims product, Claims claims, List<Reason> reasons) {
+    Optional<ApprovalCode> suitable = carried(product.suitableKeys());
+    suitable.map(Reason.SuitableForOnly::new).ifPresent(reasons::add);
+    if (!spec.approvals().isEmpty()) {
+      reasons.add(new Reason.LacksApproval(spec.approvals(), claims.level()));
+      addNearMisses(product, claims.level(), reasons);
+    }
+    boolean lacksClasses = claims == Claims.LACKS && !spec.classGroups().isEmpty();
+    if (lacksClasses && classesSuffice()) {
       reasons.add(lacking(product));
     }
-    return level;
   }
 
   private Optional<ApprovalCode> carried(Set<String> keys) {
-    return spec.approvals().stream().filter(code -> keys.contains(code.key())).findFirst();
+    if (!keys.isEmpty()) {
+      for (int i = 0; i < approvalKeys.size(); i++) {
+        if (keys.contains(approvalKeys.get(i))) {
+          return Optional.of(spec.approvals().get(i));
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   private void addNearMisses(ProductClaims product, Level level, List<Reason> reasons) {
@@ -222,16 +298,21 @@ public final class SpecJudge {
     }
   }
 
-  private Optional<List<Reason.Met>> metGroup(ProductClaims product) {
-    return spec.classGroups().stream()
-        .filter(group -> product.met().containsAll(group))
-        .findFirst()
-        .map(
-            group ->
-                group.stream()
-                    .sorted()
-                    .map(wanted -> new Reason.Met(wanted, by(product, wanted)))
-                    .toList());
+  private Optional<Set<ServiceClass>> metGroup(ProductClaims product) {
+    for (Set<ServiceClass> group : spec.classGroups()) {
+      if (product.met().containsAll(group)) {
+        return Optional.of(group);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private Reason meeting(ProductClaims product, Set<ServiceClass> group) {
+    return new Reason.MeetsClasses(
+        group.stream()
+            .sorted()
+            .map(wanted -> new Reason.Met(wanted, by(product, wanted)))
+            .toList());
   }
 
   private ServiceClass by(ProductClaims product, ServiceClass wanted) {

@@ -1,29 +1,38 @@
 package dev.lonja.core.fluid;
 
 import java.time.Month;
-import java.util.Collections;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 
 /**
- * The verdict on one product for one spec: the worst of its three steps.
+ * The verdict on one product for one spec with everything that speaks for and against it.
  *
- * @param limits kind and limits; {@code LISTED} where nothing stands against it
- * @param grade against the window
- * @param claims approvals and classes
  * @param reasons in the order of the steps
- * @param season the months covered whole if the product is seasonal by its grade, else none
  */
-public record Suitability(
-    Level limits, Level grade, Level claims, List<Reason> reasons, Set<Month> season) {
+public record Suitability(Standing standing, List<Reason> reasons) {
 
   public Suitability {
     reasons = List.copyOf(reasons);
-    season = season.isEmpty() ? Set.of() : Collections.unmodifiableSet(new TreeSet<>(season));
+  }
+
+  public Level limits() {
+    return standing.limits();
+  }
+
+  public Level grade() {
+    return standing.grade();
+  }
+
+  public Level claims() {
+    return standing.claims();
   }
 
   public Level overall() {
-    return limits.worst(grade).worst(claims);
+    return standing.overall();
+  }
+
+  /** The months covered whole if the product is seasonal by its grade, else none. */
+  public Set<Month> season() {
+    return standing.season();
   }
 }

@@ -27,7 +27,7 @@ class TopUpTest {
   }
 
   private static Suitability at(Level level) {
-    return new Suitability(Level.LISTED, Level.LISTED, level, List.of(), Set.of());
+    return new Suitability(new Standing(Level.LISTED, Level.LISTED, level, Set.of()), List.of());
   }
 
   private static TopUp.Verdict add(

@@ -5,6 +5,7 @@ import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
+import dev.lonja.core.fluid.Standing;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -143,7 +144,7 @@ class MatrixDesk {
 
     private MatrixView.Cell cell(
         SpecUse use, SpecJudge judge, ProductClaims read, List<Long> preferred) {
-      Suitability verdict = judge.judge(read);
+      Standing verdict = judge.stand(read);
       long product = read.product().id();
       return new MatrixView.Cell(
           product,

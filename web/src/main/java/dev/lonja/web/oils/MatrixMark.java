@@ -1,7 +1,7 @@
 package dev.lonja.web.oils;
 
 import dev.lonja.core.fluid.Level;
-import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.fluid.Standing;
 import java.time.Month;
 import java.util.Locale;
 
@@ -20,7 +20,7 @@ final class MatrixMark {
 
   private MatrixMark() {}
 
-  static String svg(Suitability verdict) {
+  static String svg(Standing verdict) {
     Level level = verdict.overall();
     StringBuilder text = new StringBuilder();
     text.append("<svg viewBox=\"0 0 44 30\" width=\"44\" height=\"30\" aria-hidden=\"true\">");
@@ -60,7 +60,7 @@ final class MatrixMark {
   }
 
   /** Twelve ticks, those of the months served tall. */
-  private static String year(Suitability verdict) {
+  private static String year(Standing verdict) {
     StringBuilder ticks = new StringBuilder();
     for (Month month : Month.values()) {
       boolean served = verdict.season().contains(month);
