@@ -20,6 +20,7 @@ import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.fluid.FluidBook;
 import dev.lonja.web.fluid.Hazards;
 import dev.lonja.web.fluid.ReasonWording;
+import dev.lonja.web.fluid.VerdictView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.Words;
@@ -106,6 +107,9 @@ public class ProductDesk {
           use.units().stream().map(Unit::code).collect(Collectors.joining(" ")),
           ReasonWording.state(verdict.overall()),
           String.join("; ", against),
+          verdict.overall().isFree()
+              ? ""
+              : String.join("; ", VerdictView.fromTheShelf(book, use.spec(), product)),
           use.preferred().flatMap(Item::product).filter(p -> p.id() == product).isPresent());
     }
   }

@@ -34,9 +34,19 @@ record ProductView(
   record PackRow(
       Plate plate, String pack, String bin, String free, String price, List<String> open) {}
 
-  /** A spec in use and the verdict for it. */
+  /**
+   * A spec in use and the verdict for it.
+   *
+   * @param instead what on the shelf may go in, where this may not
+   */
   record PlaceRow(
-      long specId, String place, String units, State state, String reason, boolean preferred) {}
+      long specId,
+      String place,
+      String units,
+      State state,
+      String reason,
+      String instead,
+      boolean preferred) {}
 
   /** All products. */
   record All(List<Row> rows) {}

@@ -19,6 +19,7 @@ import dev.lonja.store.ledger.Posting;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.fluid.FluidBook;
+import dev.lonja.web.fluid.Hazards;
 import dev.lonja.web.fluid.ReasonWording;
 import dev.lonja.web.fluid.SignOffs;
 import dev.lonja.web.frame.Drum;
@@ -99,10 +100,21 @@ public class TopUpDesk {
               sump.map(s -> s.topUps().stream().map(t -> pour(session, t)).toList())
                   .orElse(List.of()),
               amount,
+              chosen.map(c -> cautions(session, book, c)).orElse(List.of()),
               sump.isPresent() && volume.isPresent()
                   ? rows(book, chosen.orElseThrow(), sump.get(), volume.get())
                   : List.of());
         });
+  }
+
+  /** The hazards of what may be handled here, each once. */
+  private static List<String> cautions(Session session, FluidBook book, Compartment compartment) {
+    Hazards hazards = Hazards.load(session);
+    return book.ofKind(compartment.spec().kind()).stream()
+        .filter(read -> book.isOnShelf(read.product()))
+        .flatMap(read -> hazards.of(read.product()).stream())
+        .distinct()
+        .toList();
   }
 
   private static Optional<Unit> unit(FleetPicture fleet, String code) {

@@ -20,6 +20,7 @@ record TopUpView(
     List<String> now,
     List<PourRow> since,
     String litres,
+    List<String> cautions,
     List<Row> rows) {
 
   /** Something added; {@code signed} says who signed for it. */

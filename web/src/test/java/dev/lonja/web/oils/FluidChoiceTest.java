@@ -102,6 +102,47 @@ class FluidChoiceTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /** Rola would ruin AT-3's wet clutch: it is not put on by hand either. */
+  @Test
+  void noFluidComesOntoATrayBesideTheRules() {
+    Visitor.Page tray = trayWith("Front drive");
+    assertThat(tray.words()).contains("AT-");
+    Visitor.Page refused =
+        visitor.submit(
+            visitor.get("/items/" + SERVER.itemId("RL 1030-1")).form("/put-on"),
+            Map.of("quantity", "1"));
+    assertThat(refused.words())
+        .contains("takes it without a signature. RL 1030-1 may not go in here")
+        .contains("From the shelf instead: Maretta Duna meets it");
+  }
+
+  /** The variant takes another oil since: the tray keeps what it asked for and says so. */
+  @Test
+  void aTrayKeepsItsProductAndSaysSo() {
+    Visitor.Page tray = trayWith("Rear drive");
+    SERVER
+        .store()
+        .<Boolean>write(
+            session -> {
+              session
+                  .fleet()
+                  .needs()
+                  .forEach(
+                      (variant, needs) ->
+                          needs.compartments().stream()
+                              .filter(c -> c.name().equals("Rear drive"))
+                              .forEach(
+                                  c ->
+                                      session
+                                          .variants()
+                                          .save(variant, c.withItem(SERVER.itemId("NA 758-20")))));
+              return true;
+            });
+    assertThat(visitor.get(tray.path()).text(line("Rear drive")))
+        .contains("NA 809-20")
+        .contains("The machine takes Orvane Nasa Sincro by now; this tray keeps Orvane Nasa EP.");
+  }
+
   @Test
   void aLineThatIsGoneSaysSo() {
     assertThat(visitor.get("/trays/1/lines/99999/fluid").status()).isEqualTo(404);
