@@ -1,6 +1,5 @@
 package dev.lonja.core.fluid;
 
-import dev.lonja.core.quantity.AshContent;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -49,7 +48,10 @@ public final class SpecJudge {
     }
     GradeFit grade = grade(product);
     return new Standing(
-        worst(limits(product)), grade.level(), claims(product).level(), grade.season());
+        worst(LimitCheck.reasons(spec.limits(), product)),
+        grade.level(),
+        claims(product).level(),
+        grade.season());
   }
 
   /** The verdict, with every reason for and against. */
@@ -59,7 +61,7 @@ public final class SpecJudge {
       return new Suitability(
           Standing.OTHER_KIND, List.of(new Reason.KindDiffers(spec.kind(), kind)));
     }
-    List<Reason> reasons = new ArrayList<>(limits(product));
+    List<Reason> reasons = new ArrayList<>(LimitCheck.reasons(spec.limits(), product));
     reasons.addAll(grade(product).reasons());
     addClaims(product, claims(product), reasons);
     return new Suitability(stand(product), reasons);
@@ -71,80 +73,6 @@ public final class SpecJudge {
       worst = worst.worst(reason.level());
     }
     return worst;
-  }
-
-  /** What the kind's limits hold against it; none if nothing does. */
-  private List<Reason> limits(ProductClaims product) {
-    if (spec.limits().equals(Spec.Limits.NONE)) {
-      return List.of();
-    }
-    List<Reason> reasons = new ArrayList<>(2);
-    Product.Data data = product.product().data();
-    Spec.Limits limits = spec.limits();
-    if (limits.chemistry().isPresent() && !limits.chemistry().equals(data.chemistry())) {
-      Chemistry wanted = limits.chemistry().get();
-      reasons.add(
-          data.chemistry()
-              .<Reason>map(actual -> new Reason.ChemistryDiffers(wanted, actual))
-              .orElse(new Reason.LimitUnknown(Reason.Limit.CHEMISTRY)));
-    }
-    if (limits.base().isPresent() && !limits.base().equals(data.base())) {
-      BrakeBase wanted = limits.base().get();
-      reasons.add(
-          data.base()
-              .<Reason>map(actual -> new Reason.BaseDiffers(wanted, actual))
-              .orElse(new Reason.LimitUnknown(Reason.Limit.BASE)));
-    }
-    limits.mostAsh().flatMap(most -> ash(most, data)).ifPresent(reasons::add);
-    limits.leastZincMilligrams().flatMap(least -> zinc(least, data)).ifPresent(reasons::add);
-    frictionModifier(product).ifPresent(reasons::add);
-    if (limits.wetClutch() && !product.isForWetClutches()) {
-      reasons.add(new Reason.NotForWetClutch());
-    }
-    if (limits.biodegradable() && !data.biodegradable().equals(Optional.of(true))) {
-      reasons.add(
-          data.biodegradable().isPresent()
-              ? new Reason.NotBiodegradable()
-              : new Reason.LimitUnknown(Reason.Limit.BIODEGRADABLE));
-    }
-    return reasons;
-  }
-
-  private static Optional<Reason> ash(AshContent most, Product.Data data) {
-    if (data.ash().isEmpty()) {
-      return Optional.of(new Reason.LimitUnknown(Reason.Limit.ASH));
-    }
-    return data.ash()
-        .filter(actual -> actual.compareTo(most) > 0)
-        .map(actual -> new Reason.AshTooHigh(most, actual));
-  }
-
-  private static Optional<Reason> zinc(int least, Product.Data data) {
-    if (data.zincMilligrams().isEmpty()) {
-      return Optional.of(new Reason.LimitUnknown(Reason.Limit.ZINC));
-    }
-    return data.zincMilligrams()
-        .filter(actual -> actual < least)
-        .map(actual -> new Reason.ZincTooLow(least, actual));
-  }
-
-  /** A wet clutch forbids friction modifiers whatever else the spec says of them. */
-  private Optional<Reason> frictionModifier(ProductClaims product) {
-    boolean forbidden =
-        spec.limits().wetClutch()
-            || spec.limits().frictionModifier() == Spec.FrictionModifier.FORBIDDEN;
-    boolean required = spec.limits().frictionModifier() == Spec.FrictionModifier.REQUIRED;
-    if (!forbidden && !required) {
-      return Optional.empty();
-    }
-    if (product.frictionModifier().isEmpty()) {
-      return Optional.of(new Reason.LimitUnknown(Reason.Limit.FRICTION_MODIFIER));
-    }
-    boolean holds = product.frictionModifier().get();
-    if (holds && forbidden) {
-      return Optional.of(new Reason.HoldsFrictionModifier());
-    }
-    return !holds && required ? Optional.of(new Reason.LacksFrictionModifier()) : Optional.empty();
   }
 
   private GradeFit grade(ProductClaims product) {

@@ -18,9 +18,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class TopUpController {
 
   private final TopUpDesk desk;
+  private final TopUpPages pages;
 
-  TopUpController(TopUpDesk desk) {
+  TopUpController(TopUpDesk desk, TopUpPages pages) {
     this.desk = desk;
+    this.pages = pages;
   }
 
   @GetMapping("/oils/top-up")
@@ -71,7 +73,7 @@ class TopUpController {
       List<Problem> problems,
       Model model) {
     Typed asked = new Typed();
-    model.addAttribute("view", desk.view(unit, compartment, litres, asked));
+    model.addAttribute("view", pages.view(unit, compartment, litres, asked));
     model.addAttribute("typed", typed);
     List<Problem> all = new ArrayList<>(problems);
     asked.problems().stream().filter(p -> !all.contains(p)).forEach(all::add);

@@ -11,7 +11,6 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.store.fluid.SignOff;
@@ -19,11 +18,7 @@ import dev.lonja.store.ledger.Posting;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
 import dev.lonja.web.fluid.FluidBook;
-import dev.lonja.web.fluid.Hazards;
-import dev.lonja.web.fluid.ReasonWording;
 import dev.lonja.web.fluid.SignOffs;
-import dev.lonja.web.frame.Drum;
-import dev.lonja.web.frame.Words;
 import dev.lonja.web.ledger.LedgerWording;
 import dev.lonja.web.ledger.PackedIssue;
 import dev.lonja.web.request.OnceOnly;
@@ -33,32 +28,25 @@ import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
 import java.math.BigDecimal;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /**
- * Tops up at the counter: judges what may be added to what is in a compartment now, books it out of
- * the stock and notes it on the machine.
+ * Tops up at the counter: judges what is to be added, books it out of the stock and notes it on the
+ * machine; and takes back what was noted in error.
  */
 @Service
 public class TopUpDesk {
 
-  private static final String USUAL = "0.5";
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);
+  static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);
   private static final int LONGEST_NAME = 60;
   private static final int LONGEST_WHY = 200;
 
-  private final LonjaStore store;
   private final StoreClock clock;
   private final OnceOnly once;
 
-  public TopUpDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
-    this.store = store;
+  public TopUpDesk(StoreClock clock, OnceOnly once) {
     this.clock = clock;
     this.once = once;
   }
@@ -67,163 +55,6 @@ public class TopUpDesk {
   public record Form(
       String unit, long compartment, String litres, long itemId, String signedBy, String why) {}
 
-  /** The page; what is wrong with what was asked is in {@code typed}. */
-  TopUpView view(String unitCode, long compartmentId, String litres, Typed typed) {
-    return store.read(
-        session -> {
-          FleetPicture fleet = FleetPicture.load(session, clock.today());
-          Optional<Unit> unit = unit(fleet, unitCode);
-          if (unit.isEmpty() && !unitCode.isBlank()) {
-            typed.refuse("unit", "There is no unit \"" + unitCode + "\" in service.");
-          }
-          List<Compartment> compartments =
-              unit.map(u -> fleet.needs(u.id()).compartments()).orElse(List.of());
-          Optional<Compartment> chosen =
-              compartments.stream().filter(c -> c.id() == compartmentId).findFirst();
-          String amount = litres.isBlank() ? USUAL : litres;
-          Optional<Volume> volume =
-              typed.decimalUpTo("litres", "The litres", amount, MOST_LITRES).map(Volume::ofLitres);
-          FluidBook book = FluidBook.load(session, clock.today());
-          Optional<SumpLoader> sump =
-              chosen.map(c -> SumpLoader.load(session, book, unit.orElseThrow().id(), c));
-          return new TopUpView(
-              fleet.units().stream()
-                  .map(u -> new SpecView.Choice(u.code(), u.code() + " " + u.name()))
-                  .toList(),
-              unit.map(Unit::code).orElse(""),
-              compartments.stream()
-                  .map(c -> new SpecView.Choice(String.valueOf(c.id()), c.name()))
-                  .toList(),
-              chosen.map(Compartment::id).orElse(0L),
-              chosen.map(Compartment::name).orElse(""),
-              sump.map(s -> now(session, s)).orElse(List.of()),
-              sump.map(s -> s.topUps().stream().map(t -> pour(session, t)).toList())
-                  .orElse(List.of()),
-              amount,
-              chosen.map(c -> cautions(session, book, c)).orElse(List.of()),
-              sump.isPresent() && volume.isPresent()
-                  ? rows(book, chosen.orElseThrow(), sump.get(), volume.get())
-                  : List.of());
-        });
-  }
-
-  /** The hazards of what may be handled here, each once. */
-  private static List<String> cautions(Session session, FluidBook book, Compartment compartment) {
-    Hazards hazards = Hazards.load(session);
-    return book.ofKind(compartment.spec().kind()).stream()
-        .filter(read -> book.isOnShelf(read.product()))
-        .flatMap(read -> hazards.of(read.product()).stream())
-        .distinct()
-        .toList();
-  }
-
-  private static Optional<Unit> unit(FleetPicture fleet, String code) {
-    return fleet.units().stream()
-        .filter(unit -> unit.code().equalsIgnoreCase(code.strip()))
-        .findFirst();
-  }
-
-  private List<String> now(Session session, SumpLoader sump) {
-    List<String> lines = new ArrayList<>();
-    lines.add(
-        sump.fill()
-            .map(
-                fill ->
-                    "Filled with "
-                        + name(session, fill.itemId())
-                        + " on "
-                        + Words.day(fill.on(), clock.today())
-                        + ".")
-            .orElse("What is in it is not on file; note the next fill when its job is back."));
-    Volume most = sump.contents().mostOthers();
-    lines.add(
-        sump.contents().others().display()
-            + " of other products since, "
-            + most.display()
-            + " is free: a tenth of "
-            + sump.contents().capacity().display()
-            + ".");
-    return lines;
-  }
-
-  private static String name(Session session, long itemId) {
-    return session
-        .items()
-        .byId(itemId)
-        .flatMap(Item::product)
-        .map(product -> product.display())
-        .orElse("");
-  }
-
-  private TopUpView.PourRow pour(Session session, StoredTopUp topUp) {
-    return new TopUpView.PourRow(
-        topUp.id(),
-        topUp.volume().display()
-            + " of "
-            + name(session, topUp.itemId())
-            + " on "
-            + Words.day(topUp.on(), clock.today())
-            + ", "
-            + topUp.actor()
-            + (topUp.note().isEmpty() ? "" : ": " + topUp.note()),
-        topUp.signOff().map(s -> "signed by " + s.signedBy() + ", " + s.why()).orElse(""));
-  }
-
-  /** What lies on the shelf of the kind that goes in, what may be added first. */
-  private static List<TopUpView.Row> rows(
-      FluidBook book, Compartment compartment, SumpLoader sump, Volume litres) {
-    return book.ofKind(compartment.spec().kind()).stream()
-        .filter(read -> book.isOnShelf(read.product()))
-        .map(read -> Map.entry(read, judged(book, compartment, sump, read, litres)))
-        .sorted(Comparator.comparing(entry -> entry.getValue().answer()))
-        .map(entry -> row(book, compartment, entry.getKey(), entry.getValue(), litres))
-        .toList();
-  }
-
-  private static TopUp.Verdict judged(
-      FluidBook book, Compartment compartment, SumpLoader sump, ProductClaims read, Volume litres) {
-    Suitability suitability = book.judge(compartment.spec()).judge(read);
-    return TopUp.judge(sump.contents(), read, litres, suitability);
-  }
-
-  private static TopUpView.Row row(
-      FluidBook book,
-      Compartment compartment,
-      ProductClaims read,
-      TopUp.Verdict verdict,
-      Volume litres) {
-    Suitability suitability = book.judge(compartment.spec()).judge(read);
-    return new TopUpView.Row(
-        read.product().id(),
-        read.product().display(),
-        Drum.of(read.product()),
-        TopUpWording.state(verdict.answer()),
-        lines(verdict, suitability),
-        book.packs(read.product().id()).stream()
-            .filter(item -> book.freeOf(item).compareTo(Quantity.of(litres)) >= 0)
-            .map(
-                item ->
-                    new TopUpView.ItemChoice(
-                        item.id(),
-                        item.number()
-                            + ", "
-                            + book.freeOf(item).display()
-                            + " in "
-                            + item.homeBin().address()))
-            .toList(),
-        verdict.answer() == TopUp.Answer.SIGN_OFF,
-        verdict.answer() == TopUp.Answer.NEVER);
-  }
-
-  private static List<String> lines(TopUp.Verdict verdict, Suitability suitability) {
-    return verdict.concerns().isEmpty()
-        ? ReasonWording.lines(suitability)
-        : Stream.concat(
-                verdict.concerns().stream().map(TopUpWording::line),
-                ReasonWording.against(suitability).stream())
-            .toList();
-  }
-
   /** Adds litres to a compartment, out of the stock. */
   @Allowed.ToKeepStore
   public Outcome add(Sent sent, Form form) {
@@ -231,7 +62,7 @@ public class TopUpDesk {
         sent,
         session -> {
           FleetPicture fleet = FleetPicture.load(session, clock.today());
-          Optional<Unit> unit = unit(fleet, form.unit());
+          Optional<Unit> unit = TopUpPages.unit(fleet, form.unit());
           Optional<Compartment> compartment =
               unit.flatMap(
                   u ->
@@ -281,7 +112,7 @@ public class TopUpDesk {
       String words =
           TopUpWording.state(verdict.answer()).word()
               + ": "
-              + String.join("; ", lines(verdict, suitability));
+              + String.join("; ", TopUpPages.lines(verdict, suitability));
       if (verdict.answer() == TopUp.Answer.NEVER) {
         return Outcome.refused(
             new Problem("itemId", item.number() + " is not added. It is " + words + "."));

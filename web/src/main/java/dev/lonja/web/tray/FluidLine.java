@@ -2,14 +2,20 @@ package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.SignOff;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.fleet.FleetPicture;
+import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.fluid.FluidBook;
 import dev.lonja.web.fluid.ReasonWording;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -41,6 +47,41 @@ public record FluidLine(
                 product.get(),
                 book.verdict(compartment.get().spec(), product.get().id()),
                 session.pours().ofTrayLine(line.id())));
+  }
+
+  /** The same as of a day. */
+  static Optional<FluidLine> of(Session session, long trayId, TrayLine line, LocalDate today) {
+    if (line.compartmentId().isEmpty()) {
+      return Optional.empty();
+    }
+    long unit = session.trays().byId(trayId).orElseThrow().unitId();
+    return of(
+        session,
+        FluidBook.load(session, today),
+        FleetPicture.load(session, today).needs(unit),
+        line);
+  }
+
+  /** A fluid that no compartment of its kind takes without a word is not put on by hand. */
+  static Optional<String> refusalByHand(Session session, Tray tray, Item item, LocalDate today) {
+    List<Spec> places =
+        FleetPicture.load(session, today).needs(tray.unitId()).compartments().stream()
+            .map(Compartment::spec)
+            .filter(spec -> item.product().filter(p -> p.kind() == spec.kind()).isPresent())
+            .toList();
+    FluidBook book = FluidBook.load(session, today);
+    boolean allowed =
+        places.stream()
+            .anyMatch(
+                spec -> book.verdict(spec, item.product().orElseThrow().id()).overall().isFree());
+    return places.isEmpty() || allowed
+        ? Optional.empty()
+        : Optional.of(
+            "No compartment of "
+                + tray.unitCode()
+                + " takes it without a signature. "
+                + FluidAdvice.refusal(book, places.get(0), item)
+                + " To sign for it, choose it on the compartment's own line.");
   }
 
   /** True if somebody has to sign before it is laid. */

@@ -1,8 +1,6 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
-import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.PartKey;
@@ -14,8 +12,6 @@ import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.fleet.FleetPicture;
-import dev.lonja.web.fluid.FluidAdvice;
-import dev.lonja.web.fluid.FluidBook;
 import dev.lonja.web.request.OnceOnly;
 import dev.lonja.web.request.Outcome;
 import dev.lonja.web.request.Problem;
@@ -187,7 +183,7 @@ public class TrayDesk {
                   + "; allowed is "
                   + (wanted.isCountable() ? "more than 0." : "whole pieces.")));
     }
-    Optional<String> refusal = refusalOfFluid(session, tray, item.get());
+    Optional<String> refusal = FluidLine.refusalByHand(session, tray, item.get(), clock.today());
     if (refusal.isPresent()) {
       return Outcome.refused(new Problem("quantity", refusal.get()));
     }
@@ -195,28 +191,6 @@ public class TrayDesk {
         .trays()
         .addLine(tray.id(), itemId, "extra", "Put on by hand.", wanted, Destination.NONE);
     return new Outcome.Done(path(tray.id()));
-  }
-
-  /** A fluid that no compartment of its kind takes without a word is not put on by hand. */
-  private Optional<String> refusalOfFluid(Session session, Tray tray, Item item) {
-    List<Spec> places =
-        FleetPicture.load(session, clock.today()).needs(tray.unitId()).compartments().stream()
-            .map(Compartment::spec)
-            .filter(spec -> item.product().filter(p -> p.kind() == spec.kind()).isPresent())
-            .toList();
-    FluidBook book = FluidBook.load(session, clock.today());
-    boolean allowed =
-        places.stream()
-            .anyMatch(
-                spec -> book.verdict(spec, item.product().orElseThrow().id()).overall().isFree());
-    return places.isEmpty() || allowed
-        ? Optional.empty()
-        : Optional.of(
-            "No compartment of "
-                + tray.unitCode()
-                + " takes it without a signature. "
-                + FluidAdvice.refusal(book, places.get(0), item)
-                + " To sign for it, choose it on the compartment's own line.");
   }
 
   /** Puts a whole tray back on the shelves. */
@@ -237,7 +211,7 @@ public class TrayDesk {
       return new Outcome.Done(path(trayId));
     }
     Optional<FluidLine> unsigned =
-        fluidLine(session, trayId, line).filter(FluidLine::lacksSignature);
+        FluidLine.of(session, trayId, line, clock.today()).filter(FluidLine::lacksSignature);
     if (unsigned.isPresent()) {
       return Outcome.refused(
           new Problem("code", line.place() + " " + unsigned.get().words() + ". Nothing was laid."));
@@ -260,18 +234,6 @@ public class TrayDesk {
     }
     session.trays().setLaid(line.id(), line.laid().plus(more));
     return new Outcome.Done(path(trayId));
-  }
-
-  private Optional<FluidLine> fluidLine(Session session, long trayId, TrayLine line) {
-    if (line.compartmentId().isEmpty()) {
-      return Optional.empty();
-    }
-    long unit = session.trays().byId(trayId).orElseThrow().unitId();
-    return FluidLine.of(
-        session,
-        FluidBook.load(session, clock.today()),
-        FleetPicture.load(session, clock.today()).needs(unit),
-        line);
   }
 
   private Outcome onLine(
