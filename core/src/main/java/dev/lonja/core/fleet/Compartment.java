@@ -93,11 +93,6 @@ public record Compartment(
         id, name, kind, spec, Optional.of(item), capacities, hint, Optional.empty());
   }
 
-  /** This compartment with another spec. */
-  public Compartment withSpec(Spec other) {
-    return new Compartment(id, name, kind, other, itemId, capacities, hint, changeOver);
-  }
-
   /** This compartment with another capacity in one condition. */
   public Compartment withCapacity(FillCondition condition, Volume volume) {
     Map<FillCondition, Volume> changed = new EnumMap<>(FillCondition.class);

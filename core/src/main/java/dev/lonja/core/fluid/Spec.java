@@ -87,11 +87,6 @@ public record Spec(
         kind, GradeChart.NONE, List.of(), List.of(), ApprovalMode.OR_CLASS, Limits.NONE);
   }
 
-  /** True if nothing but the kind is demanded. */
-  public boolean isOpen() {
-    return equals(ofKind(kind));
-  }
-
   /** The shortest that tells it apart: the grades, else the family, else the first class. */
   public String shortText() {
     if (!chart.isEmpty()) {

@@ -71,6 +71,7 @@ public final class Verification {
     checkPreferredItems();
     checkItems();
     checkReplacements();
+    findings.addAll(new FluidVerification(context).findings());
     return List.copyOf(findings);
   }
 

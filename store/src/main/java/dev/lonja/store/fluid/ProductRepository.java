@@ -87,11 +87,6 @@ public final class ProductRepository {
         .fetchMap(ITEM.ID, ITEM.PRODUCT_ID);
   }
 
-  /** True if some item is a pack of it. */
-  public boolean hasPacks(long id) {
-    return context.fetchExists(ITEM, ITEM.PRODUCT_ID.eq(id));
-  }
-
   private void addApprovals(long id, List<Approval> approvals) {
     for (Approval approval : approvals) {
       context

@@ -52,6 +52,24 @@ class VerificationTest {
             "part 8 replaces part 43 in a circle", "part 43 replaces part 8 in a circle");
   }
 
+  /** CH-4 covering CK-4 closes the circle that CK-4 began; eleven months are no year. */
+  @Test
+  void fluidDataThatDisagree() {
+    Stores.tamper(
+        store,
+        "INSERT INTO reference_change VALUES (1, 'class_covers', 'API CH-4|API CI-4',"
+            + " 'API CH-4|API CI-4', 'x', '2027-03-15T08:00:00Z')",
+        "DELETE FROM climate_month WHERE id = 7",
+        "INSERT INTO sign_off VALUES (1, 1, 5, 8, NULL, 'no', 'me', 'why', 'x',"
+            + " '2027-03-15T08:00:00Z')");
+    assertThat(findings())
+        .containsExactlyInAnyOrder(
+            "the temperature year has 11 months, not twelve",
+            "API CH-4, API CI-4 cover each other in a circle",
+            "row 1 puts pieces into a compartment",
+            "row 1 refers to another variant's compartment");
+  }
+
   @Test
   void stockThatNoMovementAccountsFor() {
     Stores.tamper(store, "INSERT INTO stock VALUES (8, 2, 1000000)");
