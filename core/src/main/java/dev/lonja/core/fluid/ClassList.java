@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 public final class ClassList {
 
   private final List<Entry> entries;
+  private final List<ServiceClass> inOrder;
   private final Set<String> organisations;
 
   /**
@@ -47,6 +48,7 @@ public final class ClassList {
                     .reversed()
                     .thenComparing(Entry::serviceClass))
             .toList();
+    this.inOrder = entries.stream().map(Entry::serviceClass).sorted().toList();
     this.organisations =
         entries.stream()
             .map(e -> e.serviceClass().organisation())
@@ -56,7 +58,7 @@ public final class ClassList {
 
   /** All known classes in order of their texts. */
   public List<ServiceClass> all() {
-    return entries.stream().map(Entry::serviceClass).sorted().toList();
+    return inOrder;
   }
 
   /** The class with this text, organisation included, whatever the letters' case. */

@@ -28,12 +28,12 @@ public record GradeRow(Grade grade, Optional<Temperature> lowest, Optional<Tempe
   }
 
   /** True if the cold of the range is within this one. */
-  boolean servesCold(Temperature low) {
+  public boolean servesCold(Temperature low) {
     return lowest.isEmpty() || lowest.get().compareTo(low) <= 0;
   }
 
   /** True if the heat of the range is within this one. */
-  boolean servesHeat(Temperature high) {
+  public boolean servesHeat(Temperature high) {
     return highest.isEmpty() || highest.get().compareTo(high) >= 0;
   }
 }

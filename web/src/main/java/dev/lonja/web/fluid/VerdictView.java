@@ -57,7 +57,7 @@ public record VerdictView(
   public static List<VerdictView> all(FluidBook book, Spec spec, SpecJudge judge) {
     return book.ofKind(spec.kind()).stream()
         .sorted(
-            Comparator.comparing((ProductClaims read) -> judge.judge(read).overall())
+            Comparator.comparing((ProductClaims read) -> judge.stand(read).overall())
                 .thenComparing(read -> !book.isOnShelf(read.product())))
         .map(read -> of(book, judge, read.product()))
         .toList();
@@ -65,9 +65,13 @@ public record VerdictView(
 
   /** What may go in without a word and lies on the shelf: "Maretta Faro meets, 196.00 L in T-1". */
   public static List<String> fromTheShelf(FluidBook book, Spec spec, long besides) {
-    return all(book, spec).stream()
-        .filter(view -> view.isFreeToUse() && !view.free().isEmpty())
-        .filter(view -> view.productId() != besides)
+    SpecJudge judge = book.judge(spec);
+    return book.ofKind(spec.kind()).stream()
+        .filter(read -> read.product().id() != besides)
+        .filter(read -> judge.stand(read).overall().isFree())
+        .filter(read -> book.isOnShelf(read.product()))
+        .sorted(Comparator.comparing(read -> judge.stand(read).overall()))
+        .map(read -> of(book, judge, read.product()))
         .map(
             view ->
                 view.name()

@@ -7,6 +7,8 @@ import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ServiceClass;
+import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.AshContent;
@@ -32,6 +34,7 @@ import dev.lonja.web.request.Typed;
 import dev.lonja.web.security.Allowed;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -75,7 +78,7 @@ public class ProductDesk {
         (int)
             places.uses.stream()
                 .filter(use -> use.spec().kind() == read.product().kind())
-                .filter(use -> places.book.verdict(use.spec(), id).overall().isFree())
+                .filter(use -> places.judges.get(use.spec()).stand(read).overall().isFree())
                 .count());
   }
 
@@ -83,17 +86,19 @@ public class ProductDesk {
   private final class Places {
     private final FluidBook book;
     private final List<SpecUse> uses;
+    private final Map<Spec, SpecJudge> judges = new HashMap<>();
 
     Places(Session session) {
       this.book = FluidBook.load(session, clock.today());
       this.uses = SpecUse.all(session, FleetPicture.load(session, clock.today()));
+      uses.forEach(use -> judges.computeIfAbsent(use.spec(), book::judge));
     }
 
     /** The specs of the product's kind with its verdicts, what it may go into first. */
     List<ProductView.PlaceRow> of(ProductClaims read) {
       return uses.stream()
           .filter(use -> use.spec().kind() == read.product().kind())
-          .map(use -> Map.entry(use, book.judge(use.spec()).judge(read)))
+          .map(use -> Map.entry(use, judges.get(use.spec()).judge(read)))
           .sorted(Map.Entry.comparingByValue((a, b) -> a.overall().compareTo(b.overall())))
           .map(entry -> place(entry.getKey(), entry.getValue(), read.product().id()))
           .toList();

@@ -108,6 +108,7 @@ final class StudyMaker {
   /** Compartments that the plan line fills within a year, by what is poured into them today. */
   private List<Use> uses() {
     Map<Long, Map<Long, Volume>> byCompartment = litresByUnit();
+    Map<Long, Long> products = session.products().ofItems();
     Map<List<Object>, Use> uses = new LinkedHashMap<>();
     for (Unit unit : fleet.units()) {
       for (Compartment compartment : fleet.needs(unit.id()).compartments()) {
@@ -118,12 +119,7 @@ final class StudyMaker {
         if (compartment.itemId().isEmpty() && litres.equals(Volume.ZERO)) {
           continue;
         }
-        Optional<Long> product =
-            compartment
-                .itemId()
-                .flatMap(id -> session.items().byId(id))
-                .flatMap(Item::product)
-                .map(p -> p.id());
+        Optional<Long> product = compartment.itemId().map(products::get);
         uses.computeIfAbsent(
                 List.of(compartment.id(), product),
                 key -> new Use(compartment.id(), product, new HashMap<>()))

@@ -119,10 +119,14 @@ public class TopUpDesk {
       }
       Optional<SignOff> signOff =
           verdict.answer() == TopUp.Answer.SIGN_OFF ? signOff(form, words) : Optional.empty();
+      Optional<String> note =
+          form.why().isBlank()
+              ? Optional.of("")
+              : typed.text("why", "Why", form.why(), LONGEST_WHY);
       if (!typed.problems().isEmpty()) {
         return new Outcome.Refused(typed.problems());
       }
-      return write(litres.get(), signOff, form.why());
+      return write(litres.get(), signOff, note.orElseThrow());
     }
 
     private Optional<SignOff> signOff(Form form, String verdict) {
@@ -144,9 +148,8 @@ public class TopUpDesk {
                   clock.now()));
     }
 
-    private Outcome write(Volume litres, Optional<SignOff> signOff, String why) {
+    private Outcome write(Volume litres, Optional<SignOff> signOff, String note) {
       Optional<Long> signOffId = signOff.map(session.pours()::add);
-      String note = why.strip().substring(0, Math.min(why.strip().length(), LONGEST_WHY));
       long id =
           session
               .pours()

@@ -3,6 +3,7 @@ package dev.lonja.web.oils;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.fluid.TopUp;
 import dev.lonja.core.item.Item;
@@ -22,7 +23,6 @@ import dev.lonja.web.request.Typed;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -145,36 +145,35 @@ class TopUpPages {
         topUp.signOff().map(s -> "signed by " + s.signedBy() + ", " + s.why()).orElse(""));
   }
 
+  /** A product on the shelf, judged for the place and for what is in it. */
+  private record Judged(ProductClaims read, Suitability suitability, TopUp.Verdict verdict) {}
+
   /** What lies on the shelf of the kind that goes in, what may be added first. */
   private static List<TopUpView.Row> rows(
       FluidBook book, Compartment compartment, SumpLoader sump, Volume litres) {
+    SpecJudge judge = book.judge(compartment.spec());
     return book.ofKind(compartment.spec().kind()).stream()
         .filter(read -> book.isOnShelf(read.product()))
-        .map(read -> Map.entry(read, judged(book, compartment, sump, read, litres)))
-        .sorted(Comparator.comparing(entry -> entry.getValue().answer()))
-        .map(entry -> row(book, compartment, entry.getKey(), entry.getValue(), litres))
+        .map(
+            read -> {
+              Suitability suitability = judge.judge(read);
+              return new Judged(
+                  read, suitability, TopUp.judge(sump.contents(), read, litres, suitability));
+            })
+        .sorted(Comparator.comparing(judged -> judged.verdict().answer()))
+        .map(judged -> row(book, judged, litres))
         .toList();
   }
 
-  private static TopUp.Verdict judged(
-      FluidBook book, Compartment compartment, SumpLoader sump, ProductClaims read, Volume litres) {
-    Suitability suitability = book.judge(compartment.spec()).judge(read);
-    return TopUp.judge(sump.contents(), read, litres, suitability);
-  }
-
-  private static TopUpView.Row row(
-      FluidBook book,
-      Compartment compartment,
-      ProductClaims read,
-      TopUp.Verdict verdict,
-      Volume litres) {
-    Suitability suitability = book.judge(compartment.spec()).judge(read);
+  private static TopUpView.Row row(FluidBook book, Judged judged, Volume litres) {
+    ProductClaims read = judged.read();
+    TopUp.Verdict verdict = judged.verdict();
     return new TopUpView.Row(
         read.product().id(),
         read.product().display(),
         Drum.of(read.product()),
         TopUpWording.state(verdict.answer()),
-        lines(verdict, suitability),
+        lines(verdict, judged.suitability()),
         book.packs(read.product().id()).stream()
             .filter(item -> book.freeOf(item).compareTo(Quantity.of(litres)) >= 0)
             .map(

@@ -113,8 +113,8 @@ final class YearDrawing {
   private void drawStrip(Svg svg, GradeRow row, double y) {
     for (Month month : Month.values()) {
       Climate.MonthRange range = climate.of(month);
-      boolean cold = row.lowest().filter(l -> l.compareTo(range.lowest()) > 0).isEmpty();
-      boolean heat = row.highest().filter(h -> h.compareTo(range.highest()) < 0).isEmpty();
+      boolean cold = row.servesCold(range.lowest());
+      boolean heat = row.servesHeat(range.highest());
       double x = LEFT + (month.getValue() - 1) * MONTH;
       svg.rect(
           x + 2,
