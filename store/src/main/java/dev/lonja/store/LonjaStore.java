@@ -104,12 +104,14 @@ public final class LonjaStore implements AutoCloseable {
     return DSL.using(source, SQLDialect.SQLITE);
   }
 
-  private static DataSource dataSource(Path file, boolean readOnly) {
+  static DataSource dataSource(Path file, boolean readOnly) {
     SQLiteConfig config = new SQLiteConfig();
     config.setJournalMode(SQLiteConfig.JournalMode.WAL);
     config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
     config.enforceForeignKeys(true);
     config.setBusyTimeout(BUSY_MILLISECONDS);
+    // else INSERT OR REPLACE would delete lines that are never deleted, unseen by their triggers
+    config.enableRecursiveTriggers(true);
     // jOOQ asks for keys by RETURNING; the driver would otherwise run a query after each insert
     config.setGetGeneratedKeys(false);
     config.setTransactionMode(

@@ -138,7 +138,7 @@ public final class Ledger {
       return Booking.refused(refusal.get());
     }
     RunningValue running = new RunningValue(stock);
-    running.move(MovementKind.TRANSFER, from, new Place(from.lotId(), toBinId), quantity);
+    running.move(MovementKind.TRANSFER, from, from.in(toBinId), quantity);
     return running.booked();
   }
 

@@ -14,12 +14,14 @@ import java.util.Optional;
  */
 final class RunningValue {
 
+  private final long itemId;
   private Quantity quantity;
   private Money value;
   private UnitPrice average;
   private final List<MovementLine> lines = new ArrayList<>();
 
   RunningValue(ItemStock stock) {
+    this.itemId = stock.itemId();
     this.quantity = stock.onHand();
     this.value = stock.value();
     this.average = stock.average();
@@ -41,8 +43,16 @@ final class RunningValue {
     Money atAverage = average.valueOf(amount);
     lines.add(
         new MovementLine(
-            kind, from, amount.negated(), atAverage.negated(), average, Optional.empty()));
-    lines.add(new MovementLine(kind, to, amount, atAverage, average, Optional.empty()));
+            kind, own(from), amount.negated(), atAverage.negated(), average, Optional.empty()));
+    lines.add(new MovementLine(kind, own(to), amount, atAverage, average, Optional.empty()));
+  }
+
+  private Place own(Place place) {
+    if (place.itemId() != itemId) {
+      throw new IllegalArgumentException(
+          "place is a lot of item " + place.itemId() + "; allowed is one of item " + itemId);
+    }
+    return place;
   }
 
   /** Adds a signed line of a stated value, which the rules of the last piece may still change. */
@@ -53,7 +63,7 @@ final class RunningValue {
     if (kind.setsAverage(change) && quantity.isPositive()) {
       average = UnitPrice.average(value, quantity);
     }
-    lines.add(new MovementLine(kind, place, change, booked, average, refersTo));
+    lines.add(new MovementLine(kind, own(place), change, booked, average, refersTo));
   }
 
   private Money bookedValue(Money stated) {

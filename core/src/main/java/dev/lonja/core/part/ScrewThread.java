@@ -1,6 +1,7 @@
 package dev.lonja.core.part;
 
 import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.PlainDecimal;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.text.Normalizer;
@@ -86,7 +87,8 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
     boolean possible = diameter.signum() > 0 && pitch.filter(p -> p <= 0).isEmpty();
     return possible
         ? Optional.of(
-            new ScrewThread(Form.M, plain(diameter), Length.ofMillimetres(diameter), pitch))
+            new ScrewThread(
+                Form.M, PlainDecimal.of(diameter), Length.ofMillimetres(diameter), pitch))
         : Optional.empty();
   }
 
@@ -143,7 +145,7 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
   private static String sizeOf(String text, BigDecimal inches) {
     BigDecimal sixtyFourths = inches.multiply(BigDecimal.valueOf(64));
     if (sixtyFourths.stripTrailingZeros().scale() > 0) {
-      return plain(new BigDecimal(text));
+      return PlainDecimal.of(new BigDecimal(text));
     }
     long above = sixtyFourths.longValueExact();
     long whole = above / 64;
@@ -177,15 +179,10 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
   /** "M20×1.5", "3/4-16 UN", "G 1/2", "R 1/4", "1/2 NPT". */
   public String display() {
     return switch (form) {
-      case M -> "M" + size + pitch.map(p -> "×" + plain(BigDecimal.valueOf(p, 3))).orElse("");
+      case M -> "M" + size + pitch.map(p -> "×" + PlainDecimal.of(p, 3)).orElse("");
       case UN -> size + pitch.map(tpi -> "-" + tpi).orElse("") + " UN";
       case G, R -> form + " " + size;
       case NPT -> size + " NPT";
     };
-  }
-
-  private static String plain(BigDecimal value) {
-    BigDecimal stripped = value.stripTrailingZeros();
-    return (stripped.scale() < 0 ? stripped.setScale(0) : stripped).toPlainString();
   }
 }

@@ -2,6 +2,7 @@ package dev.lonja.core.part;
 
 import dev.lonja.core.quantity.Fineness;
 import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Pressure;
 import java.math.BigDecimal;
 import java.util.List;
@@ -34,7 +35,7 @@ record Values<T>(
         "millimetres above 0 up to 10000, such as 13.5, or inches such as 3/4 in",
         List.of(),
         Measured::parse,
-        length -> plain(BigDecimal.valueOf(length.micrometres(), 3)),
+        length -> length.exactText(),
         Length::display);
   }
 
@@ -43,7 +44,7 @@ record Values<T>(
         "bar above 0 up to 1000, such as 1.2",
         List.of(),
         text -> decimal(text, MOST_BAR).map(Pressure::ofBar),
-        pressure -> plain(BigDecimal.valueOf(pressure.pascals(), 5)),
+        pressure -> pressure.exactText(),
         Pressure::display);
   }
 
@@ -65,7 +66,7 @@ record Values<T>(
         "micrometres above 0 up to 1000, such as 12.5",
         List.of(),
         text -> decimal(text, MOST_MICROMETRES).map(Fineness::ofMicrometres),
-        value -> plain(BigDecimal.valueOf(value.tenthsOfMicrometre(), 1)),
+        value -> PlainDecimal.of(value.tenthsOfMicrometre(), 1),
         Fineness::display);
   }
 
@@ -147,10 +148,5 @@ record Values<T>(
         .filter(t -> DECIMAL.matcher(t).matches())
         .map(BigDecimal::new)
         .filter(value -> value.signum() > 0 && value.compareTo(most) <= 0);
-  }
-
-  private static String plain(BigDecimal value) {
-    BigDecimal stripped = value.stripTrailingZeros();
-    return (stripped.scale() < 0 ? stripped.setScale(0) : stripped).toPlainString();
   }
 }

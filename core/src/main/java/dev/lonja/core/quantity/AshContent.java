@@ -18,6 +18,11 @@ public record AshContent(int thousandthsOfPercent) implements Comparable<AshCont
     return new AshContent(Math.toIntExact(BaseUnits.from(percent, PERCENT)));
   }
 
+  /** In per cent, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(thousandthsOfPercent, 3);
+  }
+
   /** "0.8 %", with at most three decimals. */
   public String display() {
     return BaseUnits.shortText(thousandthsOfPercent, PERCENT, 3) + " %";

@@ -18,6 +18,11 @@ public record Density(long gramsPerCubicMetre) {
     return new Density(BaseUnits.from(density, KILOGRAM_PER_CUBIC_METRE));
   }
 
+  /** In kg/m³, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(gramsPerCubicMetre, 3);
+  }
+
   /** In kg/m³ with one decimal: "868.0 kg/m³". */
   public String display() {
     return BaseUnits.text(gramsPerCubicMetre, KILOGRAM_PER_CUBIC_METRE, 1) + " kg/m³";

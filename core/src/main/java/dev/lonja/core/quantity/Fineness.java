@@ -18,6 +18,11 @@ public record Fineness(int tenthsOfMicrometre) implements Comparable<Fineness> {
     return new Fineness(Math.toIntExact(BaseUnits.from(micrometres, MICROMETRE)));
   }
 
+  /** In µm, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(tenthsOfMicrometre, 1);
+  }
+
   /** "12.5 µm", with at most one decimal. */
   public String display() {
     return BaseUnits.shortText(tenthsOfMicrometre, MICROMETRE, 1) + " µm";

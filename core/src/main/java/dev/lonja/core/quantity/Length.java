@@ -23,8 +23,19 @@ public record Length(long micrometres) implements Comparable<Length> {
     return new Length(BaseUnits.from(inches, INCH));
   }
 
-  /** In millimetres with at most two decimals: "13.5 mm". */
+  /** In millimetres, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(micrometres, 3);
+  }
+
+  /**
+   * In millimetres with at most two decimals: "13.5 mm"; what is not zero never reads as zero:
+   * below 5 µm it is "&lt;0.01 mm".
+   */
   public String display() {
+    if (micrometres > 0 && micrometres < 5) {
+      return "<0.01 mm";
+    }
     return BaseUnits.shortText(micrometres, MILLIMETRE, 2) + " mm";
   }
 

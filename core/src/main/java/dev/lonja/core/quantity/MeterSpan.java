@@ -29,6 +29,11 @@ public record MeterSpan(long tenths, MeterMeasure measure) implements Comparable
     return new MeterSpan(BaseUnits.from(factor, BigDecimal.valueOf(tenths)), measure);
   }
 
+  /** In hours or kilometres, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(tenths, 1);
+  }
+
   /** "250 h", "75.5 h", "20,000 km": thousands set apart, at most one decimal. */
   public String display() {
     return MeterValue.text(tenths) + " " + measure.symbol();

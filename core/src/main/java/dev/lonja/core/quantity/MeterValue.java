@@ -42,6 +42,11 @@ public record MeterValue(long tenths, MeterMeasure measure) implements Comparabl
     return BigDecimal.valueOf(tenths, 1);
   }
 
+  /** In hours or kilometres, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(tenths, 1);
+  }
+
   /** "1,585 h", "1,585.5 h": thousands set apart, at most one decimal. */
   public String display() {
     return text(tenths) + " " + measure.symbol();

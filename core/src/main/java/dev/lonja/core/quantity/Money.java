@@ -40,8 +40,13 @@ public record Money(long minor, Currency currency) {
     return BigDecimal.valueOf(minor, currency.getDefaultFractionDigits());
   }
 
+  /** In whole currency units, exact: "12.40"; what a form shows and reads back. */
+  public String exactText() {
+    return amount().toPlainString();
+  }
+
   /** "12.40 EUR". */
   public String display() {
-    return amount().toPlainString() + " " + currency.getCurrencyCode();
+    return exactText() + " " + currency.getCurrencyCode();
   }
 }

@@ -27,8 +27,19 @@ public record Pressure(long pascals) implements Comparable<Pressure> {
     return new Pressure(pascals.longValueExact());
   }
 
-  /** In bar with one decimal: "1.2 bar". */
+  /** In bar, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(pascals, 5);
+  }
+
+  /**
+   * In bar with one decimal: "1.2 bar"; what is not zero never reads as zero: below 0.05 bar it is
+   * "&lt;0.1 bar".
+   */
   public String display() {
+    if (pascals > 0 && pascals < 5_000) {
+      return "<0.1 bar";
+    }
     return BaseUnits.text(pascals, BAR, 1) + " bar";
   }
 

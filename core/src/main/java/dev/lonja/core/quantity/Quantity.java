@@ -80,9 +80,9 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
     return BigDecimal.valueOf(millionths, 6);
   }
 
-  /** As plain text without trailing zeros, exact: "6.528", "2". */
-  public String amountText() {
-    return BaseUnits.shortText(millionths, ONE_DECIMAL, 6);
+  /** In pieces or litres, exact: "6.528", "2"; what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(millionths, 6);
   }
 
   /**

@@ -28,6 +28,11 @@ public record Temperature(int tenthsCelsius) implements Comparable<Temperature> 
     return new Temperature(tenths.intValueExact());
   }
 
+  /** In °C with an ASCII minus, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(tenthsCelsius, 1);
+  }
+
   /** "31 °C", "−7.5 °C". */
   public String display() {
     return BaseUnits.shortText(tenthsCelsius, DEGREE, 1).replace('-', '−') + " °C";

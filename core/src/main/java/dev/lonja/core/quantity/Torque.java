@@ -37,6 +37,11 @@ public record Torque(long millinewtonMetres) implements Comparable<Torque> {
     return new Torque(BaseUnits.from(poundInches, POUND_INCH));
   }
 
+  /** In N·m, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(millinewtonMetres, 3);
+  }
+
   /**
    * "32 N·m · 23.6 lbf·ft", and below 15 N·m also pound-inches: "9 N·m · 6.6 lbf·ft · 80 lbf·in".
    */
@@ -45,6 +50,9 @@ public record Torque(long millinewtonMetres) implements Comparable<Torque> {
   }
 
   String newtonMetresText() {
+    if (millinewtonMetres < 50) {
+      return "<0.1";
+    }
     return BaseUnits.shortText(millinewtonMetres, NEWTON_METRE, 1);
   }
 

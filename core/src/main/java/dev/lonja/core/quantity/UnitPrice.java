@@ -35,6 +35,25 @@ public record UnitPrice(long tenThousandthsOfMinor, Currency currency) {
     return new Money(minor.longValueExact(), currency);
   }
 
+  /**
+   * The price of one in whole currency units, rounded half away from zero to a ten-thousandth of a
+   * minor unit; a price below zero is refused with an exception.
+   */
+  public static UnitPrice of(BigDecimal price, Currency currency) {
+    BigDecimal minor = price.movePointRight(currency.getDefaultFractionDigits());
+    return new UnitPrice(BaseUnits.from(minor, MINOR), currency);
+  }
+
+  /**
+   * In whole currency units, exact, with at least the digits of the currency: "4.10", "0.7525";
+   * what a form shows and reads back.
+   */
+  public String exactText() {
+    int digits = currency.getDefaultFractionDigits();
+    BigDecimal price = BigDecimal.valueOf(tenThousandthsOfMinor, digits + 4).stripTrailingZeros();
+    return price.setScale(Math.max(digits, price.scale())).toPlainString();
+  }
+
   /** In whole currency units with two digits more than the currency has: "4.1250 EUR". */
   public String display() {
     int digits = currency.getDefaultFractionDigits();

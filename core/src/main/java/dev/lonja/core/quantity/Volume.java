@@ -21,6 +21,9 @@ public record Volume(long microlitres) implements Comparable<Volume> {
   private static final long HIGHEST = 1_000_000_000_000_000L;
   private static final long HALF_MILLILITRE = 500;
 
+  /** 0.05 fl oz, rounded up to the microlitre. */
+  private static final long LEAST_OUNCES_SHOWN = 1_479;
+
   public Volume {
     BaseUnits.within("microlitres", microlitres, 0, HIGHEST);
   }
@@ -73,10 +76,19 @@ public record Volume(long microlitres) implements Comparable<Volume> {
     return BigDecimal.valueOf(microlitres, 6);
   }
 
+  /** In litres, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(microlitres, 6);
+  }
+
   /**
    * "6.40 L", or in whole millilitres when it is below one litre after rounding to them: "450 mL".
+   * What is not zero never reads as zero: below half a millilitre it is "&lt;1 mL".
    */
   public String display() {
+    if (microlitres > 0 && microlitres < HALF_MILLILITRE) {
+      return "<1 mL";
+    }
     return belowOneLitre()
         ? BaseUnits.text(microlitres, MILLILITRE, 0) + " mL"
         : BaseUnits.text(microlitres, LITRE, 2) + " L";
@@ -84,6 +96,9 @@ public record Volume(long microlitres) implements Comparable<Volume> {
 
   /** US customary: fluid ounces where {@link #display} shows mL, quarts where it shows L. */
   public String displayUs() {
+    if (microlitres > 0 && microlitres < LEAST_OUNCES_SHOWN) {
+      return "<0.1 fl oz";
+    }
     return belowOneLitre()
         ? BaseUnits.text(microlitres, US_FLUID_OUNCE, 1) + " fl oz"
         : BaseUnits.text(microlitres, US_QUART, 1) + " qt";

@@ -26,7 +26,7 @@ class KitBookingTest {
             ? List.of()
             : List.of(
                 new StockedLot(
-                    new Place(item * 10, item),
+                    new Place(item, item * 10, item),
                     TODAY.minusDays(30),
                     Optional.empty(),
                     false,
@@ -41,7 +41,8 @@ class KitBookingTest {
   }
 
   private static KitBooking.Content content(ItemStock stock, int perKit) {
-    return new KitBooking.Content(stock, new Place(stock.itemId() * 10 + 1, 7), perKit, NONE);
+    return new KitBooking.Content(
+        stock, new Place(stock.itemId(), stock.itemId() * 10 + 1, 7), perKit, NONE);
   }
 
   private static Money value(Booking booking) {
@@ -94,7 +95,7 @@ class KitBookingTest {
     KitBooking.Result result =
         KitBooking.made(
             stock(1, 1, 6_000),
-            new Place(11, 1),
+            new Place(1, 11, 1),
             Quantity.pieces(1),
             List.of(content(stock(2, 10, 30_000), 1), content(stock(3, 10, 5_000), 2)),
             TODAY);
@@ -110,10 +111,11 @@ class KitBookingTest {
     KitBooking.Result result =
         KitBooking.made(
             stock(1, 0, 0),
-            new Place(11, 1),
+            new Place(1, 11, 1),
             Quantity.pieces(2),
             List.of(
-                new KitBooking.Content(stock(2, 3, 900), new Place(21, 1), 1, Quantity.pieces(2)),
+                new KitBooking.Content(
+                    stock(2, 3, 900), new Place(2, 21, 1), 1, Quantity.pieces(2)),
                 content(stock(3, 3, 900), 2)),
             TODAY);
     assertThat(result.isRefused()).isTrue();

@@ -1,6 +1,7 @@
 package dev.lonja.core.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
@@ -18,7 +19,7 @@ class LedgerTest {
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
   private static final Quantity NONE = Quantity.pieces(0);
-  private static final Place SHELF = new Place(1, 1);
+  private static final Place SHELF = new Place(9, 1, 1);
 
   /**
    * Three lots: 1 expires in May, 2 on today's date and is good through it, 3 never; 4 expired
@@ -155,7 +156,7 @@ class LedgerTest {
     List<MovementLine> lines = booked(Ledger.transfer(stock, SHELF, 2, Quantity.pieces(2)));
     assertThat(lines.get(0).value()).isEqualTo(new Money(-667, EUR));
     assertThat(lines.get(1).value()).isEqualTo(new Money(667, EUR));
-    assertThat(lines.get(1).place()).isEqualTo(new Place(1, 2));
+    assertThat(lines.get(1).place()).isEqualTo(new Place(9, 1, 2));
     assertThat(lines.get(1).average()).isEqualTo(stock.average());
     assertThat(refusal(Ledger.transfer(stock, SHELF, 1, Quantity.pieces(1))))
         .isEqualTo(new Refusal.SameBin());
@@ -267,6 +268,17 @@ class LedgerTest {
         .isEqualTo(new Refusal.NotThere(Quantity.pieces(3), Quantity.pieces(2)));
   }
 
+  /** Item 9's stock cannot be booked in a lot of item 8: that is broken code, not a refusal. */
+  @Test
+  void anotherItemsLotIsNoPlace() {
+    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
+    Place others = new Place(8, 1, 1);
+    assertThatThrownBy(() -> Ledger.count(stock, others, Quantity.pieces(2)))
+        .hasMessage("place is a lot of item 8; allowed is one of item 9");
+    assertThatThrownBy(() -> Ledger.receive(stock, others, Quantity.pieces(2), new Money(100, EUR)))
+        .hasMessageContaining("allowed is one of item 9");
+  }
+
   private static ItemStock stock(long cents, StockedLot... lots) {
     Quantity onHand = List.of(lots).stream().map(StockedLot::quantity).reduce(NONE, Quantity::plus);
     Money value = new Money(cents, EUR);
@@ -280,7 +292,7 @@ class LedgerTest {
 
   private static StockedLot lot(long id, String received, String expires, int pieces) {
     return new StockedLot(
-        new Place(id, 1),
+        new Place(9, id, 1),
         LocalDate.parse(received),
         Optional.ofNullable(expires).map(LocalDate::parse),
         false,
@@ -291,7 +303,7 @@ class LedgerTest {
   /** Of lot 1, in another bin. */
   private static StockedLot lotIn(long binId, int pieces) {
     return new StockedLot(
-        new Place(1, binId),
+        new Place(9, 1, binId),
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         false,
@@ -301,7 +313,7 @@ class LedgerTest {
 
   private static StockedLot quarantined(long id, int pieces) {
     return new StockedLot(
-        new Place(id, 1),
+        new Place(9, id, 1),
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         true,
@@ -313,7 +325,7 @@ class LedgerTest {
     return new PastMovement(
         id,
         MovementKind.ISSUE,
-        new Place(lotId, 1),
+        new Place(9, lotId, 1),
         Quantity.pieces(-pieces),
         new Money(-cents, EUR),
         NONE,
@@ -324,7 +336,7 @@ class LedgerTest {
     return new PastMovement(
         id,
         MovementKind.TRANSFER,
-        new Place(1, binId),
+        new Place(9, 1, binId),
         Quantity.pieces(pieces),
         new Money(cents, EUR),
         NONE,

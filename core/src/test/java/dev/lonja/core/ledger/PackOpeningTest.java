@@ -24,7 +24,7 @@ class PackOpeningTest {
 
   private static StockedLot lot(long id, String litres, boolean open, int goodForDays) {
     return new StockedLot(
-        new Place(id, 1),
+        new Place(7, id, 1),
         TODAY.minusDays(30),
         Optional.of(TODAY.plusDays(goodForDays)),
         false,
@@ -121,7 +121,7 @@ class PackOpeningTest {
         new PastMovement(
             3,
             MovementKind.OPENED,
-            new Place(9, 1),
+            new Place(7, 9, 1),
             Quantity.litres("5"),
             new Money(2_000, EUR),
             NONE,

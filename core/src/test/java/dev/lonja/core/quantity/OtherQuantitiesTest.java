@@ -112,7 +112,7 @@ class OtherQuantitiesTest {
     assertThat(Quantity.of(Measure.PIECES, new BigDecimal("1.5")).isCountable()).isFalse();
     assertThat(Quantity.pieces(-2).isCountable()).isTrue();
     assertThat(Quantity.litres("1.5").isCountable()).isTrue();
-    assertThat(Quantity.litres("6.528").amountText()).isEqualTo("6.528");
+    assertThat(Quantity.litres("6.528").exactText()).isEqualTo("6.528");
   }
 
   private static Length mm(String millimetres) {

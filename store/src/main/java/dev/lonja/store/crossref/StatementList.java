@@ -13,6 +13,7 @@ import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.quantity.PlainDecimal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -285,7 +286,7 @@ public final class StatementList {
                 s.kind().name().toLowerCase(Locale.ROOT),
                 names.get(s.object())[0],
                 names.get(s.object())[1],
-                s.confidence().value().toPlainString(),
+                PlainDecimal.of(s.confidence().value()),
                 s.note(),
                 s.source().name().toLowerCase(Locale.ROOT),
                 s.saidOn().toString()));

@@ -40,6 +40,7 @@ final class ExchangeCheck {
     }
     for (ExchangeTable table : ExchangeTables.ALL) {
       check.checkReferences(table);
+      check.checkJointReferences(table);
     }
     return check.rows;
   }
@@ -182,5 +183,31 @@ final class ExchangeCheck {
         }
       }
     }
+  }
+
+  private void checkJointReferences(ExchangeTable table) {
+    for (JointReference joint : table.joint()) {
+      if (!keys.containsKey(joint.table())) {
+        continue;
+      }
+      Set<List<String>> known = new HashSet<>();
+      rows.get(joint.table()).forEach(row -> known.add(cells(row, joint.keys())));
+      for (CheckedRow row : rows.get(table.name())) {
+        List<String> named = cells(row, joint.columns());
+        if (!known.contains(named)) {
+          problems.add(
+              new ExchangeProblem(
+                  table.file(),
+                  row.line(),
+                  String.join(" + ", joint.columns()),
+                  String.join(" + ", named),
+                  String.join(" + ", joint.keys()) + " of one row of " + joint.table() + ".csv"));
+        }
+      }
+    }
+  }
+
+  private static List<String> cells(CheckedRow row, List<String> columns) {
+    return columns.stream().map(row.cells()::get).toList();
   }
 }

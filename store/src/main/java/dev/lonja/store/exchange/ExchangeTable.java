@@ -23,6 +23,7 @@ record ExchangeTable(
     List<String> key,
     List<List<String>> unique,
     List<RowRule> rules,
+    List<JointReference> joint,
     Map<Field<String>, Function<Map<String, String>, String>> derived) {
 
   String file() {
@@ -47,6 +48,7 @@ record ExchangeTable(
     private final List<Column<?>> columns = new ArrayList<>();
     private final List<List<String>> unique = new ArrayList<>();
     private final List<RowRule> rules = new ArrayList<>();
+    private final List<JointReference> joint = new ArrayList<>();
     private Map<Field<String>, Function<Map<String, String>, String>> derived = Map.of();
 
     private Builder(String name, Table<?> table) {
@@ -61,6 +63,12 @@ record ExchangeTable(
 
     Builder unique(String... names) {
       unique.add(List.of(names));
+      return this;
+    }
+
+    /** The two columns name a row of {@code other} together, by these two of its columns. */
+    Builder jointly(String one, String two, String other, String oneThere, String twoThere) {
+      joint.add(new JointReference(List.of(one, two), other, List.of(oneThere, twoThere)));
       return this;
     }
 
@@ -103,6 +111,7 @@ record ExchangeTable(
           List.of(first.orElseThrow().name()),
           List.copyOf(unique),
           List.copyOf(rules),
+          List.copyOf(joint),
           derived);
     }
   }

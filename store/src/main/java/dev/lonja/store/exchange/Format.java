@@ -2,6 +2,7 @@ package dev.lonja.store.exchange;
 
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.PlainDecimal;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -163,8 +164,7 @@ record Format<T>(
   }
 
   private static String plain(long base, int scale) {
-    BigDecimal value = BigDecimal.valueOf(base, scale).stripTrailingZeros();
-    return (value.scale() < 0 ? value.setScale(0) : value).toPlainString();
+    return PlainDecimal.of(base, scale);
   }
 
   private static <T> Optional<T> attempt(java.util.function.Supplier<T> parse) {

@@ -185,6 +185,7 @@ final class StockTables {
         .with(of("actor", MOVEMENT.ACTOR, text(60), "who booked it"))
         .with(of("recorded_at", MOVEMENT.RECORDED_AT, instant(), "when"))
         .unique("request_key", "line_no")
+        .jointly("item_id", "lot_id", "lots", "item_id", "id")
         .build();
   }
 }

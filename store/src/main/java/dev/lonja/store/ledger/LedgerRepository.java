@@ -80,10 +80,10 @@ public final class LedgerRepository {
         .join(LOT)
         .on(LOT.ID.eq(STOCK.LOT_ID))
         .join(ITEM)
-        .on(ITEM.ID.eq(LOT.ITEM_ID))
+        .on(ITEM.ID.eq(STOCK.ITEM_ID))
         .join(BIN)
         .on(BIN.ID.eq(STOCK.BIN_ID))
-        .where(LOT.ITEM_ID.eq(itemId), STOCK.QUANTITY_MICRO.gt(0L))
+        .where(STOCK.ITEM_ID.eq(itemId), STOCK.QUANTITY_MICRO.gt(0L))
         .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER)
         .fetch(LedgerRepository::lotFacts);
   }
@@ -101,7 +101,7 @@ public final class LedgerRepository {
         .join(LOT)
         .on(LOT.ID.eq(STOCK.LOT_ID))
         .join(ITEM)
-        .on(ITEM.ID.eq(LOT.ITEM_ID))
+        .on(ITEM.ID.eq(STOCK.ITEM_ID))
         .where(LOT.QUARANTINED.eq(0L), which)
         .and(LOT.EXPIRES_ON.isNull().or(LOT.EXPIRES_ON.ge(today)))
         .groupBy(ITEM.ID, ITEM.MEASURE)
@@ -207,18 +207,24 @@ public final class LedgerRepository {
   /** The items that lie in a bin. */
   public List<Long> itemsIn(long binId) {
     return context
-        .selectDistinct(LOT.ITEM_ID)
+        .selectDistinct(STOCK.ITEM_ID)
         .from(STOCK)
-        .join(LOT)
-        .on(LOT.ID.eq(STOCK.LOT_ID))
         .where(STOCK.BIN_ID.eq(binId), STOCK.QUANTITY_MICRO.gt(0L))
-        .orderBy(LOT.ITEM_ID)
-        .fetch(LOT.ITEM_ID);
+        .orderBy(STOCK.ITEM_ID)
+        .fetch(STOCK.ITEM_ID);
   }
 
   /** The item of a lot; an unknown lot is broken data and throws. */
   public long itemOfLot(long lotId) {
     return context.select(LOT.ITEM_ID).from(LOT).where(LOT.ID.eq(lotId)).fetchSingle(LOT.ITEM_ID);
+  }
+
+  /** A lot of this item in a bin; empty if the item has no such lot, or the store no such bin. */
+  public Optional<Place> place(long itemId, long lotId, long binId) {
+    boolean known =
+        context.fetchExists(LOT, LOT.ITEM_ID.eq(itemId), LOT.ID.eq(lotId))
+            && context.fetchExists(BIN, BIN.ID.eq(binId));
+    return known ? Optional.of(new Place(itemId, lotId, binId)) : Optional.empty();
   }
 
   public Optional<Long> lotByCode(long itemId, String code) {
@@ -230,12 +236,12 @@ public final class LedgerRepository {
   }
 
   /** Appends lines, numbered on from {@code firstLineNo} within their request. */
-  public void append(long itemId, List<MovementLine> lines, Posting posting, int firstLineNo) {
+  public void append(List<MovementLine> lines, Posting posting, int firstLineNo) {
     long lineNo = firstLineNo;
     for (MovementLine line : lines) {
       context
           .insertInto(MOVEMENT)
-          .set(MOVEMENT.ITEM_ID, itemId)
+          .set(MOVEMENT.ITEM_ID, line.place().itemId())
           .set(MOVEMENT.LOT_ID, line.place().lotId())
           .set(MOVEMENT.BIN_ID, line.place().binId())
           .set(MOVEMENT.KIND, line.kind().name())
@@ -324,7 +330,10 @@ public final class LedgerRepository {
               return new PastMovement(
                   row.get(MOVEMENT.ID),
                   MovementKind.valueOf(row.get(MOVEMENT.KIND)),
-                  new Place(row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
+                  new Place(
+                      row.get(MOVEMENT.ITEM_ID),
+                      row.get(MOVEMENT.LOT_ID),
+                      row.get(MOVEMENT.BIN_ID)),
                   new Quantity(measure, row.get(MOVEMENT.QUANTITY_MICRO)),
                   new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
                   new Quantity(measure, row.get(quantity)),
@@ -362,7 +371,7 @@ public final class LedgerRepository {
         row.get(MOVEMENT.ID),
         row.get(MOVEMENT.ITEM_ID),
         MovementKind.valueOf(row.get(MOVEMENT.KIND)),
-        new Place(row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
+        new Place(row.get(MOVEMENT.ITEM_ID), row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
         row.get(LOT.CODE),
         row.get(BIN.ADDRESS),
         new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(MOVEMENT.QUANTITY_MICRO)),
@@ -378,7 +387,7 @@ public final class LedgerRepository {
   private static LotFacts lotFacts(Record row) {
     StockedLot lot =
         new StockedLot(
-            new Place(row.get(LOT.ID), row.get(BIN.ID)),
+            new Place(row.get(ITEM.ID), row.get(LOT.ID), row.get(BIN.ID)),
             row.get(LOT.RECEIVED_ON),
             Optional.ofNullable(row.get(LOT.EXPIRES_ON)),
             row.get(LOT.QUARANTINED) == 1,

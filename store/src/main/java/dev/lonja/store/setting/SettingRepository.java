@@ -2,6 +2,7 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.service.IntervalPolicy;
 import java.math.BigDecimal;
 import java.time.ZoneId;
@@ -50,13 +51,13 @@ public final class SettingRepository {
     return new IntervalPolicy(
         IntervalPolicy.School.valueOf(
             value(INTERVAL_SCHOOL, none.school().name()).toUpperCase(Locale.ROOT)),
-        new BigDecimal(value(INTERVAL_FACTOR, none.factor().toPlainString())),
+        new BigDecimal(value(INTERVAL_FACTOR, PlainDecimal.of(none.factor()))),
         Boolean.parseBoolean(value(CALENDAR_LIMIT, String.valueOf(none.calendarLimit()))));
   }
 
   public void set(IntervalPolicy policy) {
     put(INTERVAL_SCHOOL, policy.school().name().toLowerCase(Locale.ROOT));
-    put(INTERVAL_FACTOR, policy.factor().stripTrailingZeros().toPlainString());
+    put(INTERVAL_FACTOR, PlainDecimal.of(policy.factor()));
     put(CALENDAR_LIMIT, String.valueOf(policy.calendarLimit()));
   }
 

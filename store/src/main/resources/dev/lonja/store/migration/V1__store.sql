@@ -345,13 +345,15 @@ CREATE TABLE lot (
   quarantined INTEGER NOT NULL DEFAULT 0 CHECK (quarantined IN (0, 1)),
   -- an open container is a lot of its own
   opened_on TEXT CHECK (date(opened_on) = opened_on),
-  UNIQUE (item_id, code)
+  UNIQUE (item_id, code),
+  -- a lot is booked together with its item, so that none is booked under another's
+  UNIQUE (item_id, id)
 ) STRICT;
 
 CREATE TABLE movement (
   id INTEGER NOT NULL PRIMARY KEY,
   item_id INTEGER NOT NULL REFERENCES item,
-  lot_id INTEGER NOT NULL REFERENCES lot,
+  lot_id INTEGER NOT NULL,
   bin_id INTEGER NOT NULL REFERENCES bin,
   kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'CORRECTION')),
   quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0),
@@ -364,30 +366,35 @@ CREATE TABLE movement (
   line_no INTEGER NOT NULL CHECK (line_no >= 1),
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL,
+  FOREIGN KEY (item_id, lot_id) REFERENCES lot (item_id, id),
   UNIQUE (request_key, line_no),
   CHECK (kind NOT IN ('RETURN', 'CORRECTION') OR refers_to IS NOT NULL),
   CHECK (kind NOT IN ('RECEIPT', 'RETURN') OR quantity_micro > 0),
   CHECK (kind NOT IN ('ISSUE', 'POUR', 'SCRAP') OR quantity_micro < 0)
 ) STRICT;
 CREATE INDEX movement_item ON movement (item_id, id);
-CREATE INDEX movement_lot ON movement (lot_id);
+CREATE INDEX movement_lot ON movement (item_id, lot_id);
 CREATE INDEX movement_refers_to ON movement (refers_to);
 CREATE INDEX movement_reference ON movement (reference);
 
 -- On hand is the sum of movements. This table is that sum, kept by a trigger so that a page need not
 -- add up years of lines; its CHECK is the last guard against stock below zero.
 CREATE TABLE stock (
-  lot_id INTEGER NOT NULL REFERENCES lot,
+  item_id INTEGER NOT NULL,
+  lot_id INTEGER NOT NULL,
   bin_id INTEGER NOT NULL REFERENCES bin,
   quantity_micro INTEGER NOT NULL CHECK (quantity_micro >= 0),
-  PRIMARY KEY (lot_id, bin_id)
+  PRIMARY KEY (item_id, lot_id, bin_id),
+  FOREIGN KEY (item_id, lot_id) REFERENCES lot (item_id, id)
 ) STRICT, WITHOUT ROWID;
+CREATE INDEX stock_bin ON stock (bin_id);
 
 CREATE TRIGGER movement_keeps_stock AFTER INSERT ON movement BEGIN
   -- two statements, not an upsert: an upsert checks the signed quantity before it adds
-  INSERT OR IGNORE INTO stock (lot_id, bin_id, quantity_micro) VALUES (NEW.lot_id, NEW.bin_id, 0);
+  INSERT OR IGNORE INTO stock (item_id, lot_id, bin_id, quantity_micro)
+  VALUES (NEW.item_id, NEW.lot_id, NEW.bin_id, 0);
   UPDATE stock SET quantity_micro = quantity_micro + NEW.quantity_micro
-   WHERE lot_id = NEW.lot_id AND bin_id = NEW.bin_id;
+   WHERE item_id = NEW.item_id AND lot_id = NEW.lot_id AND bin_id = NEW.bin_id;
 END;
 
 CREATE TABLE compartment (

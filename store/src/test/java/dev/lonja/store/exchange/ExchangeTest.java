@@ -115,6 +115,16 @@ class ExchangeTest {
             "meters.csv line 13, column unit_id: \"77\"; allowed is the key of a row of units.csv");
   }
 
+  /** The first movement books a lot of item 1 in the example; item 2 has none of that number. */
+  @Test
+  void aLotOfAnotherItemIsNamed() throws IOException {
+    edit("movements.csv", text -> text.replaceFirst("\r\n1,1,1,", "\r\n1,2,1,"));
+    assertThat(problems())
+        .containsExactly(
+            "movements.csv line 2, column item_id + lot_id: \"2 + 1\"; allowed is item_id + id of"
+                + " one row of lots.csv");
+  }
+
   @Test
   void rulesWithinARowAreChecked() throws IOException {
     edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,0.5,,,,,false,\r\n");

@@ -72,7 +72,7 @@ class VerificationTest {
 
   @Test
   void stockThatNoMovementAccountsFor() {
-    Stores.tamper(store, "INSERT INTO stock VALUES (8, 2, 1000000)");
+    Stores.tamper(store, "INSERT INTO stock VALUES (8, 8, 2, 1000000)");
     assertThat(findings()).containsExactly("there is stock that no movement accounts for");
   }
 

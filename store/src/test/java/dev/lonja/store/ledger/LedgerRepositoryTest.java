@@ -66,12 +66,36 @@ class LedgerRepositoryTest {
   @Test
   void theAverageIsKeptWithEachLine() {
     book(
-        stock -> Ledger.receive(stock, new Place(8, 1), Quantity.pieces(2), new Money(2_000, EUR)));
+        stock ->
+            Ledger.receive(
+                stock, new Place(FILTER, 8, 1), Quantity.pieces(2), new Money(2_000, EUR)));
     assertThat(stock(FILTER).average()).isEqualTo(new UnitPrice(16_357_143, EUR));
     LedgerLine line = store.read(session -> session.ledger().latest(FILTER, 1)).get(0);
     assertThat(line.kind()).isEqualTo(MovementKind.RECEIPT);
     assertThat(line.average()).isEqualTo(new UnitPrice(16_357_143, EUR));
     assertThat(line.reference()).isEqualTo("T-0001");
+  }
+
+  @Test
+  void aPlaceIsALotOfTheItemInABinThatExists() {
+    assertThat(place(FILTER, 8, 1)).contains(new Place(FILTER, 8, 1));
+    assertThat(place(FILTER, 1, 1)).isEmpty();
+    assertThat(place(BRISA, 8, 1)).isEmpty();
+    assertThat(place(FILTER, 8, 999)).isEmpty();
+  }
+
+  private Optional<Place> place(long itemId, long lotId, long binId) {
+    return store.<Optional<Place>>read(session -> session.ledger().place(itemId, lotId, binId));
+  }
+
+  /** The last guard is the file's own: not even a statement by hand books another item's lot. */
+  @Test
+  void theFileRefusesAnotherItemsLot() {
+    String statement =
+        "INSERT INTO movement VALUES (900, 1, 8, 1, 'RECEIPT', 5000000, 0, 0, '', '', NULL,"
+            + " 'cage-open-001', 999, 'me', '2027-03-15T08:00:00Z')";
+    assertThatThrownBy(() -> Stores.tamper(store, "PRAGMA foreign_keys = ON", statement))
+        .hasMessageContaining("FOREIGN KEY constraint failed");
   }
 
   /** The bottles of Brisa were good through 31 January 2027. */
@@ -87,7 +111,7 @@ class LedgerRepositoryTest {
               session,
               Ledger.receive(
                   session.ledger().stockOf(FILTER),
-                  new Place(lot, 1),
+                  new Place(FILTER, lot, 1),
                   Quantity.pieces(1),
                   new Money(0, EUR)));
           return true;
@@ -131,7 +155,7 @@ class LedgerRepositoryTest {
 
   @Test
   void bothHalvesOfATransferAreFoundTogether() {
-    book(stock -> Ledger.transfer(stock, new Place(8, 1), 2, Quantity.pieces(2)));
+    book(stock -> Ledger.transfer(stock, new Place(FILTER, 8, 1), 2, Quantity.pieces(2)));
     List<LedgerLine> lines = store.read(session -> session.ledger().latest(FILTER, 2));
     for (LedgerLine line : lines) {
       assertThat(store.<List<PastMovement>>read(session -> session.ledger().movement(line.id())))
@@ -159,7 +183,7 @@ class LedgerRepositoryTest {
             List.of(
                 new MovementLine(
                     MovementKind.ISSUE,
-                    new Place(8, 1),
+                    new Place(FILTER, 8, 1),
                     Quantity.pieces(-6),
                     new Money(-1, EUR),
                     new UnitPrice(0, EUR),
@@ -196,7 +220,7 @@ class LedgerRepositoryTest {
     Instant at = Instant.parse("2027-03-15T08:00:00Z");
     session.requests().add(key, new RequestLog.Entry("hash", ""), "storekeeper", at);
     Posting posting = new Posting("why", "T-0001", key, "storekeeper", at);
-    session.ledger().append(FILTER, ((Booking.Booked) booking).lines(), posting, 1);
+    session.ledger().append(((Booking.Booked) booking).lines(), posting, 1);
   }
 
   private ItemStock stock(long itemId) {

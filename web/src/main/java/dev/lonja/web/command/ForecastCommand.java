@@ -75,7 +75,7 @@ final class ForecastCommand implements Callable<Integer> {
               item.make(),
               item.number(),
               week.getKey().display(),
-              week.getValue().amountText(),
+              week.getValue().exactText(),
               item.measure().symbol());
         }
       }

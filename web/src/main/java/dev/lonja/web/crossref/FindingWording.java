@@ -5,6 +5,7 @@ import dev.lonja.core.crossref.Comparison;
 import dev.lonja.core.crossref.Finding;
 import dev.lonja.core.crossref.Finding.Agreement;
 import dev.lonja.core.crossref.Finding.Weight;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.web.frame.State;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,11 +44,11 @@ final class FindingWording {
     if (allowance instanceof Allowance.Within within) {
       return "within " + within.tolerance().display();
     } else if (allowance instanceof Allowance.WithinBar within) {
-      return "within " + within.tolerance().toPlainString() + " bar";
+      return "within " + PlainDecimal.of(within.tolerance()) + " bar";
     } else if (allowance instanceof Allowance.Between between) {
       return "at most " + between.more().display() + " more, " + between.less().display() + " less";
     } else if (allowance instanceof Allowance.AtMostTimes times) {
-      return "at most " + times.factor().toPlainString() + " times as coarse";
+      return "at most " + PlainDecimal.of(times.factor()) + " times as coarse";
     } else if (allowance instanceof Allowance.AtLeast) {
       return "the same or more";
     } else if (allowance instanceof Allowance.WithinPoints within) {

@@ -7,6 +7,7 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.part.ScrewThread;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -230,7 +231,7 @@ class MeasureDesk {
     if (micrometres == 0) {
       return "to the dot";
     }
-    String size = BigDecimal.valueOf(Math.abs(micrometres), 3).stripTrailingZeros().toPlainString();
+    String size = PlainDecimal.of(Math.abs(micrometres), 3);
     return size + " mm " + (micrometres > 0 ? "more" : "less");
   }
 }

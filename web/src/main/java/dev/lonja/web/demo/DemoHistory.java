@@ -282,7 +282,7 @@ final class DemoHistory {
       LotFacts sealed =
           new LotFacts(
               new StockedLot(
-                  new Place(lot, opening.binId()),
+                  new Place(opening.itemId(), lot, opening.binId()),
                   day,
                   expiry,
                   false,
@@ -311,7 +311,7 @@ final class DemoHistory {
     write(
         session,
         opening.itemId(),
-        Ledger.receive(stock, new Place(lot, opening.binId()), quantity, cost),
+        Ledger.receive(stock, new Place(opening.itemId(), lot, opening.binId()), quantity, cost),
         "opening stock",
         at);
   }
@@ -352,7 +352,7 @@ final class DemoHistory {
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
     long lot = session.ledger().addQuarantinedLot(itemId, "Q9-0042", day);
     ItemStock stock = session.ledger().stockOf(itemId);
-    Place place = new Place(lot, stock.lots().get(0).place().binId());
+    Place place = new Place(itemId, lot, stock.lots().get(0).place().binId());
     Money cost = new Money(2_600, stock.value().currency());
     write(
         session,
@@ -371,7 +371,7 @@ final class DemoHistory {
         .requests()
         .add(key, new RequestLog.Entry(RequestLog.hash(reason), ""), "storekeeper", at);
     Posting posting = new Posting(reason, "", key, "storekeeper", at);
-    session.ledger().append(itemId, booked.lines(), posting, 1);
+    session.ledger().append(booked.lines(), posting, 1);
   }
 
   private static String tenths(double value) {

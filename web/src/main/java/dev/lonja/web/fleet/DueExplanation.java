@@ -2,6 +2,7 @@ package dev.lonja.web.fleet;
 
 import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Origin;
@@ -139,10 +140,7 @@ final class DueExplanation {
             + limit.since(origin.life().orElseThrow()).display()
             + (runningIn ? ", the running-in interval" : "")
             + (severity.shortens()
-                ? ", shortened by "
-                    + severity.factor().stripTrailingZeros().toPlainString()
-                    + ": "
-                    + severity.reason()
+                ? ", shortened by " + PlainDecimal.of(severity.factor()) + ": " + severity.reason()
                 : "")
             + " gives "
             + DueWording.life(shown, limit)

@@ -1,7 +1,7 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.web.frame.Svg;
-import java.math.BigDecimal;
 import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.List;
@@ -48,6 +48,6 @@ final class MonthBars {
 
   /** "0.85". */
   static String words(int factor) {
-    return BigDecimal.valueOf(factor, 4).stripTrailingZeros().toPlainString();
+    return PlainDecimal.of(factor, 4);
   }
 }

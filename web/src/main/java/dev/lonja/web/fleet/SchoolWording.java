@@ -1,5 +1,6 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.service.IntervalPolicy;
 
 /** The store's school of intervals in words. */
@@ -11,7 +12,7 @@ public final class SchoolWording {
   public static String of(IntervalPolicy policy) {
     String factor =
         policy.school() == IntervalPolicy.School.SHORTENED
-            ? " of " + policy.factor().stripTrailingZeros().toPlainString()
+            ? " of " + PlainDecimal.of(policy.factor())
             : "";
     return (policy.school() == IntervalPolicy.School.MAKER ? "" : "maker's interval ")
         + policy.school().words()

@@ -1,5 +1,6 @@
 package dev.lonja.web.fleet;
 
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.store.fleet.VariantTasks.Span;
 import dev.lonja.store.fleet.VariantTasks.WhileIn;
 import dev.lonja.web.frame.Words;
@@ -27,9 +28,7 @@ final class VariantFormat {
   }
 
   static String run(Span span) {
-    return span.tenths()
-        .map(t -> BigDecimal.valueOf(t, 1).stripTrailingZeros().toPlainString())
-        .orElse("");
+    return span.tenths().map(t -> PlainDecimal.of(t, 1)).orElse("");
   }
 
   static String months(Span span) {

@@ -6,13 +6,13 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.Action;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -89,10 +89,7 @@ final class VariantPage {
   }
 
   private static String litres(Compartment compartment, FillCondition condition) {
-    return compartment
-        .capacity(condition)
-        .map(volume -> plain(BigDecimal.valueOf(volume.microlitres(), 6)))
-        .orElse("");
+    return compartment.capacity(condition).map(volume -> volume.exactText()).orElse("");
   }
 
   private VariantView.PositionForm position(Position p) {
@@ -126,7 +123,7 @@ final class VariantPage {
   }
 
   private static String newtonMetres(Torque torque) {
-    return plain(BigDecimal.valueOf(torque.millinewtonMetres(), 3));
+    return torque.exactText();
   }
 
   private VariantView.TaskForm task(StoredTask t) {
@@ -144,7 +141,7 @@ final class VariantPage {
         VariantFormat.months(t.interval()),
         VariantFormat.run(t.first()),
         VariantFormat.months(t.first()),
-        plain(t.severity()),
+        PlainDecimal.of(t.severity()),
         t.severityReason(),
         t.lead().map(String::valueOf).orElse(""),
         t.nth().map(String::valueOf).orElse(""),
@@ -189,9 +186,5 @@ final class VariantPage {
 
   private static String joined(String... parts) {
     return Stream.of(parts).filter(part -> !part.isEmpty()).collect(Collectors.joining(" · "));
-  }
-
-  private static String plain(BigDecimal value) {
-    return value.stripTrailingZeros().toPlainString();
   }
 }

@@ -163,7 +163,7 @@ public class AheadDesk {
 
   /** Figures that are added up show every digit, so that the reader can add them too. */
   private static String exact(Quantity quantity) {
-    return quantity.amountText() + " " + quantity.measure().symbol();
+    return quantity.exactText() + " " + quantity.measure().symbol();
   }
 
   private static Map<IsoWeek, Quantity> byWeek(Subject subject) {

@@ -8,7 +8,6 @@ import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.Session;
-import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,8 +27,8 @@ final class ItemFields {
     fields.put("description", item.description());
     fields.put("homeBin", item.homeBin().address());
     fields.put("product", item.product().map(Product::id).map(String::valueOf).orElse(""));
-    fields.put("pack", item.pack().map(ItemFields::litres).orElse(""));
-    fields.put("filterVolume", item.filterVolume().map(ItemFields::litres).orElse(""));
+    fields.put("pack", item.pack().map(Volume::exactText).orElse(""));
+    fields.put("filterVolume", item.filterVolume().map(Volume::exactText).orElse(""));
     fields.put("shelfLife", item.keeping().shelfLifeDays().map(String::valueOf).orElse(""));
     fields.put("openLife", item.keeping().openLifeDays().map(String::valueOf).orElse(""));
     fields.put("runningOut", item.keeping().runningOut() ? "yes" : "");
@@ -37,16 +36,16 @@ final class ItemFields {
     int row = 0;
     for (ItemBin bin : session.keeping().bins(item.id())) {
       fields.put("bin-" + row, bin.address());
-      fields.put("least-" + row, bin.least().display().split(" ")[0]);
-      fields.put("most-" + row++, bin.most().display().split(" ")[0]);
+      fields.put("least-" + row, bin.least().exactText());
+      fields.put("most-" + row++, bin.most().exactText());
     }
     row = 0;
     for (Supply supply : session.keeping().supplies(item.id(), session.settings().currency())) {
       fields.put("supplier-" + row, supply.supplier().name());
       fields.put("orderNumber-" + row, supply.orderNumber());
-      fields.put("price-" + row, price(supply));
-      fields.put("supplyPack-" + row, supply.pack().display().split(" ")[0]);
-      fields.put("supplyLeast-" + row++, supply.least().display().split(" ")[0]);
+      fields.put("price-" + row, supply.price().exactText());
+      fields.put("supplyPack-" + row, supply.pack().exactText());
+      fields.put("supplyLeast-" + row++, supply.least().exactText());
     }
     return withBox(session, part, fields);
   }
@@ -77,16 +76,5 @@ final class ItemFields {
       used++;
     }
     return java.util.stream.IntStream.range(0, used + SPARE_ROWS).boxed().toList();
-  }
-
-  private static String litres(Volume volume) {
-    return BigDecimal.valueOf(volume.microlitres(), 6).stripTrailingZeros().toPlainString();
-  }
-
-  private static String price(Supply supply) {
-    int digits = supply.price().currency().getDefaultFractionDigits();
-    BigDecimal price =
-        BigDecimal.valueOf(supply.price().tenThousandthsOfMinor(), digits + 4).stripTrailingZeros();
-    return price.setScale(Math.max(digits, price.scale())).toPlainString();
   }
 }

@@ -99,7 +99,9 @@ public class KitLedgerDesk {
       Session session, Item item, int perKit, Item kit, boolean broken) {
     return new KitBooking.Content(
         session.ledger().stockOf(item.id()),
-        broken ? place(session, item, "from " + kit.number()) : new Place(0, item.homeBin().id()),
+        broken
+            ? place(session, item, "from " + kit.number())
+            : new Place(item.id(), 0, item.homeBin().id()),
         perKit,
         held(session, item.id(), item));
   }
@@ -119,7 +121,7 @@ public class KitLedgerDesk {
                             lot,
                             clock.today(),
                             item.keeping().shelfLifeDays().map(clock.today()::plusDays)));
-    return new Place(lotId, item.homeBin().id());
+    return new Place(item.id(), lotId, item.homeBin().id());
   }
 
   private Outcome write(

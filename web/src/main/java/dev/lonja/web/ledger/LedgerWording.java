@@ -25,7 +25,7 @@ public final class LedgerWording {
       String answer,
       String field) {
     if (booking instanceof Booking.Booked booked) {
-      session.ledger().append(itemId, booked.lines(), posting, firstLineNo);
+      session.ledger().append(booked.lines(), posting, firstLineNo);
       return new Outcome.Done(answer);
     }
     String number = session.items().byId(itemId).orElseThrow().number();
@@ -38,9 +38,9 @@ public final class LedgerWording {
 
   static String words(Refusal refusal) {
     if (refusal instanceof Refusal.NotPositive r) {
-      return "the quantity is " + r.wanted().amountText() + "; allowed is more than 0.";
+      return "the quantity is " + r.wanted().exactText() + "; allowed is more than 0.";
     } else if (refusal instanceof Refusal.NotCountable r) {
-      return "the quantity is " + r.wanted().amountText() + "; allowed are whole pieces.";
+      return "the quantity is " + r.wanted().exactText() + "; allowed are whole pieces.";
     } else if (refusal instanceof Refusal.NotEnough r) {
       return notEnough(r);
     } else if (refusal instanceof Refusal.NotThere r) {

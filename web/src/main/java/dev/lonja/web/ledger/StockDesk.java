@@ -109,7 +109,7 @@ public class StockDesk {
     Booking booking =
         Ledger.receive(
             stock,
-            new Place(lotId, bin.orElseThrow().id()),
+            new Place(itemId, lotId, bin.orElseThrow().id()),
             quantity.orElseThrow(),
             Money.of(cost.orElseThrow(), stock.value().currency()));
     return write(session, itemId, booking, sent, reason.orElseThrow());
@@ -147,10 +147,20 @@ public class StockDesk {
           "what",
           "\"" + form.what() + "\" is no booking; allowed are count, adjust, scrap, transfer.");
     }
+    Optional<Place> there = session.ledger().place(itemId, form.lotId(), form.binId());
+    if (there.isEmpty()) {
+      typed.refuse(
+          "lotId",
+          "Lot "
+              + form.lotId()
+              + " in bin "
+              + form.binId()
+              + " is no place of this item; choose one of its lots.");
+    }
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
     }
-    Place place = new Place(form.lotId(), form.binId());
+    Place place = there.orElseThrow();
     Booking booking =
         switch (form.what()) {
           case "count" -> Ledger.count(stock, place, quantity.orElseThrow());

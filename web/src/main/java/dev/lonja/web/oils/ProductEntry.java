@@ -53,19 +53,11 @@ final class ProductEntry {
     fields.put("classes", product.classes());
     fields.put("listed", codes(product, true));
     fields.put("suitable", codes(product, false));
-    fields.put("ash", data.ash().map(SpecEntry::percent).orElse(""));
+    fields.put("ash", data.ash().map(AshContent::exactText).orElse(""));
     fields.put("zinc", data.zincMilligrams().map(String::valueOf).orElse(""));
     fields.put("modifier", yesNo(data.frictionModifier()));
     fields.put("biodegradable", yesNo(data.biodegradable()));
-    fields.put(
-        "density",
-        data.density()
-            .map(
-                density ->
-                    BigDecimal.valueOf(density.gramsPerCubicMetre(), 3)
-                        .stripTrailingZeros()
-                        .toPlainString())
-            .orElse(""));
+    fields.put("density", data.density().map(Density::exactText).orElse(""));
     fields.put("chemistry", data.chemistry().map(Chemistry::words).orElse(""));
     fields.put("base", data.base().map(Enum::name).orElse(""));
     fields.put("type", data.type().map(Enum::name).orElse(""));

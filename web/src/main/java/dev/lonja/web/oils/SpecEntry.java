@@ -54,8 +54,8 @@ final class SpecEntry {
     for (GradeRow row : spec.chart().rows()) {
       no++;
       fields.put("grade-" + no, row.grade().text());
-      fields.put("low-" + no, row.lowest().map(SpecEntry::degrees).orElse(""));
-      fields.put("high-" + no, row.highest().map(SpecEntry::degrees).orElse(""));
+      fields.put("low-" + no, row.lowest().map(Temperature::exactText).orElse(""));
+      fields.put("high-" + no, row.highest().map(Temperature::exactText).orElse(""));
     }
     fields.put(
         "classes",
@@ -72,7 +72,7 @@ final class SpecEntry {
         spec.approvals().stream().map(ApprovalCode::text).collect(Collectors.joining(", ")));
     fields.put("mode", spec.mode().name());
     Spec.Limits limits = spec.limits();
-    fields.put("ash", limits.mostAsh().map(ash -> percent(ash)).orElse(""));
+    fields.put("ash", limits.mostAsh().map(AshContent::exactText).orElse(""));
     fields.put("zinc", limits.leastZincMilligrams().map(String::valueOf).orElse(""));
     fields.put("modifier", limits.frictionModifier().name());
     fields.put("wetClutch", limits.wetClutch() ? "yes" : "");
@@ -80,14 +80,6 @@ final class SpecEntry {
     fields.put("chemistry", limits.chemistry().map(Enum::name).orElse(""));
     fields.put("base", limits.base().map(Enum::name).orElse(""));
     return fields;
-  }
-
-  private static String degrees(Temperature temperature) {
-    return BigDecimal.valueOf(temperature.tenthsCelsius(), 1).stripTrailingZeros().toPlainString();
-  }
-
-  static String percent(AshContent ash) {
-    return BigDecimal.valueOf(ash.thousandthsOfPercent(), 3).stripTrailingZeros().toPlainString();
   }
 
   private String text(String field) {

@@ -81,14 +81,10 @@ public class YearDesk {
           new MonthRow(
               month.getValue(),
               month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH),
-              plain(range.lowest()),
-              plain(range.highest())));
+              range.lowest().exactText(),
+              range.highest().exactText()));
     }
     return rows;
-  }
-
-  private static String plain(Temperature temperature) {
-    return BigDecimal.valueOf(temperature.tenthsCelsius(), 1).stripTrailingZeros().toPlainString();
   }
 
   private List<SeasonRow> seasonal(Session session, FluidBook book) {
@@ -178,7 +174,7 @@ public class YearDesk {
 
   private static String words(Climate climate) {
     return climate.months().stream()
-        .map(range -> plain(range.lowest()) + " to " + plain(range.highest()))
+        .map(range -> range.lowest().exactText() + " to " + range.highest().exactText())
         .collect(Collectors.joining(", "));
   }
 }

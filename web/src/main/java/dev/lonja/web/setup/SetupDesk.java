@@ -2,6 +2,7 @@ package dev.lonja.web.setup;
 
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Occurrence;
@@ -56,7 +57,7 @@ public class SetupDesk {
           FleetLoader loader = new FleetLoader(session, today);
           return new SetupView(
               inForce.school().name(),
-              inForce.factor().stripTrailingZeros().toPlainString(),
+              PlainDecimal.of(inForce.factor()),
               inForce.calendarLimit(),
               SchoolWording.of(inForce),
               "in " + WEEKS + " weeks from today",
@@ -89,7 +90,7 @@ public class SetupDesk {
     }
     return new SetupView.School(
         school.name(),
-        school.words() + (shortened ? " of " + factor.stripTrailingZeros().toPlainString() : ""),
+        school.words() + (shortened ? " of " + PlainDecimal.of(factor) : ""),
         occurrences,
         whole(litres) + " L",
         whole(pieces),

@@ -72,7 +72,7 @@ public class FindingsDesk {
     session
         .records()
         .fillsOf(tray.id())
-        .forEach(fill -> litres.put(fill.compartmentId(), litres(fill.volume())));
+        .forEach(fill -> litres.put(fill.compartmentId(), fill.volume().exactText()));
     return new FindingsView(
         session.records().inspectionsOf(tray.id()).stream()
             .filter(inspected -> job.names().containsKey(inspected.taskId()))
@@ -93,10 +93,6 @@ public class FindingsDesk {
                         litres.getOrDefault(pour.compartmentId(), "")))
             .toList(),
         new Confirmations(session, tray, clock).rows());
-  }
-
-  private static String litres(Volume volume) {
-    return BigDecimal.valueOf(volume.microlitres(), 6).stripTrailingZeros().toPlainString();
   }
 
   /** A compartment that the job fills. */
@@ -201,7 +197,7 @@ public class FindingsDesk {
                         pour.compartmentId(),
                         pour.itemId(),
                         pour.condition(),
-                        Volume.ofLitres(litres.toPlainString()),
+                        Volume.ofLitres(litres),
                         tray.handedOverOn().orElseThrow(),
                         sent.actor()))
             .ifPresent(

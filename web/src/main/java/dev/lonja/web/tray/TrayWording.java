@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.TakeLine;
@@ -61,7 +62,7 @@ public final class TrayWording {
   }
 
   private static String percent(BigDecimal share) {
-    return share.movePointRight(2).stripTrailingZeros().toPlainString() + " %";
+    return PlainDecimal.of(share.movePointRight(2)) + " %";
   }
 
   private static String join(String one, String other) {

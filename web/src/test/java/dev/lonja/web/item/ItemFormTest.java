@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.web.server.LonjaServer;
 import dev.lonja.web.server.Visitor;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -79,6 +80,50 @@ class ItemFormTest {
     Visitor.Page saved = visitor.submit(form.form("/edit"), Map.of());
     assertThat(saved.words()).contains("93.66 mm", "Should hold A-16: 2 to 6", "8.7000 EUR");
     assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /**
+   * Half a litre is shown as "500 mL" elsewhere; the form shows and takes 0.5, so that saving it
+   * unchanged leaves every row of the store as it was.
+   */
+  @Test
+  void aFluidSoldByTheHalfLitreIsSavedUnchanged() {
+    Visitor.Page form = visitor.get("/items/new?family=FLUID");
+    String product = form.document().select("[name=product] option").get(1).val();
+    Map<String, String> typed = new HashMap<>();
+    typed.put("make", "Maretta");
+    typed.put("number", "MR HALF 05");
+    typed.put("description", "Half a litre");
+    typed.put("homeBin", "A-16");
+    typed.put("product", product);
+    typed.put("pack", "0.5");
+    typed.put("bin-0", "A-16");
+    typed.put("least-0", "0.25");
+    typed.put("most-0", "12.000001");
+    typed.put("supplier-0", "Isla Lubricants");
+    typed.put("price-0", "7.1234");
+    typed.put("supplyPack-0", "0.5");
+    typed.put("supplyLeast-0", "0.75");
+    Visitor.Page item = visitor.submit(form.form("/items/new"), typed);
+    Map<String, String> before = files();
+    Visitor.Page edit = visitor.get(item.path() + "/edit");
+    assertThat(edit.document().select("[name=supplyPack-0]").val()).isEqualTo("0.5");
+    assertThat(edit.document().select("[name=least-0]").val()).isEqualTo("0.25");
+    assertThat(edit.document().select("[name=most-0]").val()).isEqualTo("12.000001");
+    visitor.submit(edit.form("/edit"), Map.of());
+    Map<String, String> after = files();
+    for (String table : List.of("item_bins.csv", "supplies.csv", "part_properties.csv")) {
+      assertThat(withoutIds(after.get(table))).isEqualTo(withoutIds(before.get(table)));
+    }
+  }
+
+  private static Map<String, String> files() {
+    return SERVER.store().<Map<String, String>>read(session -> session.exchange().files());
+  }
+
+  /** Rows of lists are written anew when an item is saved; their numbers say nothing. */
+  private static List<String> withoutIds(String csv) {
+    return csv.lines().map(line -> line.substring(line.indexOf(',') + 1)).sorted().toList();
   }
 
   @ParameterizedTest

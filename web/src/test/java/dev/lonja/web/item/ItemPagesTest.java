@@ -51,6 +51,28 @@ class ItemPagesTest {
     assertThat(SERVER.onHand("OS Z11")).isEqualTo(before);
   }
 
+  /** A lot is booked under its own item, or the ledger could never be verified again. */
+  @Test
+  void aLotOfAnotherItemIsNotBooked() {
+    FormElement form = page("TM-3308").form("/lot");
+    Map<String, String> typed = new HashMap<>();
+    typed.put("what", "count");
+    typed.put("quantity", "7");
+    typed.put("reason", "a test");
+    typed.put("lotId", lotIdOf("OS Z11"));
+    Visitor.Page answer = visitor.submit(form, typed);
+    assertThat(answer.words()).contains("Nothing was changed.", "is no place of this item");
+    typed.put("lotId", lotIdOf("TM-3308"));
+    typed.put("binId", "99999");
+    typed.put("requestKey", "another-bin-0001");
+    assertThat(visitor.submit(form, typed).words()).contains("in bin 99999 is no place");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private String lotIdOf(String number) {
+    return page(number).document().select("[name=lotId]").get(0).val();
+  }
+
   @Test
   void whatTraysHoldAndWhatIsSetAsideIsNamedWhereItLacks() {
     Visitor.Page answer =

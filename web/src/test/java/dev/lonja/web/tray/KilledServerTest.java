@@ -141,7 +141,6 @@ class KilledServerTest {
     session
         .ledger()
         .append(
-            HOSE_CLIPS,
             ((Booking.Booked) booking).lines(),
             new Posting("delivery", "", "killed-test-1", "keeper", at),
             1);
