@@ -1,5 +1,6 @@
 package dev.lonja.bench;
 
+import dev.lonja.app.LonjaApplication;
 import dev.lonja.core.fleet.MeterDigest;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.Reading;
@@ -7,9 +8,8 @@ import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.web.LonjaApplication;
-import dev.lonja.web.fleet.FleetPicture;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

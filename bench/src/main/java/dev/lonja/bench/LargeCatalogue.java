@@ -1,9 +1,9 @@
 package dev.lonja.bench;
 
+import dev.lonja.app.demo.DemoStore;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.crossref.StatementList;
-import dev.lonja.web.demo.DemoStore;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.UncheckedIOException;

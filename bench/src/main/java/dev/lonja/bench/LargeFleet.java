@@ -1,7 +1,7 @@
 package dev.lonja.bench;
 
+import dev.lonja.app.demo.DemoStore;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.web.demo.DemoStore;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;

@@ -1,6 +1,6 @@
 package dev.lonja.bench;
 
-import dev.lonja.web.demo.DemoStore;
+import dev.lonja.app.demo.DemoStore;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;

@@ -35,7 +35,8 @@ class ArchitectureTest {
       noClasses()
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("dev.lonja.web..", "org.springframework..", "jakarta.servlet..");
+          .resideInAnyPackage(
+              "dev.lonja.desk..", "dev.lonja.web..", "org.springframework..", "jakarta.servlet..");
 
   /** The root opens sessions on all features; the features know each other, but not in circles. */
   @ArchTest

@@ -1,8 +1,6 @@
 /**
- * The application: pages, security, command line and demo store. Start with {@link
- * dev.lonja.web.LonjaApplication} for the server and {@code command.LonjaCommand} for the command
- * line. A page lives in the package of its feature: a controller that routes, a desk that opens the
- * transaction and holds the permission check, and view records with everything already in words.
+ * Pages, paper and JSON over HTTP: controllers, wording, view records, drawings, templates, styles.
+ * A room for each thing as a person meets it. Holds no rules, no permissions.
  */
 @NullMarked
 package dev.lonja.web;

@@ -1,5 +1,6 @@
 package dev.lonja.web.bench;
 
+import dev.lonja.desk.bench.BenchDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,7 +1,7 @@
 package dev.lonja.web.crossref;
 
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.stereotype.Controller;

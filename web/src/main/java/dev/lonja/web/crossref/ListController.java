@@ -1,9 +1,9 @@
 package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Source;
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

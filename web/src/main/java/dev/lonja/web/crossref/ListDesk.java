@@ -3,15 +3,15 @@ package dev.lonja.web.crossref;
 import dev.lonja.core.crossref.ListCheck;
 import dev.lonja.core.crossref.ListProblem;
 import dev.lonja.core.crossref.Source;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.crossref.StatementList;
-import dev.lonja.web.clock.StoreClock;
-import dev.lonja.web.request.OnceOnly;
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
 import dev.lonja.web.request.Typed;
-import dev.lonja.web.security.Allowed;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -84,7 +84,7 @@ public class ListDesk {
       List<String> contradictions) {}
 
   /** How far it is, for the page to ask every second. */
-  record Progress(String state, long rows, boolean running) {}
+  public record Progress(String state, long rows, boolean running) {}
 
   @PreDestroy
   void close() {
@@ -107,7 +107,7 @@ public class ListDesk {
             () -> new View("none", "", "", 0, "", Optional.empty(), clock.today().toString()));
   }
 
-  synchronized Progress progress() {
+  public synchronized Progress progress() {
     return job.map(
             j ->
                 new Progress(

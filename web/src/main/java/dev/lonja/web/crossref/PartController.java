@@ -2,8 +2,8 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementKind;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;

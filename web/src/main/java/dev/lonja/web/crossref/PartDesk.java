@@ -1,7 +1,7 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.web.clock.StoreClock;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 

@@ -4,6 +4,7 @@ import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
+import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.List;

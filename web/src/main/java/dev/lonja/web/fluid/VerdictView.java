@@ -6,6 +6,7 @@ import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
+import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.State;
 import java.util.Comparator;

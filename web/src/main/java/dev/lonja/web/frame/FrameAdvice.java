@@ -1,7 +1,7 @@
 package dev.lonja.web.frame;
 
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.web.clock.StoreClock;
 import jakarta.servlet.http.HttpSession;
 import java.util.UUID;
 import org.springframework.security.core.Authentication;

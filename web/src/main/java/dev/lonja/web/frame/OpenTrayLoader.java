@@ -2,9 +2,9 @@ package dev.lonja.web.frame;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
-import dev.lonja.web.clock.StoreClock;
 import dev.lonja.web.frame.FrameView.OpenTray;
 import dev.lonja.web.frame.FrameView.OpenTrayLine;
 import java.util.Optional;

@@ -1,11 +1,11 @@
 package dev.lonja.web.item;
 
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.request.RequestLog;
-import dev.lonja.web.ledger.StockDesk;
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
+import dev.lonja.web.book.StockDesk;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.List;

@@ -1,9 +1,9 @@
 package dev.lonja.web.item;
 
+import dev.lonja.web.book.MovementRow;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
-import dev.lonja.web.ledger.MovementRow;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,12 +1,12 @@
 package dev.lonja.web.item;
 
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.item.KeepingRepository.Picture;
-import dev.lonja.web.request.OnceOnly;
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
-import dev.lonja.web.security.Allowed;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 

@@ -1,5 +1,6 @@
 package dev.lonja.web.request;
 
+import dev.lonja.desk.request.Problem;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;

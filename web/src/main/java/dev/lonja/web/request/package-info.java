@@ -1,6 +1,6 @@
 /**
  * Requests that change something: carried out once, or refused with every reason. Start with {@link
- * dev.lonja.web.request.OnceOnly}.
+ * dev.lonja.desk.request.OnceOnly}.
  */
 @NullMarked
 package dev.lonja.web.request;

@@ -1,8 +1,8 @@
 package dev.lonja.web.setup;
 
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;

@@ -1,10 +1,10 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.web.fleet.MeterEntry;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.web.frame.OpenTrayChoice;
-import dev.lonja.web.request.Outcome;
-import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.Sent;
+import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;

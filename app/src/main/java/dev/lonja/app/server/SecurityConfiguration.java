@@ -1,0 +1,58 @@
+package dev.lonja.app.server;
+
+import dev.lonja.web.sign.FirstStartFilter;
+import dev.lonja.web.sign.SignInThrottle;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+
+/** Form sign-in, strict content policy, no page for strangers but those that lead in. */
+@Configuration
+@EnableMethodSecurity
+class SecurityConfiguration {
+
+  private static final String CONTENT_POLICY =
+      "default-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; "
+          + "frame-ancestors 'none'";
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return new BCryptPasswordEncoder();
+  }
+
+  @Bean
+  SecurityFilterChain pages(HttpSecurity http, FirstStartFilter firstStart, SignInThrottle throttle)
+      throws Exception {
+    return http.authorizeHttpRequests(
+            requests ->
+                requests
+                    .requestMatchers("/assets/**", "/sign-in", "/first-start", "/error", "/feeds/*")
+                    .permitAll()
+                    .anyRequest()
+                    .authenticated())
+        .formLogin(
+            form ->
+                form.loginPage("/sign-in")
+                    .usernameParameter("name")
+                    .passwordParameter("password")
+                    .successHandler(throttle.onSuccess())
+                    .failureHandler(throttle.onFailure()))
+        .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                    .referrerPolicy(
+                        policy ->
+                            policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
+        .addFilterBefore(firstStart, UsernamePasswordAuthenticationFilter.class)
+        .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
+        .build();
+  }
+}

@@ -1,0 +1,79 @@
+package dev.lonja.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The floors of the house, and the doors between rooms. */
+@AnalyzeClasses(packages = "dev.lonja", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+  @ArchTest
+  static final ArchRule FLOORS_SEE_ONLY_THOSE_BELOW =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("core")
+          .definedBy("dev.lonja.core..")
+          .layer("store")
+          .definedBy("dev.lonja.store..")
+          .layer("desk")
+          .definedBy("dev.lonja.desk..")
+          .layer("web")
+          .definedBy("dev.lonja.web..")
+          .layer("app")
+          .definedBy("dev.lonja.app..")
+          .whereLayer("app")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("web")
+          .mayOnlyBeAccessedByLayers("app")
+          .whereLayer("desk")
+          .mayOnlyBeAccessedByLayers("web", "app")
+          .whereLayer("store")
+          .mayOnlyBeAccessedByLayers("desk", "web", "app");
+
+  @ArchTest
+  static final ArchRule ONLY_THE_STORE_SEES_JOOQ =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("dev.lonja.store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.jooq..", "dev.lonja.store.schema..", "org.flywaydb..");
+
+  @ArchTest
+  static final ArchRule DESKS_KNOW_NO_HTTP =
+      noClasses()
+          .that()
+          .resideInAPackage("dev.lonja.desk..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "jakarta.servlet..", "org.springframework.web..", "org.springframework.http..");
+
+  @ArchTest
+  static final ArchRule DESKS_HAVE_NO_CYCLES =
+      slices().matching("dev.lonja.desk.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule ROOMS_HAVE_NO_CYCLES =
+      slices().matching("dev.lonja.web.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule CONTROLLERS_LEAVE_THE_STORE_TO_THEIR_DESKS =
+      noClasses()
+          .that()
+          .haveSimpleNameEndingWith("Controller")
+          .should()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("dev.lonja.store.LonjaStore");
+
+  @ArchTest
+  static final ArchRule CONTROLLERS_STAY_WITHIN_THEIR_ROOM =
+      classes().that().haveSimpleNameEndingWith("Controller").should().bePackagePrivate();
+}

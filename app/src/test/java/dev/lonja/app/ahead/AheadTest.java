@@ -1,0 +1,91 @@
+package dev.lonja.app.ahead;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import dev.lonja.desk.forecast.Forecast;
+import dev.lonja.desk.forecast.Subject;
+import dev.lonja.web.ahead.AheadDesk;
+import java.math.BigDecimal;
+import java.util.List;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+class AheadTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Visitor visitor = SERVER.signedInAs("buyer");
+
+  @Test
+  void theWeeksTableNamesWhatRunsShortFirst() {
+    Visitor.Page page = visitor.get("/ahead");
+    List<Element> rows = page.document().select("tbody tr");
+    assertThat(rows).hasSizeGreaterThan(20);
+    assertThat(rows.get(0).text()).contains("short");
+    assertThat(rows.get(rows.size() - 1).text()).contains("covered");
+    assertThat(page.words()).contains("GN-1 Oil filter: the filter's volume is unknown.");
+  }
+
+  /** The lines behind a week add up to the week, digit for digit, and the weeks to the whole. */
+  @Test
+  void everyFigureOpensIntoLinesThatAddUpToIt() {
+    Forecast forecast =
+        SERVER.store().<Forecast>read(s -> Forecast.load(s, LonjaServer.TODAY, AheadDesk.WEEKS));
+    for (Subject subject : forecast.subjects()) {
+      if (subject.demands().isEmpty()) {
+        continue;
+      }
+      String path = "/ahead/" + subject.lead().id();
+      Visitor.Page whole = visitor.get(path);
+      BigDecimal weeks = BigDecimal.ZERO;
+      for (Element row : whole.document().select("section").first().select("tbody tr")) {
+        BigDecimal use = amount(row.select("td").get(2).text());
+        weeks = weeks.add(use);
+      }
+      BigDecimal together = amount(whole.document().select("tfoot td").last().text());
+      assertThat(weeks).as(path).isEqualByComparingTo(together);
+      BigDecimal lines = BigDecimal.ZERO;
+      for (Element row : whole.document().select("section").last().select("tbody tr")) {
+        lines = lines.add(amount(row.select("td").last().text()));
+      }
+      assertThat(lines).as(path).isEqualByComparingTo(together);
+    }
+  }
+
+  @Test
+  void aWeekOpensIntoUnitServiceDateAndReason() {
+    Visitor.Page page = visitor.get("/ahead/" + SERVER.itemId("RV 2210-4") + "?week=2027-03-15");
+    assertThat(page.text("section:last-of-type"))
+        .contains("What week 11 is for", "18 Mar", "RT-04", "Small service + Large service")
+        .contains("replaced every time", "Replace fuel filter: due at");
+    assertThat(page.document().select("svg[role=img] title").text())
+        .contains("Stock of RV 2210-4 against time");
+  }
+
+  /** All packs of a fluid are one subject: the drum's oil and the can's are the same tide. */
+  @Test
+  void thePacksOfAFluidAreOneTide() {
+    assertThat(visitor.get("/ahead/" + SERVER.itemId("FA 15-20")).text(".title"))
+        .isEqualTo(visitor.get("/ahead/" + SERVER.itemId("FA 15-205")).text(".title"));
+  }
+
+  @Test
+  void horizonsOutOfRangeAreHeldWithinIt() {
+    assertThat(visitor.get("/ahead?weeks=0").status()).isEqualTo(200);
+    assertThat(visitor.get("/ahead?weeks=9999").words()).contains("within 208 weeks");
+    assertThat(visitor.get("/ahead?weeks=many").status()).isEqualTo(400);
+  }
+
+  private static BigDecimal amount(String text) {
+    return new BigDecimal(text.replaceAll("[^0-9.]", ""));
+  }
+
+  @Test
+  void nothingIsExpectedOfWhatNoServiceTakes() {
+    Visitor.Page page = visitor.get("/ahead/" + SERVER.itemId("LT 4-0200"));
+    assertThat(page.words()).contains("Nothing is expected within the horizon.");
+  }
+}

@@ -1,0 +1,173 @@
+package dev.lonja.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import dev.lonja.app.server.LonjaServer;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What holds for every page: accessibility, no sideways scrolling, targets for oily gloves. */
+class EveryPageTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer NOT_SET_UP = LonjaServer.empty();
+  @RegisterExtension static final HarbourBrowser BROWSER = new HarbourBrowser();
+
+  private static final List<String> PAGES =
+      List.of(
+          "/",
+          "/fleet",
+          "/fleet/RT-04",
+          "/fleet/BH-2",
+          "/fleet/due",
+          "/fleet/GN-1/burst",
+          "/fleet/new",
+          "/fleet/meters",
+          "/fleet/FL-6/meters",
+          "/fleet/classes",
+          "/fleet/classes/RT",
+          "/fleet/variants",
+          "/fleet/variants/1",
+          "/fleet/import",
+          "/setup",
+          "/bench",
+          "/find",
+          "/find?q=cu1",
+          "/find?q=zzz",
+          "/items/1",
+          "/items/18",
+          "/items/31/edit",
+          "/items/new",
+          "/items/139/kit?service=1/Small+service",
+          "/parts/31",
+          "/parts/31/map",
+          "/fleet/RT-01/fits/1",
+          "/find?q=44107",
+          "/find?q=RT-01+seal",
+          "/find/compare?asked=31&offered=44",
+          "/find/measure?what=washer&washer-id=14.3",
+          "/find/conflicts",
+          "/find/lists",
+          "/setup/reference",
+          "/oils",
+          "/oils?kind=gear_oil&spec=3&product=5",
+          "/oils/products",
+          "/oils/products/13",
+          "/oils/products/13/edit",
+          "/oils/specs/1",
+          "/oils/specs/1/edit",
+          "/oils/year",
+          "/oils/top-up?unit=RT-01&compartment=1",
+          "/oils/packs?product=1&litres=9.6",
+          "/oils/studies",
+          "/setup/standards",
+          "/setup/standards/class_covers",
+          "/trays/11/lines/50/fluid",
+          "/trays/4/lines/12/instead",
+          "/trays",
+          "/trays/1",
+          "/trays/3",
+          "/ahead",
+          "/ahead/1?week=2027-03-15",
+          "/book");
+
+  /** What is looked at in the aisle, where a phone rearranges it. */
+  private static final List<String> AISLE =
+      List.of(
+          "/",
+          "/find?q=cu1",
+          "/items/18",
+          "/parts/31",
+          "/find/measure?what=washer&washer-id=14.3",
+          "/trays/1",
+          "/trays/4/lines/12/instead",
+          "/trays/11/lines/50/fluid",
+          "/oils/top-up?unit=RT-01&compartment=1",
+          "/fleet/RT-04",
+          "/fleet/meters");
+
+  /** Each page is loaded once and then made narrower, since the style sheet follows the width. */
+  @Test
+  void everyPagePassesTheAccessibilityCheckAndNeverScrollsSideways() {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 1280, 800);
+    for (String path : PAGES) {
+      page.setViewportSize(1280, 800);
+      page.navigate(SERVER.url() + path);
+      assertThat(violations(page)).as(path).isEmpty();
+      for (int width : new int[] {1280, 820, 390}) {
+        page.setViewportSize(width, 800);
+        Object wide = page.evaluate("document.documentElement.scrollWidth");
+        assertThat((Integer) wide).as(path + " at " + width).isLessThanOrEqualTo(width);
+      }
+    }
+  }
+
+  @Test
+  void thePagesOfTheAislePassItOnAPhoneToo() {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 390, 800);
+    for (String path : AISLE) {
+      page.navigate(SERVER.url() + path);
+      assertThat(violations(page)).as(path + " at 390").isEmpty();
+    }
+  }
+
+  /** Sign-in, set-up, and an edit that met another. */
+  @Test
+  void thePagesBesideTheWayPassTheAccessibilityCheck() {
+    Page page = BROWSER.atCounter(SERVER.url());
+    page.navigate(SERVER.url() + "/items/3/edit");
+    SERVER.store().<Boolean>write(s -> s.items().retire(3, 0, Optional.empty()));
+    page.fill("#description", "Brisa, as I have it");
+    page.keyboard().press("F8");
+    page.waitForSelector("text=As you typed it");
+    assertThat(violations(page)).isEmpty();
+    page.locator("button[aria-label='Sign out']").click();
+    page.waitForSelector("text=You have signed out");
+    assertThat(violations(page)).isEmpty();
+    page.navigate(NOT_SET_UP.url() + "/first-start");
+    assertThat(violations(page)).isEmpty();
+  }
+
+  /** In the aisle the open tray is a bar that opens when it is asked for. */
+  @Test
+  void theOpenTrayIsABarOnANarrowScreen() {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 390, 844);
+    page.navigate(SERVER.url() + "/trays/3");
+    page.navigate(SERVER.url() + "/items/1");
+    assertThat(page.locator(".tray-column").boundingBox().height).isLessThan(60);
+    page.locator(".tray-column summary").click();
+    assertThat(page.locator(".tray-column").boundingBox().height).isGreaterThan(120);
+  }
+
+  /** 44 px at least for whatever is pressed on the counter's screens. */
+  @ParameterizedTest
+  @ValueSource(strings = {"/", "/trays/1", "/trays/3", "/items/18", "/find?q=cu1"})
+  void targetsAreLargeEnough(String path) {
+    Page page = BROWSER.atCounter(SERVER.url());
+    page.navigate(SERVER.url() + path);
+    Object small =
+        page.evaluate(
+            "[...document.querySelectorAll('main button, main input:not([type=hidden]), main select, "
+                + "main .button, main .tray-block, main summary, .rail a')]"
+                + ".filter(e => e.offsetParent && !e.matches('.sr-only')"
+                + " && e.getBoundingClientRect().height < 44)"
+                + ".map(e => e.outerHTML.slice(0, 90))");
+    assertThat((List<?>) small).isEmpty();
+  }
+
+  private static List<String> violations(Page page) {
+    return new AxeBuilder(page)
+        .analyze().getViolations().stream().map(rule -> rule.getId() + " " + nodes(rule)).toList();
+  }
+
+  private static List<String> nodes(Rule rule) {
+    return rule.getNodes().stream().map(node -> node.getHtml()).limit(3).toList();
+  }
+}

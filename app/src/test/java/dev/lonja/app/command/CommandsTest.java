@@ -1,0 +1,135 @@
+package dev.lonja.app.command;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The command line on the shipped example, which the demo's code has never seen. */
+class CommandsTest {
+
+  private static final String EXAMPLE = Path.of("..", "examples", "boatyard-cage").toString();
+
+  @TempDir private Path folder;
+  private String printed = "";
+
+  /**
+   * By hand: PW-1 and SW-1 were never serviced, their first oil change was due at 5 h, so both fall
+   * due today: (0.6 + 1.1) L × 1.02 = 1.734 L of BS 1030-1 in week 11. SW-1 then runs 1.1 h a day
+   * from 96.2 h on 22 February: 119.3 h today; 50 h later, after 46 days, it is 30 April, week 17:
+   * 1.1 L × 1.02.
+   */
+  @Test
+  void importAndForecastOfAStoreTheCodeHasNotSeen() {
+    assertThat(run("import", EXAMPLE, "--data", data())).isZero();
+    assertThat(
+            run(
+                "forecast",
+                "--weeks",
+                "26",
+                "--format",
+                "csv",
+                "--today",
+                "2027-03-15",
+                "--data",
+                data()))
+        .isZero();
+    assertThat(printed.lines())
+        .startsWith(
+            "make,number,week,quantity,unit",
+            "Maretta,BS 1030-1,2027-W11,1.734,L",
+            "Maretta,BS 1030-1,2027-W17,1.122,L")
+        .contains("Osmere,OS 118,2027-W11,1,pc")
+        .allMatch(line -> line.split(",").length == 5);
+  }
+
+  @Test
+  void exportGivesBackWhatWasImported() throws IOException {
+    run("import", EXAMPLE, "--data", data());
+    Path out = folder.resolve("out");
+    assertThat(run("export", out.toString(), "--data", data())).isZero();
+    try (var files = Files.list(Path.of(EXAMPLE))) {
+      for (Path file : files.toList()) {
+        assertThat(out.resolve(file.getFileName())).hasSameBinaryContentAs(file);
+      }
+    }
+  }
+
+  @Test
+  void aRefusedImportSaysWhyAndLeavesNothing() throws IOException {
+    Path broken = Files.createDirectory(folder.resolve("broken"));
+    Files.writeString(broken.resolve("bins.csv"), "id,address,walk_order\r\n1,,x\r\n");
+    assertThat(run("import", broken.toString(), "--data", data())).isEqualTo(1);
+    assertThat(printed)
+        .contains("bins.csv line 2, column address: \"\"; allowed is text of 1 to 12 characters")
+        .contains("items.csv: \"missing file\"")
+        .contains("58 problems; nothing was changed");
+    assertThat(Path.of(data(), "lonja.db")).doesNotExist();
+  }
+
+  @Test
+  void aSecondImportNeedsToBeAskedFor() {
+    run("import", EXAMPLE, "--data", data());
+    assertThat(run("import", EXAMPLE, "--data", data())).isEqualTo(1);
+    assertThat(printed).contains("a store that is there already", "--replace");
+    assertThat(run("import", EXAMPLE, "--replace", "--data", data())).isZero();
+  }
+
+  @Test
+  void backupVerifyAndRestore() {
+    String backup = folder.resolve("copy.db").toString();
+    run("import", EXAMPLE, "--data", data());
+    assertThat(run("verify", "--data", data())).isZero();
+    assertThat(printed).contains("The store is sound");
+    assertThat(run("backup", backup, "--data", data())).isZero();
+    assertThat(run("backup", backup, "--data", data())).isEqualTo(1);
+    assertThat(printed).contains("is there already");
+    assertThat(run("restore", backup, "--data", data())).isZero();
+    assertThat(run("restore", EXAMPLE, "--data", data())).isEqualTo(1);
+    assertThat(printed).contains("is not a backup of a store", "nothing was changed");
+  }
+
+  @Test
+  void wrongWordsAreNamed() {
+    assertThat(run("forecast", "--data", data())).isEqualTo(1);
+    assertThat(printed).contains("there is no store in");
+    for (String command : new String[] {"verify", "export x", "backup y.db"}) {
+      String[] words = (command + " --data " + folder.resolve("nowhere")).split(" ");
+      assertThat(run(words)).as(command).isEqualTo(1);
+      assertThat(printed).contains("there is no store in");
+    }
+    run("import", EXAMPLE, "--data", data());
+    assertThat(run("forecast", "--weeks", "0", "--data", data())).isEqualTo(2);
+    assertThat(printed).contains("--weeks is 0; allowed is 1 to 208");
+    assertThat(run("forecast", "--format", "xml", "--data", data())).isEqualTo(2);
+    assertThat(run("forecast", "--today", "tomorrow", "--data", data())).isEqualTo(2);
+    assertThat(run("fly")).isEqualTo(2);
+    assertThat(folder.resolve("nowhere")).doesNotExist();
+  }
+
+  private String data() {
+    return folder.resolve("data").toString();
+  }
+
+  private int run(String... words) {
+    PrintStream out = System.out;
+    PrintStream err = System.err;
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    PrintStream both = new PrintStream(bytes, true, StandardCharsets.UTF_8);
+    System.setOut(both);
+    System.setErr(both);
+    try {
+      return LonjaCommand.commandLine().execute(words);
+    } finally {
+      System.setOut(out);
+      System.setErr(err);
+      printed = bytes.toString(StandardCharsets.UTF_8);
+    }
+  }
+}

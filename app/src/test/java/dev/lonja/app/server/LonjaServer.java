@@ -1,0 +1,158 @@
+package dev.lonja.app.server;
+
+import dev.lonja.app.LonjaApplication;
+import dev.lonja.app.demo.DemoStore;
+import dev.lonja.core.part.PartKey;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.StoreFiles;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The real application on a free port, with data of its own, for the tests of one class. Its day is
+ * pinned to Monday 15 March 2027.
+ */
+public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
+
+  public static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+
+  private final Content content;
+  private Optional<Path> folder = Optional.empty();
+  private Optional<ConfigurableApplicationContext> application = Optional.empty();
+
+  /** What the store holds when the server starts. */
+  private enum Content {
+    DEMO,
+    NOTHING
+  }
+
+  private LonjaServer(Content content) {
+    this.content = content;
+  }
+
+  public static LonjaServer withDemo() {
+    return new LonjaServer(Content.DEMO);
+  }
+
+  /** A store nobody has set up yet. */
+  public static LonjaServer empty() {
+    return new LonjaServer(Content.NOTHING);
+  }
+
+  @Override
+  public void beforeAll(ExtensionContext context) throws IOException {
+    Path data = Files.createTempDirectory("lonja-test");
+    folder = Optional.of(data);
+    if (content == Content.DEMO) {
+      Files.copy(Demo.DATABASE, data.resolve(LonjaApplication.DATABASE));
+    }
+    Map<String, Object> settings =
+        Map.of("lonja.data", data.toString(), "server.port", "0", "lonja.today", TODAY.toString());
+    application =
+        Optional.of(
+            new SpringApplicationBuilder(LonjaApplication.class).properties(settings).run());
+  }
+
+  @Override
+  public void afterAll(ExtensionContext context) {
+    application.ifPresent(ConfigurableApplicationContext::close);
+    folder.ifPresent(LonjaServer::delete);
+  }
+
+  public String url() {
+    return "http://localhost:" + running().getEnvironment().getProperty("local.server.port");
+  }
+
+  /** The store behind the pages, to look at or to prepare. */
+  public LonjaStore store() {
+    return running().getBean(LonjaStore.class);
+  }
+
+  public <T> T bean(Class<T> type) {
+    return running().getBean(type);
+  }
+
+  /** Someone with a browser who has signed in to the demo. */
+  public Visitor signedInAs(String name) {
+    Visitor visitor = new Visitor(url());
+    visitor.signIn(name, DemoStore.PASSWORD);
+    return visitor;
+  }
+
+  public Visitor stranger() {
+    return new Visitor(url());
+  }
+
+  /** The id of the only item of this number. */
+  public long itemId(String number) {
+    return store()
+        .<Long>read(session -> session.items().byKey(PartKey.of(number).orElseThrow()).get(0).id());
+  }
+
+  public Quantity onHand(String number) {
+    return store().<Quantity>read(s -> s.ledger().stockOf(itemId(number)).onHand());
+  }
+
+  /** The ledger and everything else agree. */
+  public boolean isSound() {
+    return store().<Boolean>read(session -> session.verification().findings().isEmpty());
+  }
+
+  private ConfigurableApplicationContext running() {
+    return application.orElseThrow();
+  }
+
+  private static void delete(Path folder) {
+    try (var files = Files.walk(folder)) {
+      for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(file);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The demo store, made once for all tests. */
+  public static final class Demo {
+
+    public static final Path DATABASE = create();
+
+    private Demo() {}
+
+    private static Path create() {
+      try {
+        Path folder = Files.createTempDirectory("lonja-demo");
+        Path working = folder.resolve("working.db");
+        Path copy = folder.resolve("demo.db");
+        try (LonjaStore store = LonjaStore.open(working)) {
+          DemoStore.create(store, TODAY);
+          store.backUpTo(copy);
+        }
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(folder)));
+        return copy;
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+
+  /** A copy of the shipped example in {@code folder}, closed. */
+  public static void putExample(Path folder) {
+    Path example = Path.of("..", "examples", "boatyard-cage");
+    if (!StoreFiles.load(example, folder.resolve(LonjaApplication.DATABASE), false).isEmpty()) {
+      throw new IllegalStateException("the example is broken");
+    }
+  }
+}

@@ -1,0 +1,130 @@
+package dev.lonja.app.tray;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import java.util.HashMap;
+import java.util.Map;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Something else on a tray, from the choice to what the job says of it. */
+class SubstituteTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Visitor visitor = SERVER.signedInAs("storekeeper");
+
+  private Visitor.Page tray(String unit) {
+    return visitor.get(
+        visitor.get("/").document().select("a.tray-block:contains(" + unit + ")").attr("href"));
+  }
+
+  private Visitor.Page choices(Visitor.Page tray, String number) {
+    Element line = tray.document().select(".lines > li:contains(" + number + ")").first();
+    if (line.hasClass("is-laid")) {
+      tray = visitor.submit((org.jsoup.nodes.FormElement) line.select("form").first(), Map.of());
+      line = tray.document().select(".lines > li:contains(" + number + ")").first();
+    }
+    return visitor.get(line.select("a[href$=/instead]").attr("href"));
+  }
+
+  private Visitor.Page lay(Visitor.Page choices, String number, String reason) {
+    return visitor.submit(
+        choices.form("/instead"),
+        Map.of("itemId", String.valueOf(SERVER.itemId(number)), "reason", reason));
+  }
+
+  /**
+   * NT 20 611 brings the sump's washer in its box. PL 3408-B does not, so the tray gains the
+   * washer; when NT 20 611 is put back the washer goes again. What fitted becomes a statement.
+   */
+  @Test
+  void theMissingWasherComesByItselfAndWhatFittedIsConfirmed() {
+    Visitor.Page tray = tray("FL-2");
+    assertThat(tray.document().select(".lines > li:contains(Cu 18×22×1.5)")).isEmpty();
+    Visitor.Page choices = choices(tray, "NT 20 611");
+    assertThat(choices.words()).contains("PL 3408-B", "Its box lacks 1 × Cu 18×22×1.5");
+
+    assertThat(lay(choices, "PL 3408-B", " ").words()).contains("The reason is missing.");
+    assertThat(lay(choices, "RV 1204-3", "out").words())
+        .contains("RV 1204-3 does not fit here: gasket outside 72 mm instead of 71 mm");
+    assertThat(lay(choices, "HC 12-16", "out").words()).contains("Nobody has said that");
+
+    Visitor.Page laid = lay(choices, "PL 3408-B", "NT 20 611 is kept for FL-3");
+    assertThat(laid.document().select(".lines > li:contains(PL 3408-B)").text())
+        .contains("instead of NT 20 611 NT 20 611 is kept for FL-3");
+    assertThat(laid.document().select(".lines > li:contains(Cu 18×22×1.5)").text())
+        .contains("Sump plug seal. Came in the box of NT 20 611; this box lacks it.");
+
+    Visitor.Page back = choices(laid, "PL 3408-B");
+    Visitor.Page original = lay(back, "NT 20 611", "");
+    assertThat(original.document().select(".lines > li:contains(Cu 18×22×1.5)")).isEmpty();
+    assertThat(original.words()).doesNotContain("instead of");
+
+    lay(choices(original, "NT 20 611"), "PL 3408-B", "NT 20 611 is kept for FL-3");
+    Visitor.Page out = handOver(laid.path());
+    String fitted = out.document().select("[name^=fitted-]").attr("name");
+    Visitor.Page wrong = visitor.submit(out.form("/findings"), Map.of(fitted, "wrong"));
+    assertThat(wrong.words()).contains("Why PL 3408-B did not fit is missing.");
+    visitor.submit(out.form("/findings"), Map.of(fitted, "fitted"));
+    Visitor.Page part = visitor.get("/find?q=NT+20+611");
+    assertThat(part.document().select(".fits li:contains(PL 3408-B)").text())
+        .contains("fits", "0.99", "fitted and confirmed here, 15 Mar, 0.99");
+    // said once, however often it is noted
+    visitor.submit(visitor.get(out.path()).form("/findings"), Map.of(fitted, "fitted"));
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private Visitor.Page handOver(String path) {
+    Visitor.Page tray = visitor.get(path);
+    for (int i = 0;
+        i < 20 && tray.document().select("button.tick[aria-pressed=false]").size() > 0;
+        i++) {
+      tray =
+          visitor.submit(
+              (org.jsoup.nodes.FormElement)
+                  tray.document().select("button.tick[aria-pressed=false]").first().closest("form"),
+              Map.of());
+    }
+    Map<String, String> hands = new HashMap<>();
+    hands.put("mechanic", "workshop");
+    for (Element meter : tray.document().select("[name^=meter-]")) {
+      hands.put(meter.attr("name"), meter.attr("placeholder").replaceAll("[^0-9.]", ""));
+    }
+    return visitor.submit(tray.form("/hand-over"), hands);
+  }
+
+  /** On the van the maker's cartridge brings the cover's O-ring, so that line is dropped. */
+  @Test
+  void whatTheBoxBringsIsDropped() {
+    Visitor.Page tray = tray("VN-2");
+    assertThat(tray.document().select(".lines > li:contains(OR 68×3 NBR)")).hasSize(1);
+    Visitor.Page choices = choices(tray, "RV 1180-2");
+    assertThat(choices.words()).contains("Its box also brings 1 × OR 68×3 NBR");
+    Visitor.Page laid = lay(choices, "QN 11-300", "the maker's box, under warranty");
+    assertThat(laid.document().select(".lines > li:contains(OR 68×3 NBR)")).isEmpty();
+  }
+
+  /** RV 2210-4 is out; what fits and lies there is named on the tray and on Today. */
+  @Test
+  void whatIsShortNamesWhatFits() {
+    String words = "PL 88-F4 fits, 3 on shelf C-07.";
+    assertThat(tray("RT-04").document().select(".lines > li:contains(RV 2210-4)").text())
+        .contains("1 short", words);
+    assertThat(visitor.get("/").words()).contains("Fuel filter: 1 short, wanted Thu 18. " + words);
+  }
+
+  /** A scanner reads the barcode where the number is oily. */
+  @Test
+  void aBarcodeLaysToo() {
+    Visitor.Page tray = tray("RT-02");
+    Element line = tray.document().select(".lines > li:contains(PL 4107-B)").first();
+    visitor.submit((org.jsoup.nodes.FormElement) line.select("form").first(), Map.of());
+    Visitor.Page laid =
+        visitor.submit(visitor.get(tray.path()).form("/scan"), Map.of("code", "7302214107024"));
+    assertThat(laid.document().select(".lines > li.is-laid:contains(PL 4107-B)")).hasSize(1);
+  }
+}

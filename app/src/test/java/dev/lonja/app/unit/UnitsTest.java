@@ -1,0 +1,118 @@
+package dev.lonja.app.unit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Units that come into the fleet and leave it, over HTTP. */
+class UnitsTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Visitor visitor = SERVER.signedInAs("storekeeper");
+
+  /** Like RT-01: the same variant and both meters; its running-in change comes at 2,500 km. */
+  @Test
+  void aNewUnitIsLikeOneThatIsThere() {
+    Visitor.Page unit = add("RT-01", Map.of("code", "rt-11", "name", "Refrigerated truck"));
+    assertThat(unit.path()).isEqualTo("/fleet/RT-11");
+    assertThat(unit.words())
+        .contains("Corvane T7, 4.2", "9.60 L drain with filter", "Meter: road", "Meter: cold unit")
+        .contains("no record; counted from 15 Mar at 0 km")
+        .contains("at 2,500 km or by 15 Mar 2028");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void everyWrongFieldIsNamedAndStays() {
+    Map<String, String> typed = new HashMap<>();
+    typed.put("code", "RT-02");
+    typed.put("name", " ");
+    typed.put("inService", "2027-03-16");
+    typed.put("start-road", "-1");
+    typed.put("start-cold unit", "1,5");
+    Visitor.Page answer = add("RT-01", typed);
+    assertThat(answer.words())
+        .contains("There is a unit RT-02 already.")
+        .contains("The name is missing.")
+        .contains("2027-03-16 is in the future")
+        .contains("What the road meter stands at is -1; allowed is 0 to 9,999,999.")
+        .contains("\"1,5\" has a comma.");
+    assertThat(answer.document().select("#code").val()).isEqualTo("RT-02");
+    assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,5");
+    for (String code : new String[] {"due", "A B", "", "-X", "X".repeat(21)}) {
+      assertThat(add("RT-01", Map.of("code", code, "name", "x")).words())
+          .as(code)
+          .contains("cannot be a code");
+    }
+  }
+
+  @Test
+  void aUnitIsEditedByOneAtATime() {
+    Visitor.Page mine = visitor.get("/fleet/PW-4");
+    Visitor.Page edited =
+        visitor.submit(
+            mine.form("/edit"),
+            Map.of("name", "Washer at the slip", "unitClass", "BH", "inService", "2024-02-29"));
+    assertThat(edited.words()).contains("Washer at the slip", "Boat hoists", "29 Feb 2024");
+    Visitor.Page late = visitor.submit(mine.form("/edit"), otherKey("name", "Washer"));
+    assertThat(late.words()).contains("The unit has changed since this page was shown.");
+    Visitor.Page wrong =
+        visitor.submit(
+            edited.form("/edit"), Map.of("name", "", "unitClass", "", "inService", "2023-02-29"));
+    assertThat(wrong.words())
+        .contains("The name is missing.")
+        .contains("Choose a class of units.")
+        .contains("\"2023-02-29\" is not a date.");
+    assertThat(wrong.document().select("#edit-day").val()).isEqualTo("2023-02-29");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static Map<String, String> otherKey(String field, String value) {
+    return Map.of(field, value, "requestKey", "another-key-of-mine");
+  }
+
+  /** Out of the fleet: no longer listed or forecast, its page still there with its history. */
+  @Test
+  void aRetiredUnitKeepsItsHistory() {
+    Visitor.Page page = visitor.get("/fleet/GN-3");
+    assertThat(visitor.submit(page.form("/retire"), Map.of("why", " ")).words())
+        .contains("The reason is missing.");
+    Visitor.Page list = visitor.submit(page.form("/retire"), Map.of("why", "sold to the mill"));
+    assertThat(list.path()).isEqualTo("/fleet");
+    assertThat(list.words()).doesNotContain("GN-3");
+    assertThat(visitor.get("/fleet/due").words()).doesNotContain("GN-3");
+    Visitor.Page after = visitor.get("/fleet/GN-3");
+    assertThat(after.status()).isEqualTo(200);
+    assertThat(after.words()).contains("Retired on 15 Mar");
+    assertThat(after.hasForm("/retire")).isFalse();
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void aUnitWithAnOpenTrayStays() {
+    Visitor.Page page = visitor.get("/fleet/RT-04");
+    assertThat(visitor.submit(page.form("/retire"), Map.of("why", "old")).words())
+        .contains("is open for it. Put it back first.");
+    assertThat(visitor.get("/fleet").words()).contains("RT-04");
+  }
+
+  @Test
+  void onlyTheStorekeeperChangesTheFleet() {
+    assertThat(SERVER.signedInAs("buyer").get("/fleet/new").status()).isEqualTo(403);
+    assertThat(SERVER.signedInAs("workshop").get("/fleet/RT-04").hasForm("/retire")).isFalse();
+  }
+
+  private Visitor.Page add(String like, Map<String, String> typed) {
+    Visitor.Page page = visitor.get("/fleet/new?like=" + like);
+    var form =
+        (org.jsoup.nodes.FormElement)
+            page.document().selectFirst("form[method=post][action$=/fleet/new]");
+    return visitor.submit(form, typed);
+  }
+}

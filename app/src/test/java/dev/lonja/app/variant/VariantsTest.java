@@ -1,0 +1,266 @@
+package dev.lonja.app.variant;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import java.util.HashMap;
+import java.util.Map;
+import org.jsoup.nodes.FormElement;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Models and variants, and units from a table, over HTTP. */
+class VariantsTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Visitor visitor = SERVER.signedInAs("storekeeper");
+
+  /** A copy has the same parts and tasks, takes a change of its own, and then a unit. */
+  @Test
+  void aVariantIsCopiedChangedAndGivenAUnit() {
+    Visitor.Page list = visitor.get("/fleet/variants");
+    String like = list.document().select("#like option:contains(Quillon 230)").val();
+    Visitor.Page copy =
+        visitor.submit(
+            list.form("/fleet/variants"),
+            Map.of("like", like, "make", "Quillon", "model", "230", "name", "long"));
+    assertThat(copy.words())
+        .contains("Quillon 230, long", "No unit is made like it yet.")
+        .contains("every 3. time of Change engine oil");
+    Visitor.Page changed =
+        visitor.submit(
+            edit(copy, "compartment", "Engine sump"),
+            Map.of("withFilter", "7.1", "withoutFilter", "6.5"));
+    assertThat(changed.words()).contains("7.10 L drain with filter");
+    Visitor.Page unit = takeIn("VN-9; Long van; VN; Quillon; 230; long; 2027-03-01; road km 12");
+    assertThat(unit.path()).isEqualTo("/fleet");
+    assertThat(visitor.get("/fleet/VN-9").words())
+        .contains("Quillon 230, long", "7.10 L drain with filter", "Replace air filter");
+    assertThat(visitor.get("/fleet/VN-1").words()).contains("6.40 L drain with filter");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void aBareVariantIsFilledFromNothing() {
+    Visitor.Page list = visitor.get("/fleet/variants");
+    Visitor.Page bare =
+        visitor.submit(
+            list.form("/fleet/variants"),
+            Map.of("like", "", "make", "Tarrowby", "model", "Pump 3", "name", ""));
+    Visitor.Page sump =
+        visitor.submit(
+            bare.form("/compartment/0"),
+            Map.of(
+                "name",
+                "Crankcase",
+                "kind",
+                "ENGINE",
+                "grade",
+                "10W-30",
+                "item",
+                "RL 1030-1",
+                "withoutFilter",
+                "0.6"));
+    Visitor.Page seal =
+        visitor.submit(
+            sump.form("/position/0"),
+            Map.of(
+                "name",
+                "Plug seal",
+                "kind",
+                "DRAIN_SEAL",
+                "item",
+                "Al 12×16×1.5",
+                "compartment",
+                option(sump, "compartment", "Crankcase"),
+                "torque",
+                "14-18"));
+    Visitor.Page task =
+        visitor.submit(
+            seal.form("/task/0"),
+            Map.of(
+                "service",
+                "Oil",
+                "name",
+                "Change oil",
+                "action",
+                "CHANGE_FLUID",
+                "subject",
+                option(seal, "subject", "Crankcase"),
+                "run",
+                "50",
+                "meter",
+                "hours",
+                "firstRun",
+                "5",
+                "byFluid",
+                "SN: 60, 12 months"));
+    assertThat(task.words()).contains("Oil · Change oil · every 50 by hours");
+    takeIn("PU-1; Pump; SE; Tarrowby; Pump 3; ; 2027-03-15; hours h 2");
+    Visitor.Page unit = visitor.get("/fleet/PU-1");
+    // the preferred oil claims SN, so 60 h hold; the first change comes after 5 h, at 7 h
+    assertThat(unit.words()).contains("While SN is in, the interval is 60 h or 12 months");
+    assertThat(unit.words()).contains("at 7 h");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "compartment|name||The name is missing.",
+        "compartment|name|Gearbox|There is a compartment Gearbox already.",
+        "compartment|withFilter|8.5|The capacities do not agree",
+        "compartment|dry|9.5|The capacities do not agree",
+        "compartment|withFilter|0|is 0; allowed is more than 0",
+        "compartment|item|PL 4107-B|No fluid has the number",
+        "position|torque|42-38|write the lower end first",
+        "position|quantity|1.5|write whole ones",
+        "position|quantity|0|allowed is more than 0",
+        "task|run|0|The interval is 0; allowed is more than 0",
+        "task|months|13.5|write a whole number",
+        "task|meter|radio|have no meter \"radio\"; they have cold unit, road",
+        "task|severity|0.05|The severity is 0.05; allowed is 0.1 to 1.",
+        "task|severity|0.8|The reason of the severity is missing.",
+        "task|season|13-40|\"13-40\" is no day of the year",
+        "task|beforeLayUp|true|More than one thing says when it comes",
+        "task|byFluid|E9 30000|is no interval by fluid"
+      })
+  void wrongPartsAreRefusedAndWhatWasTypedStays(
+      String kind, String field, String value, String problem) {
+    Visitor.Page page = visitor.get("/fleet/variants/1");
+    String name =
+        switch (kind) {
+          case "compartment" -> "Engine sump";
+          case "position" -> "Sump plug ·";
+          default -> "Change engine oil";
+        };
+    String typed = value == null ? "" : value;
+    Visitor.Page answer = visitor.submit(edit(page, kind, name), Map.of(field, typed));
+    assertThat(answer.words()).contains("Nothing was changed.").contains(problem);
+    if (!field.equals("beforeLayUp")) {
+      assertThat(answer.document().select("details[open] [name=" + field + "]").val())
+          .isEqualTo(typed);
+    }
+  }
+
+  /** Neither an interval nor anything else says when the task comes. */
+  @Test
+  void aTaskWithoutAnyIntervalIsRefused() {
+    FormElement form = edit(visitor.get("/fleet/variants/1"), "task", "Change engine oil");
+    Map<String, String> none =
+        Map.of("run", "", "months", "", "firstRun", "", "meter", "", "byFluid", "");
+    assertThat(visitor.submit(form, none).words()).contains("Nothing says when it comes");
+  }
+
+  @Test
+  void whatIsUsedIsNotDeleted() {
+    Visitor.Page page = visitor.get("/fleet/variants/1");
+    assertThat(visitor.submit(page.form("/variants/1/delete"), Map.of()).words())
+        .contains("cannot be deleted: RT-01, RT-02, RT-06, RT-10 are made like it");
+    FormElement sump = edit(page, "compartment", "Engine sump");
+    Visitor.Page refused = visitor.submit(page.form(sump.attr("action") + "/delete"), Map.of());
+    assertThat(refused.words()).contains("It cannot be deleted:").contains("positions");
+  }
+
+  /** A part of another variant is not edited, moved or deleted through this one. */
+  @Test
+  void partsOfOtherVariantsAreOutOfReach() {
+    FormElement sump = edit(visitor.get("/fleet/variants/2"), "compartment", "Engine sump");
+    String foreign = sump.attr("action").replace("/variants/2/", "/variants/1/");
+    Map<String, String> fields = Visitor.filled(sump, Map.of("name", "Taken over"));
+    fields.put(
+        "version", visitor.get("/fleet/variants/1").document().select("[name=version]").val());
+    assertThat(visitor.post(foreign, fields).words()).contains("Nothing was changed.");
+    fields.put("requestKey", "a-key-of-its-own-too");
+    assertThat(visitor.post(foreign + "/delete", fields).words()).contains("Nothing was changed.");
+    assertThat(visitor.get("/fleet/variants/2").words()).contains("Engine sump");
+  }
+
+  @Test
+  void anUnusedVariantIsDeletedWithAllThatIsIts() {
+    Visitor.Page list = visitor.get("/fleet/variants");
+    String like = list.document().select("#like option:contains(Marlstone 120)").val();
+    Visitor.Page copy =
+        visitor.submit(
+            list.form("/fleet/variants"),
+            Map.of("like", like, "make", "Marlstone", "model", "150", "name", ""));
+    assertThat(visitor.submit(copy.form("/name"), Map.of("model", "160")).words())
+        .contains("Marlstone 160");
+    Visitor.Page after =
+        visitor.submit(
+            visitor.get(copy.path()).form("/variants" + copy.path().substring(15) + "/delete"),
+            Map.of());
+    assertThat(after.path()).isEqualTo("/fleet/variants");
+    assertThat(after.words()).doesNotContain("Marlstone 160");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void twoPeopleDoNotOverwriteEachOther() {
+    Visitor.Page mine = visitor.get("/fleet/variants/3");
+    visitor.submit(edit(mine, "compartment", "Brake circuit"), Map.of("hint", "top up only"));
+    Visitor.Page late =
+        visitor.submit(edit(mine, "compartment", "Cooling circuit"), Map.of("hint", "cold only"));
+    assertThat(late.words()).contains("Someone else has changed this variant.");
+  }
+
+  /** Every wrong line is named; nothing comes in until all are right. */
+  @Test
+  void aTableWithWrongLinesIsShownAndNotTakenIn() {
+    String table =
+        """
+        code;name;class;make;model;variant;in service;meters
+        RT-21;Truck;RT;Corvane;T7;4.2;2027-03-01;road km 0 + cold unit h 0
+        RT-01;Truck;RT;Corvane;T7;4.2;2027-03-01;road km 0 + cold unit h 0
+        RT-22;Truck;ZZ;Corvane;T7;4.2;2027-03-01;road km 0 + cold unit h 0
+        RT-23;Truck;RT;Corvane;T9;;2027-03-01;road km 0
+        RT-24;Truck;RT;Corvane;T7;4.2;2027-03-16;road h 0
+        RT-25;Truck;RT
+        """;
+    Visitor.Page form = visitor.get("/fleet/import");
+    Visitor.Page look = visitor.submit(form.form("/import"), Map.of("table", table));
+    assertThat(look.words())
+        .contains("1 unit would come in")
+        .contains("line 3, RT-01: there is a unit RT-01 already.")
+        .contains("line 4, RT-22: there is no class \"ZZ\"; there are AT, BH,")
+        .contains("line 5, RT-23: there is no variant \"Corvane T9\".")
+        .contains("line 6, RT-24: 2027-03-16 is in the future")
+        .contains("line 6, RT-24: its tasks count by a meter called cold unit")
+        .contains("line 6, RT-24: the meter road of this variant counts km.")
+        .contains("line 7, RT-25: it has 3 cells");
+    assertThat(look.text("#table")).contains("RT-25;Truck;RT");
+    Map<String, String> forced = new HashMap<>(Visitor.filled(look.form("/import"), Map.of()));
+    forced.put("seen", "true");
+    assertThat(visitor.post("/fleet/import", forced).words()).contains("Nothing was taken in.");
+    assertThat(visitor.get("/fleet/RT-21").status()).isEqualTo(404);
+  }
+
+  private Visitor.Page takeIn(String table) {
+    Visitor.Page form = visitor.get("/fleet/import");
+    Visitor.Page look = visitor.submit(form.form("/import"), Map.of("table", table));
+    assertThat(look.words()).contains("1 unit would come in");
+    return visitor.submit(
+        (FormElement) look.document().select("form:has([name=seen])").first(), Map.of());
+  }
+
+  /** The form of the part whose line begins so. */
+  private static FormElement edit(Visitor.Page page, String kind, String name) {
+    return (FormElement)
+        page.document().select("details:has(summary:contains(" + name + ")) form").stream()
+            .filter(form -> form.attr("action").matches(".*/" + kind + "/[1-9][0-9]*"))
+            .findFirst()
+            .orElseThrow();
+  }
+
+  private static String option(Visitor.Page page, String field, String words) {
+    return page.document()
+        .select("select[name=" + field + "] option:contains(" + words + ")")
+        .first()
+        .val();
+  }
+}

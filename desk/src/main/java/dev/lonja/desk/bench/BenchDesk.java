@@ -1,0 +1,80 @@
+package dev.lonja.desk.bench;
+
+import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import java.math.BigDecimal;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Random;
+import org.springframework.stereotype.Service;
+
+/** Makes the simulated devices do something. */
+@Service
+public class BenchDesk {
+
+  private static final long SEED = 20_270_315;
+  private static final double SPREAD = 0.4;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final ReportingMachines machines;
+  private final Random random = new Random(SEED);
+
+  /** The page: classes whose machines can report, and how many reports wait. */
+  public record View(List<Choice> classes, int waiting) {}
+
+  public record Choice(String code, String words) {}
+
+  public BenchDesk(LonjaStore store, StoreClock clock, ReportingMachines machines) {
+    this.store = store;
+    this.clock = clock;
+    this.machines = machines;
+  }
+
+  @Allowed.ToKeepStore
+  public View view() {
+    return store.read(
+        session ->
+            new View(
+                session.fleet().units().stream()
+                    .map(Unit::unitClass)
+                    .distinct()
+                    .sorted(Comparator.comparing(Unit.UnitClass::code))
+                    .map(c -> new Choice(c.code(), c.name()))
+                    .toList(),
+                machines.waitingCount()));
+  }
+
+  /**
+   * Lets every meter of a class report what it should show today, a little more or less.
+   *
+   * @param fault whether the first one reports 0, as a meter does that lost its memory
+   */
+  @Allowed.ToKeepStore
+  public void report(String classCode, boolean fault) {
+    FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
+    boolean faulty = fault;
+    for (MeterStanding meter : fleet.meters().values()) {
+      Unit unit = meter.file().unit();
+      if (unit.unitClass().code().equals(classCode)) {
+        BigDecimal value = faulty ? BigDecimal.ZERO : shown(meter);
+        machines.report(unit.code(), meter.file().meter().name(), value, clock.now());
+        faulty = false;
+      }
+    }
+  }
+
+  /** Between the last accepted reading and what a little more than the mean would give. */
+  private BigDecimal shown(MeterStanding meter) {
+    long expected = meter.expectedToShow(clock.today()).tenths();
+    long last =
+        meter.lastAccepted().map(judged -> judged.reading().value().tenths()).orElse(expected);
+    long run = Math.max(0, expected - last);
+    long drawn = Math.round(run * (1 + SPREAD * (random.nextDouble() - 0.5)));
+    return BigDecimal.valueOf(last + drawn, 1);
+  }
+}

@@ -1,0 +1,116 @@
+package dev.lonja.desk.fluid;
+
+import dev.lonja.core.fluid.Climate;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.FluidReference;
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.fluid.SpecJudge;
+import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.fluid.Window;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.store.Session;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** All products with their labels read, their packs and what is free of each, as of a day. */
+public final class FluidBook {
+
+  private final FluidReference reference;
+  private final Climate climate;
+  private final Map<Long, ProductClaims> claims = new HashMap<>();
+  private final List<ProductClaims> inOrder;
+  private final Map<Long, List<Item>> packs;
+  private final Map<Long, Quantity> freeByItem;
+
+  private FluidBook(Session session, LocalDate today) {
+    this.reference = session.references().fluids();
+    this.climate = session.climate().inForce();
+    this.inOrder = session.products().all().stream().map(reference::read).toList();
+    inOrder.forEach(read -> claims.put(read.product().id(), read));
+    this.packs =
+        session.items().ofFamily(Family.FLUID).stream()
+            .filter(item -> item.keeping().retiredOn().isEmpty())
+            .sorted(Comparator.comparing((Item item) -> item.pack().orElseThrow()))
+            .collect(Collectors.groupingBy(item -> item.product().orElseThrow().id()));
+    this.freeByItem =
+        session
+            .ledger()
+            .free(today, packs.values().stream().flatMap(List::stream).map(Item::id).toList());
+  }
+
+  public static FluidBook load(Session session, LocalDate today) {
+    return new FluidBook(session, today);
+  }
+
+  public FluidReference reference() {
+    return reference;
+  }
+
+  public Climate climate() {
+    return climate;
+  }
+
+  /** All products in order of make and name. */
+  public List<ProductClaims> products() {
+    return inOrder;
+  }
+
+  public List<ProductClaims> ofKind(FluidKind kind) {
+    return inOrder.stream().filter(read -> read.product().kind() == kind).toList();
+  }
+
+  /** A product that is known; an unknown one is broken data and throws. */
+  public ProductClaims claims(long productId) {
+    return Objects.requireNonNull(claims.get(productId), "product " + productId);
+  }
+
+  public Optional<ProductClaims> byId(long productId) {
+    return Optional.ofNullable(claims.get(productId));
+  }
+
+  /** The items that are packs of a product, the smallest first. */
+  public List<Item> packs(long productId) {
+    return packs.getOrDefault(productId, List.of());
+  }
+
+  /** What may be issued of an item and lies on no tray. */
+  public Quantity freeOf(Item item) {
+    return freeByItem.getOrDefault(item.id(), Quantity.zero(Measure.LITRES));
+  }
+
+  /** What is free of a product in all its packs. */
+  public Quantity free(long productId) {
+    return packs(productId).stream()
+        .map(this::freeOf)
+        .reduce(Quantity.zero(Measure.LITRES), Quantity::plus);
+  }
+
+  public boolean isOnShelf(Product product) {
+    return free(product.id()).isPositive();
+  }
+
+  /** Judges for the store's whole year. */
+  public SpecJudge judge(Spec spec) {
+    return judge(spec, Window.year(climate));
+  }
+
+  public SpecJudge judge(Spec spec, Window window) {
+    return new SpecJudge(spec, window, reference);
+  }
+
+  /** A product's verdict for a spec over the whole year. */
+  public Suitability verdict(Spec spec, long productId) {
+    return judge(spec).judge(claims(productId));
+  }
+}

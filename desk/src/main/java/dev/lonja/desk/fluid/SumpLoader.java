@@ -1,0 +1,53 @@
+package dev.lonja.desk.fluid;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.TopUp;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.store.Session;
+import dev.lonja.store.fluid.PourRepository.LastFill;
+import dev.lonja.store.fluid.PourRepository.StoredTopUp;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is in a compartment now: the last fill on file, and what was added since.
+ *
+ * @param fill empty if none is on file
+ */
+public record SumpLoader(
+    Optional<LastFill> fill, List<StoredTopUp> topUps, TopUp.Contents contents) {
+
+  public static SumpLoader load(
+      Session session, FluidBook book, long unitId, Compartment compartment) {
+    Optional<LastFill> fill = session.pours().lastFill(unitId, compartment.id());
+    Optional<LocalDate> since = fill.map(LastFill::on);
+    List<StoredTopUp> topUps = session.pours().topUps(unitId, compartment.id(), since);
+    TopUp.Contents contents =
+        new TopUp.Contents(
+            capacity(compartment),
+            fill.flatMap(f -> claims(session, book, f.itemId())),
+            topUps.stream()
+                .flatMap(
+                    topUp ->
+                        claims(session, book, topUp.itemId()).stream()
+                            .map(read -> new TopUp.Pour(read, topUp.volume())))
+                .toList());
+    return new SumpLoader(fill, topUps, contents);
+  }
+
+  private static Volume capacity(Compartment compartment) {
+    return compartment
+        .capacity(FillCondition.WITHOUT_FILTER)
+        .or(() -> compartment.capacity(FillCondition.WITH_FILTER))
+        .or(() -> compartment.capacity(FillCondition.DRY))
+        .orElse(Volume.ZERO);
+  }
+
+  private static Optional<ProductClaims> claims(Session session, FluidBook book, long itemId) {
+    return session.items().byId(itemId).flatMap(Item::product).map(p -> book.claims(p.id()));
+  }
+}

@@ -1,0 +1,56 @@
+package dev.lonja.desk.ledger;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.PackOpening;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.store.Session;
+import dev.lonja.store.ledger.LotFacts;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Books an issue; if it takes a pack of a fluid in part, the pack is opened and what is left in it
+ * becomes a lot of its own with the day it was opened on.
+ */
+public final class PackedIssue {
+
+  private PackedIssue() {}
+
+  /**
+   * @param held what open trays, other than the one this issue is for, hold of the item
+   */
+  public static Booking of(
+      Session session, long itemId, Quantity wanted, Quantity held, LocalDate today) {
+    ItemStock stock = session.ledger().stockOf(itemId);
+    Booking plain = Ledger.issue(stock, wanted, held, today);
+    if (plain instanceof Booking.Refused) {
+      return plain;
+    }
+    Item item = session.items().byId(itemId).orElseThrow();
+    return item.pack()
+        .flatMap(pack -> PackOpening.of(stock, wanted, Quantity.of(pack), today))
+        .map(
+            opening -> {
+              long container = openLot(session, item, opening, today);
+              return opening.issue(stock, wanted, held, today, container);
+            })
+        .orElse(plain);
+  }
+
+  private static long openLot(Session session, Item item, PackOpening opening, LocalDate today) {
+    LotFacts from =
+        session.ledger().lotsOf(item.id()).stream()
+            .filter(lot -> lot.lot().place().equals(opening.from().place()))
+            .findFirst()
+            .orElseThrow();
+    Optional<LocalDate> openUntil = item.keeping().openLifeDays().map(today::plusDays);
+    Optional<LocalDate> expires =
+        Stream.concat(openUntil.stream(), opening.from().expiresOn().stream())
+            .min(LocalDate::compareTo);
+    return session.ledger().addOpenLot(item.id(), from, today, expires);
+  }
+}

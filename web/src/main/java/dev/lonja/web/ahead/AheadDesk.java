@@ -1,0 +1,223 @@
+package dev.lonja.web.ahead;
+
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.forecast.Cover;
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.IsoWeek;
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Take;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.forecast.Forecast;
+import dev.lonja.desk.forecast.Subject;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.tray.TrayWording;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+
+/** Answers what will be used and when each item runs short. */
+@Service
+public class AheadDesk {
+
+  public static final int WEEKS = 26;
+  private static final int BAR_WEEKS = 8;
+  private static final List<Integer> HORIZONS = List.of(8, 26, 52);
+  private static final int SOON_DAYS = 28;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public AheadDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** All items that are expected to be used, the shortest first. */
+  @Allowed.ToSeeStore
+  public AheadView all(int weeks) {
+    LocalDate today = clock.today();
+    Forecast forecast = store.read(session -> Forecast.load(session, today, weeks));
+    List<Subject> used =
+        forecast.subjects().stream()
+            .filter(subject -> !subject.demands().isEmpty())
+            .sorted(
+                Comparator.comparing(
+                    (Subject subject) -> subject.cover().shortOn().orElse(LocalDate.MAX)))
+            .toList();
+    long shortCount = used.stream().filter(s -> s.cover().shortOn().isPresent()).count();
+    return new AheadView(
+        Words.count(used.size(), "item", "items")
+            + " in use, "
+            + shortCount
+            + " run short within "
+            + weeks
+            + " weeks",
+        HORIZONS.stream().map(w -> new AheadView.Horizon(w, w + " weeks", w == weeks)).toList(),
+        Math.min(BAR_WEEKS, weeks),
+        "week " + IsoWeek.of(today).number(),
+        forecast.plan().gaps().stream().map(AheadDesk::gap).toList(),
+        used.stream().map(subject -> row(forecast, subject)).toList());
+  }
+
+  private AheadView.Row row(Forecast forecast, Subject subject) {
+    List<IsoWeek> weeks = forecast.plan().horizon();
+    List<IsoWeek> near = weeks.subList(0, Math.min(BAR_WEEKS, weeks.size()));
+    Map<IsoWeek, Quantity> use = byWeek(subject);
+    Item lead = subject.lead();
+    return new AheadView.Row(
+        subject.product().map(product -> "fluid").orElse(lead.family().words()),
+        Plate.of(lead),
+        subject.product().map(Drum::of),
+        WeekBars.draw(near, use, "Expected use of " + lead.number() + " by week"),
+        sum(subject, near, use).display(),
+        subject.free().display(),
+        lasts(subject.cover(), weeks.size()),
+        state(subject.cover()));
+  }
+
+  /**
+   * One item, or the fluid it is a pack of, with the lines behind a week or behind all of them;
+   * empty for an unknown item.
+   */
+  @Allowed.ToSeeStore
+  public Optional<AheadItemView> item(long itemId, Optional<LocalDate> week) {
+    LocalDate today = clock.today();
+    Forecast forecast = store.read(session -> Forecast.load(session, today, WEEKS));
+    return forecast
+        .subjectOf(itemId)
+        .map(subject -> item(forecast, subject, week.map(IsoWeek::of)));
+  }
+
+  private AheadItemView item(Forecast forecast, Subject subject, Optional<IsoWeek> chosen) {
+    List<Demand> lines =
+        subject.demands().stream()
+            .filter(d -> chosen.isEmpty() || IsoWeek.of(d.date()).equals(chosen.get()))
+            .toList();
+    Quantity total =
+        lines.stream()
+            .map(Demand::quantity)
+            .reduce(Quantity.zero(subject.free().measure()), Quantity::plus);
+    return new AheadItemView(
+        Plate.of(subject.lead()),
+        subject.product().map(Drum::of),
+        subject.product().map(Product::id).orElse(0L),
+        subject.free().display() + " free, " + summary(subject.cover()),
+        TideLine.draw(forecast.plan().today(), forecast.plan().horizon(), subject),
+        weeks(subject, chosen),
+        chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
+        lines.stream().map(line -> line(line, subject)).toList(),
+        exact(total));
+  }
+
+  private List<AheadItemView.Week> weeks(Subject subject, Optional<IsoWeek> chosen) {
+    List<AheadItemView.Week> rows = new ArrayList<>();
+    Quantity left = subject.free();
+    for (Map.Entry<IsoWeek, Quantity> week : byWeek(subject).entrySet()) {
+      left = left.minus(week.getValue());
+      rows.add(
+          new AheadItemView.Week(
+              week.getKey().display(),
+              week.getKey().monday().toString(),
+              Words.day(week.getKey().monday(), clock.today()),
+              exact(week.getValue()),
+              left.display(),
+              left.isNegative(),
+              chosen.filter(week.getKey()::equals).isPresent()));
+    }
+    return rows;
+  }
+
+  private AheadItemView.Line line(Demand demand, Subject subject) {
+    String pack =
+        subject.items().size() > 1
+            ? subject.items().stream()
+                    .filter(item -> item.id() == demand.itemId())
+                    .findFirst()
+                    .orElseThrow()
+                    .number()
+                + ", "
+            : "";
+    return new AheadItemView.Line(
+        Words.day(demand.date(), clock.today()),
+        demand.unitCode(),
+        demand.service(),
+        demand.line().place(),
+        pack + TrayWording.reason(demand.line().reason()),
+        DueWording.why(demand.due(), clock.today()),
+        demand.held().isPositive()
+            ? exact(demand.line().expected()) + " less " + exact(demand.held()) + " on its tray"
+            : "",
+        exact(demand.quantity()));
+  }
+
+  /** Figures that are added up show every digit, so that the reader can add them too. */
+  private static String exact(Quantity quantity) {
+    return quantity.exactText() + " " + quantity.measure().symbol();
+  }
+
+  private static Map<IsoWeek, Quantity> byWeek(Subject subject) {
+    Map<IsoWeek, Quantity> weeks = new TreeMap<>();
+    for (Demand demand : subject.demands()) {
+      if (!demand.quantity().isZero()) {
+        weeks.merge(IsoWeek.of(demand.date()), demand.quantity(), Quantity::plus);
+      }
+    }
+    return weeks;
+  }
+
+  private static Quantity sum(Subject subject, List<IsoWeek> weeks, Map<IsoWeek, Quantity> use) {
+    Quantity sum = Quantity.zero(subject.free().measure());
+    for (IsoWeek week : weeks) {
+      sum = use.containsKey(week) ? sum.plus(use.get(week)) : sum;
+    }
+    return sum;
+  }
+
+  private String summary(Cover cover) {
+    return cover
+        .shortOn()
+        .map(day -> "short on " + Words.day(day, clock.today()))
+        .orElse("covered for " + WEEKS + " weeks");
+  }
+
+  private static String lasts(Cover cover, int weeks) {
+    return cover
+        .days()
+        .map(days -> Words.count(days, "day", "days"))
+        .orElse("over " + weeks + " weeks");
+  }
+
+  private State state(Cover cover) {
+    if (cover.shortOn().isEmpty()) {
+      return State.ready("covered");
+    }
+    LocalDate day = cover.shortOn().get();
+    String words = "short " + Words.day(day, clock.today());
+    return day.isBefore(clock.today().plusDays(SOON_DAYS))
+        ? State.ofShort(words)
+        : State.note(words);
+  }
+
+  private static String gap(PlanLine.UnitGap gap) {
+    if (gap.gap() instanceof Take.Gap.NoCapacity none) {
+      return gap.unitCode() + " " + none.compartment() + ": no capacity on file.";
+    } else if (gap.gap() instanceof Take.Gap.NoItem none) {
+      return gap.unitCode() + " " + none.place() + ": no item chosen.";
+    }
+    Take.Gap.FilterVolumeUnknown unknown = (Take.Gap.FilterVolumeUnknown) gap.gap();
+    return gap.unitCode() + " " + unknown.position() + ": the filter's volume is unknown.";
+  }
+}

@@ -1,0 +1,38 @@
+package dev.lonja.web.ahead;
+
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Plate;
+import java.util.List;
+import java.util.Optional;
+
+/** One item's tide line, its weeks and what a week is for. */
+record AheadItemView(
+    Plate plate,
+    Optional<Drum> drum,
+    long productId,
+    String summary,
+    String tide,
+    List<Week> weeks,
+    String drillTitle,
+    List<Line> lines,
+    String drillTotal) {
+
+  record Week(
+      String name,
+      String monday,
+      String from,
+      String use,
+      String left,
+      boolean isShort,
+      boolean chosen) {}
+
+  record Line(
+      String day,
+      String unit,
+      String service,
+      String place,
+      String reason,
+      String due,
+      String held,
+      String quantity) {}
+}

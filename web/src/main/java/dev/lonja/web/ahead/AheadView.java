@@ -1,0 +1,29 @@
+package dev.lonja.web.ahead;
+
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import java.util.List;
+import java.util.Optional;
+
+/** The weeks table of all items. */
+record AheadView(
+    String summary,
+    List<Horizon> horizons,
+    int barWeeks,
+    String firstWeek,
+    List<String> gaps,
+    List<Row> rows) {
+
+  record Horizon(int weeks, String words, boolean chosen) {}
+
+  record Row(
+      String kind,
+      Plate plate,
+      Optional<Drum> drum,
+      String bars,
+      String use,
+      String free,
+      String lasts,
+      State state) {}
+}

@@ -1,0 +1,170 @@
+package dev.lonja.web.ahead;
+
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.IsoWeek;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.forecast.Subject;
+import dev.lonja.web.frame.Svg;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * Draws stock against time as a tide falling down a harbour wall: the wall carries the scale, the
+ * water is what is left, and what lies below the floor of the wall is short.
+ */
+final class TideLine {
+
+  private static final int WIDTH = 1000;
+  private static final int HEIGHT = 300;
+  private static final int LEFT = 74;
+  private static final int RIGHT = 18;
+  private static final int TOP = 26;
+  private static final int BOTTOM = 40;
+  private static final int MOST_GRID_LINES = 5;
+
+  private final LocalDate today;
+  private final List<IsoWeek> weeks;
+  private final Subject subject;
+  private final double top;
+  private final double floor;
+
+  private TideLine(LocalDate today, List<IsoWeek> weeks, Subject subject) {
+    this.today = today;
+    this.weeks = weeks;
+    this.subject = subject;
+    double free = amount(subject.free());
+    double end = amount(subject.free().minus(subject.cover().needed()));
+    this.top = Math.max(niceAbove(free), 1);
+    this.floor = Math.min(0, end);
+  }
+
+  static String draw(LocalDate today, List<IsoWeek> weeks, Subject subject) {
+    return new TideLine(today, weeks, subject).draw();
+  }
+
+  private String draw() {
+    Svg svg = new Svg(WIDTH, HEIGHT, "Stock of " + subject.lead().number() + " against time");
+    grid(svg);
+    weekLabels(svg);
+    water(svg);
+    shortDay(svg);
+    return svg.done();
+  }
+
+  private void grid(Svg svg) {
+    double step = niceAbove((top - floor) / MOST_GRID_LINES);
+    double first = Math.ceil(floor / step) * step;
+    for (double value = first; value <= top + step / 1000; value += step) {
+      boolean zero = Math.abs(value) < step / 1000;
+      String look = zero ? "stroke=\"#0e2b33\" stroke-width=\"1.6\"" : "stroke=\"#b9c8c5\"";
+      svg.line(LEFT, y(value), WIDTH - RIGHT, y(value), look);
+      String unit = zero || Math.abs(value - top) > step / 1000 ? "" : unit();
+      svg.label(
+          LEFT - 8,
+          y(value) + 5,
+          plain(value) + unit,
+          "text-anchor=\"end\" font-size=\"14\" fill=\"#44606a\"");
+    }
+  }
+
+  private void weekLabels(Svg svg) {
+    int every = Math.max(1, weeks.size() / 13);
+    for (int i = 0; i < weeks.size(); i += every) {
+      double x = x(weeks.get(i).monday().isBefore(today) ? today : weeks.get(i).monday());
+      svg.line(x, HEIGHT - BOTTOM, x, HEIGHT - BOTTOM + 5, "stroke=\"#44606a\"");
+      String name = (i == 0 ? "week " : "") + weeks.get(i).number();
+      String anchor = i == 0 ? "start" : "middle";
+      svg.label(
+          i == 0 ? LEFT - 40 : x,
+          HEIGHT - BOTTOM + 22,
+          name,
+          "text-anchor=\"" + anchor + "\" font-size=\"14\" fill=\"#44606a\"");
+    }
+  }
+
+  private void water(Svg svg) {
+    String toFloor = point('L', WIDTH - RIGHT, y(0)) + point('L', LEFT, y(0)) + "Z";
+    svg.path(line(left -> Math.max(left, 0)) + toFloor, "fill=\"#d3dedb\"");
+    svg.path(line(left -> Math.min(left, 0)) + toFloor, "fill=\"#f0d2ca\"");
+    svg.path(line(left -> left), "fill=\"none\" stroke=\"#0e2b33\" stroke-width=\"2.6\"");
+  }
+
+  /** The steps of what is left, each value changed by {@code bound} first. */
+  private String line(DoubleUnaryOperator bound) {
+    Quantity left = subject.free();
+    double height = y(bound.applyAsDouble(amount(left)));
+    StringBuilder line = new StringBuilder(point('M', x(today), height));
+    for (Demand demand : subject.demands()) {
+      line.append(point('L', x(demand.date()), height));
+      left = left.minus(demand.quantity());
+      height = y(bound.applyAsDouble(amount(left)));
+      line.append(point('L', x(demand.date()), height));
+    }
+    return line + point('L', WIDTH - RIGHT, height);
+  }
+
+  private void shortDay(Svg svg) {
+    subject
+        .cover()
+        .shortOn()
+        .ifPresent(
+            day -> {
+              double x = x(day);
+              svg.line(x, TOP - 18, x, HEIGHT - BOTTOM, "stroke=\"#b8361c\" stroke-width=\"2\"");
+              boolean late = x > WIDTH - 200;
+              svg.label(
+                  late ? x - 8 : x + 8,
+                  TOP - 6,
+                  "▲ short on " + Words.day(day, today),
+                  "font-size=\"15\" font-weight=\"700\" fill=\"#b8361c\" text-anchor=\""
+                      + (late ? "end" : "start")
+                      + "\"");
+            });
+  }
+
+  private double x(LocalDate day) {
+    long days = ChronoUnit.DAYS.between(today, day);
+    long all = ChronoUnit.DAYS.between(today, weeks.get(weeks.size() - 1).sunday().plusDays(1));
+    return LEFT + (double) days / all * (WIDTH - LEFT - RIGHT);
+  }
+
+  private double y(double value) {
+    return TOP + (top - value) / (top - floor) * (HEIGHT - TOP - BOTTOM);
+  }
+
+  private String unit() {
+    return " " + subject.free().measure().symbol();
+  }
+
+  private static double amount(Quantity quantity) {
+    return quantity.amount().doubleValue();
+  }
+
+  private static String point(char command, double x, double y) {
+    return String.format(Locale.ROOT, "%c%.1f %.1f", command, x, y);
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value)
+        ? String.valueOf((long) value).replace('-', '−')
+        : String.format(Locale.ROOT, "%.1f", value).replace('-', '−');
+  }
+
+  /** The next of 1, 2, 5, 10, 20, 50, … that is not below {@code value}; 1 for zero and less. */
+  private static double niceAbove(double value) {
+    if (!(value > 0)) {
+      return 1;
+    }
+    double power = Math.pow(10, Math.floor(Math.log10(value)));
+    for (double factor : new double[] {1, 2, 5}) {
+      if (factor * power >= value) {
+        return factor * power;
+      }
+    }
+    return 10 * power;
+  }
+}

@@ -1,0 +1,51 @@
+package dev.lonja.web.due;
+
+import dev.lonja.web.frame.State;
+import java.util.List;
+
+/**
+ * What falls due on all units, as a list by day and as a calendar by week.
+ *
+ * @param earlier leads to the part of the list before this one; empty in the first
+ * @param later leads to the part after it; empty in the last
+ */
+record DueView(
+    String summary,
+    String earlier,
+    String later,
+    String scale,
+    List<Choice> classes,
+    List<Choice> sorts,
+    List<Choice> shows,
+    List<Row> rows,
+    List<Week> weeks) {
+
+  /** A filter or order that may be chosen; {@code query} leads to it. */
+  record Choice(String words, String query, boolean chosen) {}
+
+  /**
+   * One occurrence.
+   *
+   * @param taskId the task that sets its day, to open it on the unit page
+   * @param limits what sets its day
+   * @param span "10 Mar – 2 Apr", where it can be said
+   */
+  record Row(
+      String day,
+      String date,
+      String unit,
+      String title,
+      String tasks,
+      long taskId,
+      String limits,
+      String ruler,
+      String span,
+      State state,
+      boolean noRecord) {}
+
+  /** A week of the calendar. */
+  record Week(String name, String from, List<Entry> entries) {}
+
+  /** One occurrence in it. */
+  record Entry(String weekday, String unit, String title) {}
+}

@@ -1,0 +1,84 @@
+package dev.lonja.web.meter;
+
+import dev.lonja.core.fleet.JudgedMeter;
+import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterNotes;
+import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.fleet.ReadingLog;
+import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Meter values as people type them, and what speaks against them. */
+public final class MeterEntry {
+
+  /** A form's field for one meter is called by this and the meter's id. */
+  private static final String FIELD = "meter-";
+
+  private static final BigDecimal HIGHEST = BigDecimal.valueOf(9_999_999);
+
+  private MeterEntry() {}
+
+  /** The fields of a form that stand for meters, by meter id. */
+  public static Map<Long, String> fields(Map<String, String> typed) {
+    Map<Long, String> meters = new HashMap<>();
+    typed.forEach(
+        (field, value) -> {
+          if (field.matches(FIELD + "[0-9]{1,18}")) {
+            meters.put(Long.valueOf(field.substring(FIELD.length())), value);
+          }
+        });
+    return meters;
+  }
+
+  public static String field(long meterId) {
+    return FIELD + meterId;
+  }
+
+  /** A value that a meter can show; anything else is refused. */
+  public static Optional<MeterValue> value(
+      Typed typed, String field, String what, String text, MeterMeasure measure) {
+    Optional<BigDecimal> amount = typed.decimal(field, what, text);
+    boolean inRange = amount.filter(a -> a.signum() >= 0 && a.compareTo(HIGHEST) <= 0).isPresent();
+    if (amount.isPresent() && !inRange) {
+      typed.refuse(
+          field, what + " is " + amount.get().toPlainString() + "; allowed is 0 to 9,999,999.");
+      return Optional.empty();
+    }
+    return amount.map(a -> MeterValue.of(a, measure));
+  }
+
+  /** What speaks against a reading: it would be set aside itself, or set others aside. */
+  public static List<String> objections(JudgedMeter meter, Reading reading) {
+    ReadingLog log = meter.logWith(reading);
+    List<String> objections = new ArrayList<>();
+    JudgedReading judged = log.judgementOf(reading);
+    if (!judged.accepted()) {
+      objections.add(ReadingWording.why(judged));
+    }
+    long others = newlySetAside(meter, meter.notes().with(List.of(reading)), reading);
+    if (others > 0) {
+      objections.add(
+          Words.count(others, "later reading", "later readings") + " would be set aside by it.");
+    }
+    return objections;
+  }
+
+  /** How many readings that count would be set aside, not counting one that is on purpose. */
+  static long newlySetAside(JudgedMeter meter, MeterNotes then, Reading besides) {
+    Map<Long, Boolean> counted = new HashMap<>();
+    meter.log().readings().forEach(j -> counted.put(j.reading().id(), j.accepted()));
+    return ReadingLog.judge(then).readings().stream()
+        .filter(judged -> judged.reading().id() != besides.id())
+        .filter(judged -> besides.corrects().filter(id -> id == judged.reading().id()).isEmpty())
+        .filter(judged -> !judged.accepted() && counted.getOrDefault(judged.reading().id(), false))
+        .count();
+  }
+}

@@ -1,0 +1,56 @@
+package dev.lonja.web.meter;
+
+import dev.lonja.web.frame.State;
+import java.util.List;
+import java.util.Optional;
+
+/** The page of one unit's meters, and of when it does not run. */
+record UnitMetersView(
+    String code,
+    String name,
+    List<MeterBlock> meters,
+    List<LayUpRow> layUps,
+    String months,
+    String unitClass,
+    String classCode,
+    String today) {
+
+  /**
+   * One meter with all that was noted of it.
+   *
+   * @param life where it was exchanged, what the machine has run in all
+   * @param last the last accepted reading, in words
+   */
+  record MeterBlock(
+      long id,
+      String name,
+      String measure,
+      String expected,
+      String life,
+      String rate,
+      Optional<State> silent,
+      String last,
+      List<ReadingRow> readings,
+      List<ReplacementRow> replacements) {}
+
+  /**
+   * A reading.
+   *
+   * @param why what speaks against it, or who accepted it
+   * @param life what it stands for where the meter was exchanged, else empty
+   * @param canBeCorrected false for one that ends a meter, or that was corrected
+   */
+  record ReadingRow(
+      long id,
+      String day,
+      String value,
+      String life,
+      State state,
+      String why,
+      boolean counts,
+      boolean canBeCorrected) {}
+
+  record ReplacementRow(long id, String words) {}
+
+  record LayUpRow(long id, String words) {}
+}

@@ -1,0 +1,48 @@
+package dev.lonja.web.pour;
+
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.spec.SpecView;
+import java.util.List;
+
+/**
+ * Topping up at the counter.
+ *
+ * @param compartment the chosen one's id; 0 if none is chosen yet
+ * @param now what is in it, in words
+ * @param since what was added since the drain
+ */
+record TopUpView(
+    List<SpecView.Choice> units,
+    String unit,
+    List<SpecView.Choice> compartments,
+    long compartment,
+    String name,
+    List<String> now,
+    List<PourRow> since,
+    String litres,
+    List<String> cautions,
+    List<Row> rows) {
+
+  /** Something added; {@code signed} says who signed for it. */
+  record PourRow(long id, String what, String signed) {}
+
+  /**
+   * A product that lies on the shelf.
+   *
+   * @param items its packs that hold enough, to take from
+   * @param needsSignature true if it may be added only with one
+   * @param never true if it may not be added at all
+   */
+  record Row(
+      long productId,
+      String name,
+      Drum drum,
+      State state,
+      List<String> lines,
+      List<ItemChoice> items,
+      boolean needsSignature,
+      boolean never) {}
+
+  record ItemChoice(long itemId, String words) {}
+}

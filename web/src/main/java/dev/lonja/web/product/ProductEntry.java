@@ -1,0 +1,184 @@
+package dev.lonja.web.product;
+
+import dev.lonja.core.fluid.Approval;
+import dev.lonja.core.fluid.ApprovalCode;
+import dev.lonja.core.fluid.BrakeBase;
+import dev.lonja.core.fluid.Chemistry;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.FluidReference;
+import dev.lonja.core.fluid.Grade;
+import dev.lonja.core.fluid.HydraulicType;
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.quantity.AshContent;
+import dev.lonja.core.quantity.Density;
+import dev.lonja.web.request.Typed;
+import dev.lonja.web.spec.SpecEntry;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Reads the form of a product; what is wrong is in {@code typed}. */
+final class ProductEntry {
+
+  static final String HAZARD = "hazard-";
+  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_LABEL = 120;
+  private static final int LONGEST_GRADE = 20;
+  private static final BigDecimal MOST_ASH = BigDecimal.valueOf(100);
+  private static final BigDecimal MOST_ZINC = BigDecimal.valueOf(100_000);
+  private static final BigDecimal MOST_DENSITY = BigDecimal.valueOf(20_000);
+
+  private final Map<String, String> form;
+  private final FluidReference reference;
+  private final Typed typed;
+
+  ProductEntry(Map<String, String> form, FluidReference reference, Typed typed) {
+    this.form = form;
+    this.reference = reference;
+    this.typed = typed;
+  }
+
+  /** What the form holds for a product that is on file. */
+  static Map<String, String> fields(Product product) {
+    Map<String, String> fields = new LinkedHashMap<>();
+    Product.Data data = product.data();
+    fields.put("make", product.make());
+    fields.put("name", product.name());
+    fields.put("kind", product.kind().name());
+    fields.put("grade", product.grade());
+    fields.put("classes", product.classes());
+    fields.put("listed", codes(product, true));
+    fields.put("suitable", codes(product, false));
+    fields.put("ash", data.ash().map(AshContent::exactText).orElse(""));
+    fields.put("zinc", data.zincMilligrams().map(String::valueOf).orElse(""));
+    fields.put("modifier", yesNo(data.frictionModifier()));
+    fields.put("biodegradable", yesNo(data.biodegradable()));
+    fields.put("density", data.density().map(Density::exactText).orElse(""));
+    fields.put("chemistry", data.chemistry().map(Chemistry::words).orElse(""));
+    fields.put("base", data.base().map(Enum::name).orElse(""));
+    fields.put("type", data.type().map(Enum::name).orElse(""));
+    data.hazards().forEach(code -> fields.put(HAZARD + code, "yes"));
+    return fields;
+  }
+
+  private static String codes(Product product, boolean listed) {
+    return product.approvals().stream()
+        .filter(approval -> approval.listed() == listed)
+        .map(approval -> approval.code().text())
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String yesNo(Optional<Boolean> value) {
+    return value.map(v -> v ? "yes" : "no").orElse("");
+  }
+
+  private String text(String field) {
+    return form.getOrDefault(field, "").strip();
+  }
+
+  /** The product of the form; empty if something is wrong. */
+  Optional<Product> product(long id, long version, List<String> knownHazards) {
+    Optional<String> make = typed.text("make", "The make", text("make"), LONGEST_NAME);
+    Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
+    Optional<FluidKind> kind = choice(FluidKind.values(), "kind");
+    if (kind.isEmpty()) {
+      typed.refuse("kind", "Choose what the fluid is for.");
+    }
+    kind.ifPresent(this::checkGrades);
+    shorter("classes", "The label", LONGEST_LABEL);
+    List<Approval> approvals = approvals();
+    Product.Data data = data(kind.orElse(FluidKind.WASHER_FLUID), knownHazards);
+    return typed.problems().isEmpty()
+        ? Optional.of(
+            new Product(
+                id,
+                make.orElseThrow(),
+                name.orElseThrow(),
+                kind.orElseThrow(),
+                text("grade"),
+                text("classes"),
+                approvals,
+                data,
+                version))
+        : Optional.empty();
+  }
+
+  private void checkGrades(FluidKind kind) {
+    shorter("grade", "The grade", LONGEST_GRADE);
+    if (!kind.isGraded() && !text("grade").isEmpty()) {
+      typed.refuse(
+          "grade",
+          "The grade is \"" + text("grade") + "\"; a " + kind.words() + " fluid has none.");
+      return;
+    }
+    for (Grade grade : Grade.all(text("grade"))) {
+      if (!reference.grades().isGrade(kind, grade)) {
+        typed.refuse(
+            "grade",
+            "\""
+                + grade.text()
+                + "\" is not a grade of "
+                + kind.words()
+                + " fluids; those that exist are under Setup, standards.");
+      }
+    }
+  }
+
+  private void shorter(String field, String what, int longest) {
+    if (!text(field).isEmpty()) {
+      typed.text(field, what, text(field), longest);
+    }
+  }
+
+  private List<Approval> approvals() {
+    Map<String, Approval> approvals = new LinkedHashMap<>();
+    for (ApprovalCode code : SpecEntry.codes(text("listed"), "listed", typed)) {
+      approvals.put(code.key(), new Approval(code, true));
+    }
+    for (ApprovalCode code : SpecEntry.codes(text("suitable"), "suitable", typed)) {
+      approvals.putIfAbsent(code.key(), new Approval(code, false));
+    }
+    return new ArrayList<>(approvals.values());
+  }
+
+  private Product.Data data(FluidKind kind, List<String> knownHazards) {
+    Optional<Chemistry> family =
+        text("chemistry").isEmpty() || kind != FluidKind.COOLANT
+            ? Optional.empty()
+            : Chemistry.ofLabel(text("chemistry"));
+    return new Product.Data(
+        decimal("ash", "The ash in per cent", MOST_ASH).map(AshContent::ofPercent),
+        decimal("zinc", "The zinc in mg/kg", MOST_ZINC).map(BigDecimal::intValue),
+        yesNo("modifier"),
+        yesNo("biodegradable"),
+        decimal("density", "The density in kg/m³", MOST_DENSITY)
+            .map(Density::ofKilogramsPerCubicMetre),
+        family,
+        kind == FluidKind.BRAKE_FLUID ? choice(BrakeBase.values(), "base") : Optional.empty(),
+        kind == FluidKind.HYDRAULIC_OIL ? choice(HydraulicType.values(), "type") : Optional.empty(),
+        knownHazards.stream().filter(code -> text(HAZARD + code).equals("yes")).toList());
+  }
+
+  private Optional<BigDecimal> decimal(String field, String what, BigDecimal most) {
+    return text(field).isEmpty()
+        ? Optional.empty()
+        : typed.decimalUpTo(field, what, text(field), most);
+  }
+
+  private Optional<Boolean> yesNo(String field) {
+    return switch (text(field)) {
+      case "yes" -> Optional.of(true);
+      case "no" -> Optional.of(false);
+      default -> Optional.empty();
+    };
+  }
+
+  private <T extends Enum<T>> Optional<T> choice(T[] values, String field) {
+    return Arrays.stream(values).filter(v -> v.name().equals(text(field))).findFirst();
+  }
+}

@@ -1,0 +1,76 @@
+package dev.lonja.web.product;
+
+import dev.lonja.web.fluid.Hazards;
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.spec.SpecView;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A fluid with its packs and where it may go.
+ *
+ * @param facts from its data sheet, unknown ones said so
+ * @param claims classes that its label was read to claim, with what they cover
+ * @param notUnderstood what of the label claims nothing
+ * @param cautions texts of its hazards
+ */
+record ProductView(
+    long id,
+    String name,
+    Drum drum,
+    List<Fact> facts,
+    List<String> claims,
+    List<String> notUnderstood,
+    List<String> approvals,
+    List<PackRow> packs,
+    String free,
+    List<PlaceRow> places,
+    List<Hazards.Text> cautions) {
+
+  record Fact(String what, String value) {}
+
+  /** A pack; {@code open} are the containers that are open. */
+  record PackRow(
+      Plate plate, String pack, String bin, String free, String price, List<String> open) {}
+
+  /**
+   * A spec in use and the verdict for it.
+   *
+   * @param instead what on the shelf may go in, where this may not
+   */
+  record PlaceRow(
+      long specId,
+      String place,
+      String units,
+      State state,
+      String reason,
+      String instead,
+      boolean preferred) {}
+
+  /** All products. */
+  record All(List<Row> rows) {}
+
+  record Row(long id, String name, Drum drum, String packs, String free, int places) {}
+
+  /** What the form holds and may hold. */
+  record Form(
+      long id,
+      String title,
+      long version,
+      Map<String, String> fields,
+      List<SpecView.Choice> kinds,
+      List<SpecView.Choice> bases,
+      List<SpecView.Choice> types,
+      List<SpecView.Choice> hazards,
+      Effect effect) {}
+
+  /** What the product as typed would mean. */
+  record Effect(
+      List<String> problems,
+      String claims,
+      List<String> notUnderstood,
+      String summary,
+      List<PlaceRow> places) {}
+}

@@ -1,0 +1,30 @@
+package dev.lonja.web.spec;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The matrix of products and specs. */
+@Controller
+class OilsController {
+
+  private final MatrixDesk desk;
+
+  OilsController(MatrixDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping("/oils")
+  String matrix(
+      @RequestParam(defaultValue = "") String kind,
+      @RequestParam(name = "class", defaultValue = "") String unitClass,
+      @RequestParam(defaultValue = "false") boolean shelf,
+      @RequestParam(defaultValue = "0") long spec,
+      @RequestParam(defaultValue = "0") long product,
+      Model model) {
+    model.addAttribute(
+        "view", desk.view(new MatrixDesk.Query(kind, unitClass, shelf, spec, product)));
+    return "oils";
+  }
+}

@@ -1,0 +1,254 @@
+package dev.lonja.web.spec;
+
+import dev.lonja.core.fluid.ApprovalCode;
+import dev.lonja.core.fluid.BrakeBase;
+import dev.lonja.core.fluid.Chemistry;
+import dev.lonja.core.fluid.FluidKind;
+import dev.lonja.core.fluid.FluidReference;
+import dev.lonja.core.fluid.Grade;
+import dev.lonja.core.fluid.GradeChart;
+import dev.lonja.core.fluid.GradeRow;
+import dev.lonja.core.fluid.ServiceClass;
+import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.quantity.AshContent;
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/** Reads the form of a spec; what is wrong is in {@code typed}. */
+public final class SpecEntry {
+
+  static final int GRADE_ROWS = 6;
+  private static final int LONGEST_GRADE = 20;
+  private static final int LONGEST_CODE = 40;
+  private static final int MOST_GROUPS = 20;
+  private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);
+  private static final BigDecimal HOTTEST = BigDecimal.valueOf(90);
+  private static final BigDecimal MOST_ASH = BigDecimal.valueOf(100);
+  private static final BigDecimal MOST_ZINC = BigDecimal.valueOf(100_000);
+
+  private final Map<String, String> form;
+  private final FluidReference reference;
+  private final Typed typed;
+
+  SpecEntry(Map<String, String> form, FluidReference reference, Typed typed) {
+    this.form = form;
+    this.reference = reference;
+    this.typed = typed;
+  }
+
+  /** What the form holds for a spec that is on file. */
+  static Map<String, String> fields(Spec spec) {
+    Map<String, String> fields = new LinkedHashMap<>();
+    fields.put("kind", spec.kind().name());
+    int no = 0;
+    for (GradeRow row : spec.chart().rows()) {
+      no++;
+      fields.put("grade-" + no, row.grade().text());
+      fields.put("low-" + no, row.lowest().map(Temperature::exactText).orElse(""));
+      fields.put("high-" + no, row.highest().map(Temperature::exactText).orElse(""));
+    }
+    fields.put(
+        "classes",
+        spec.classGroups().stream()
+            .map(
+                group ->
+                    group.stream()
+                        .sorted()
+                        .map(ServiceClass::text)
+                        .collect(Collectors.joining(", ")))
+            .collect(Collectors.joining("\n")));
+    fields.put(
+        "approvals",
+        spec.approvals().stream().map(ApprovalCode::text).collect(Collectors.joining(", ")));
+    fields.put("mode", spec.mode().name());
+    Spec.Limits limits = spec.limits();
+    fields.put("ash", limits.mostAsh().map(AshContent::exactText).orElse(""));
+    fields.put("zinc", limits.leastZincMilligrams().map(String::valueOf).orElse(""));
+    fields.put("modifier", limits.frictionModifier().name());
+    fields.put("wetClutch", limits.wetClutch() ? "yes" : "");
+    fields.put("biodegradable", limits.biodegradable() ? "yes" : "");
+    fields.put("chemistry", limits.chemistry().map(Enum::name).orElse(""));
+    fields.put("base", limits.base().map(Enum::name).orElse(""));
+    return fields;
+  }
+
+  private String text(String field) {
+    return form.getOrDefault(field, "").strip();
+  }
+
+  /** The spec of the form; empty if something is wrong. */
+  Optional<Spec> spec() {
+    Optional<FluidKind> kind =
+        Arrays.stream(FluidKind.values()).filter(k -> k.name().equals(text("kind"))).findFirst();
+    if (kind.isEmpty()) {
+      typed.refuse("kind", "Choose the kind of fluid.");
+      return Optional.empty();
+    }
+    GradeChart chart = new GradeChart(gradeRows());
+    chart
+        .problems(kind.get(), reference.grades())
+        .forEach(problem -> typed.refuse("grade-1", words(problem, kind.get())));
+    List<Set<ServiceClass>> groups = groups();
+    List<ApprovalCode> codes = codes();
+    Spec.ApprovalMode mode =
+        text("mode").equals("LISTED") ? Spec.ApprovalMode.LISTED : Spec.ApprovalMode.OR_CLASS;
+    if (mode == Spec.ApprovalMode.LISTED && codes.isEmpty()) {
+      typed.refuse("approvals", "Name the approvals, or let the classes do as well.");
+    }
+    Spec.Limits limits = limits(kind.get());
+    return typed.problems().isEmpty()
+        ? Optional.of(new Spec(kind.get(), chart, groups, codes, mode, limits))
+        : Optional.empty();
+  }
+
+  private List<GradeRow> gradeRows() {
+    List<GradeRow> rows = new ArrayList<>();
+    for (int no = 1; no <= GRADE_ROWS; no++) {
+      String grade = text("grade-" + no);
+      if (!grade.isEmpty()) {
+        Optional<String> named = typed.text("grade-" + no, "The grade", grade, LONGEST_GRADE);
+        Optional<Temperature> low = temperature("low-" + no);
+        Optional<Temperature> high = temperature("high-" + no);
+        named.ifPresent(text -> rows.add(new GradeRow(new Grade(text), low, high)));
+      } else if (!text("low-" + no).isEmpty() || !text("high-" + no).isEmpty()) {
+        typed.refuse("grade-" + no, "A range has no grade. Write the grade before it.");
+      }
+    }
+    return rows;
+  }
+
+  private Optional<Temperature> temperature(String field) {
+    return text(field).isEmpty()
+        ? Optional.empty()
+        : TemperatureEntry.of(typed, field, text(field), COLDEST, HOTTEST);
+  }
+
+  private static String words(GradeChart.Problem problem, FluidKind kind) {
+    if (problem instanceof GradeChart.Problem.NotAGrade p) {
+      return "\""
+          + p.grade().text()
+          + "\" is not a grade of "
+          + kind.words()
+          + (kind.isGraded()
+              ? " oil; grades that exist are under Setup, standards."
+              : " fluid, which has none; leave the chart empty.");
+    } else if (problem instanceof GradeChart.Problem.Inverted p) {
+      return "The range of "
+          + p.row().grade().text()
+          + " runs from "
+          + p.row().lowest().orElseThrow().display()
+          + " to "
+          + p.row().highest().orElseThrow().display()
+          + "; the first must not be the higher.";
+    }
+    GradeChart.Problem.Overlapping p = (GradeChart.Problem.Overlapping) problem;
+    return "Two ranges of "
+        + p.row().grade().text()
+        + " lie over each other: "
+        + SpecWording.grade(p.other())
+        + ", and "
+        + SpecWording.grade(p.row())
+        + ".";
+  }
+
+  private List<Set<ServiceClass>> groups() {
+    List<Set<ServiceClass>> groups = new ArrayList<>();
+    for (String line : text("classes").split("\\R")) {
+      Set<ServiceClass> group = new TreeSet<>();
+      for (String name : line.split(",")) {
+        if (!name.isBlank()) {
+          Optional<ServiceClass> known =
+              reference
+                  .classes()
+                  .named(name)
+                  .or(() -> reference.classes().read(name).claimed().stream().findFirst());
+          known.ifPresentOrElse(
+              group::add,
+              () ->
+                  typed.refuse(
+                      "classes",
+                      "\""
+                          + name.strip()
+                          + "\" is not a class that is known. Write one such as API CI-4, or add"
+                          + " it under Setup, standards."));
+        }
+      }
+      if (!group.isEmpty() && !groups.contains(group)) {
+        groups.add(group);
+      }
+    }
+    if (groups.size() > MOST_GROUPS) {
+      typed.refuse(
+          "classes", "There are " + groups.size() + " lines; allowed are " + MOST_GROUPS + ".");
+    }
+    return groups;
+  }
+
+  private List<ApprovalCode> codes() {
+    return codes(text("approvals"), "approvals", typed);
+  }
+
+  /** Codes with a comma or semicolon between them, each once. */
+  public static List<ApprovalCode> codes(String text, String field, Typed typed) {
+    Map<String, ApprovalCode> codes = new LinkedHashMap<>();
+    for (String code : text.split("[,;\\n]")) {
+      if (!code.isBlank()) {
+        typed
+            .text(field, "The approval " + code.strip(), code, LONGEST_CODE)
+            .map(ApprovalCode::new)
+            .ifPresent(c -> codes.putIfAbsent(c.key(), c));
+      }
+    }
+    return List.copyOf(codes.values());
+  }
+
+  private Spec.Limits limits(FluidKind kind) {
+    Optional<AshContent> ash =
+        text("ash").isEmpty()
+            ? Optional.empty()
+            : typed
+                .decimalUpTo("ash", "The ash in per cent", text("ash"), MOST_ASH)
+                .map(AshContent::ofPercent);
+    Optional<Integer> zinc =
+        text("zinc").isEmpty()
+            ? Optional.empty()
+            : typed
+                .decimalUpTo("zinc", "The zinc in mg/kg", text("zinc"), MOST_ZINC)
+                .map(BigDecimal::intValue);
+    Spec.FrictionModifier modifier =
+        Arrays.stream(Spec.FrictionModifier.values())
+            .filter(m -> m.name().equals(text("modifier")))
+            .findFirst()
+            .orElse(Spec.FrictionModifier.ANY);
+    boolean wetClutch = text("wetClutch").equals("yes");
+    if (wetClutch && modifier == Spec.FrictionModifier.REQUIRED) {
+      typed.refuse("modifier", "A wet clutch slips with a friction modifier; it cannot be wanted.");
+    }
+    return new Spec.Limits(
+        ash,
+        zinc,
+        modifier,
+        wetClutch,
+        text("biodegradable").equals("yes"),
+        kind == FluidKind.COOLANT
+            ? Arrays.stream(Chemistry.values())
+                .filter(c -> c.name().equals(text("chemistry")))
+                .findFirst()
+            : Optional.empty(),
+        kind == FluidKind.BRAKE_FLUID
+            ? Arrays.stream(BrakeBase.values())
+                .filter(b -> b.name().equals(text("base")))
+                .findFirst()
+            : Optional.empty());
+  }
+}

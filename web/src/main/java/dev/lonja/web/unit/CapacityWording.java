@@ -1,0 +1,25 @@
+package dev.lonja.web.unit;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.FillCondition;
+import java.util.Arrays;
+import java.util.stream.Collectors;
+
+/** Capacities in words. */
+final class CapacityWording {
+
+  private CapacityWording() {}
+
+  /** The capacities besides one condition: "drain without filter is 5.90 L". */
+  static String of(Compartment compartment, FillCondition besides) {
+    return Arrays.stream(FillCondition.values())
+        .filter(condition -> condition != besides)
+        .flatMap(
+            condition ->
+                compartment
+                    .capacity(condition)
+                    .map(volume -> condition.words() + " is " + volume.display())
+                    .stream())
+        .collect(Collectors.joining(", "));
+  }
+}

@@ -1,0 +1,91 @@
+package dev.lonja.web.unit;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.Session;
+import dev.lonja.web.due.IntervalWording;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.List;
+
+/** How a unit deviates, in words. */
+final class DeviationWording {
+
+  private final Session session;
+  private final UnitNeeds variant;
+  private final List<Task> variantTasks;
+
+  DeviationWording(Session session, UnitNeeds variant, List<Task> variantTasks) {
+    this.session = session;
+    this.variant = variant;
+    this.variantTasks = variantTasks;
+  }
+
+  /** "learned, since 2 Nov 2026". */
+  static String source(Deviation deviation, LocalDate today) {
+    String from = deviation.source() == Deviation.Source.LEARNED ? "learned here" : "on this unit";
+    return from + ", since " + Words.day(deviation.since(), today);
+  }
+
+  UnitView.DeviationRow row(Deviation deviation, LocalDate today) {
+    return new UnitView.DeviationRow(
+        deviation.id(),
+        what(deviation.change()),
+        source(deviation, today),
+        deviation.reason(),
+        Words.day(deviation.since(), today));
+  }
+
+  private String what(Deviation.Change change) {
+    if (change instanceof Deviation.Change.NoCompartment none) {
+      return compartment(none.compartmentId()).name() + ": absent on this unit";
+    } else if (change instanceof Deviation.Change.NoPosition none) {
+      return position(none.positionId()).name() + ": absent on this unit";
+    } else if (change instanceof Deviation.Change.NoTask none) {
+      return task(none.taskId()).name() + ": not done on this unit";
+    } else if (change instanceof Deviation.Change.OtherFluid other) {
+      return compartment(other.compartmentId()).name() + ": " + number(other.itemId());
+    } else if (change instanceof Deviation.Change.OtherPart other) {
+      return position(other.positionId()).name() + ": " + number(other.itemId());
+    } else if (change instanceof Deviation.Change.OtherCapacity other) {
+      Compartment compartment = compartment(other.compartmentId());
+      return compartment.name()
+          + ", "
+          + other.condition().words()
+          + ": "
+          + other.volume().display()
+          + compartment
+              .capacity(other.condition())
+              .map(listed -> ", listed " + listed.display())
+              .orElse("");
+    } else if (change instanceof Deviation.Change.OtherTorque other) {
+      return position(other.positionId()).name() + ": " + other.torque().display();
+    }
+    Deviation.Change.OtherInterval other = (Deviation.Change.OtherInterval) change;
+    Task task = task(other.taskId());
+    return task.name()
+        + ": every "
+        + IntervalWording.of(other.interval())
+        + ", listed "
+        + task.byInterval().map(timed -> IntervalWording.of(timed.regular())).orElse("");
+  }
+
+  private Compartment compartment(long id) {
+    return variant.compartment(id);
+  }
+
+  private Position position(long id) {
+    return variant.position(id);
+  }
+
+  private Task task(long id) {
+    return variantTasks.stream().filter(task -> task.id() == id).findFirst().orElseThrow();
+  }
+
+  private String number(long itemId) {
+    return session.items().byId(itemId).orElseThrow().number();
+  }
+}

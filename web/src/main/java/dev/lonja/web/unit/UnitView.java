@@ -1,0 +1,144 @@
+package dev.lonja.web.unit;
+
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import java.util.List;
+import java.util.Optional;
+
+/** Everything the unit page shows, in words. */
+record UnitView(
+    String code,
+    String name,
+    String model,
+    String unitClass,
+    String inService,
+    EditForm edit,
+    String drawing,
+    String ruler,
+    String scale,
+    List<OccurrenceRow> occurrences,
+    List<DueRow> dues,
+    List<CompartmentRow> compartments,
+    List<PositionRow> positions,
+    List<DeviationRow> deviations,
+    List<Choice> subjects,
+    List<Proposal> proposals,
+    List<MeterBlock> meters,
+    List<Signature> signatures,
+    String today,
+    long version) {
+
+  /** Somebody's signature for a fluid that was not simply allowed. */
+  record Signature(String day, String place, String item, String verdict, String words) {}
+
+  /** What can be edited of the unit itself, as its form shows it. */
+  record EditForm(String unitClass, String inService, List<Choice> classes) {}
+
+  /** A unit that has left the fleet: what is kept of it. */
+  record Retired(String code, String name, String model, String times, List<Event> events) {}
+
+  /** Something that was done to the unit's file. */
+  record Event(String day, String what, String detail, String actor) {}
+
+  /** A planned occurrence; {@code trayId} if its tray has been started. */
+  record OccurrenceRow(
+      String day,
+      String date,
+      String title,
+      String tasks,
+      Optional<Long> trayId,
+      String trayNumber,
+      boolean canMove) {}
+
+  /** A task with when it is due; {@code how} opens the date to the figures behind it. */
+  record DueRow(
+      long taskId,
+      String service,
+      String task,
+      String interval,
+      String limits,
+      String lastDone,
+      State state,
+      List<String> how) {}
+
+  /**
+   * A compartment with what it holds and when that is changed.
+   *
+   * @param number of its block in the drawing
+   * @param hint the order of the work; empty if there is none
+   * @param seals of its drain points; empty if there are none
+   * @param torque of its plugs with thread and drive; empty if there are none
+   * @param lastChange empty if no task changes it
+   * @param itemSource where the preferred fluid deviates, else empty
+   */
+  record CompartmentRow(
+      long id,
+      int number,
+      String name,
+      String grade,
+      Optional<Plate> item,
+      String itemSource,
+      List<CapacityRow> capacities,
+      String firstPour,
+      String hint,
+      String seals,
+      String torque,
+      String lastChange,
+      Optional<State> nextDue) {}
+
+  /** How much goes in, in which condition; {@code source} where it deviates. */
+  record CapacityRow(String amount, String condition, String source) {}
+
+  /**
+   * A position; {@code detail} holds thread, drive and mounting.
+   *
+   * @param ofDrain true for plugs and seals that a compartment's row tells already
+   */
+  record PositionRow(
+      boolean ofDrain,
+      String name,
+      String kind,
+      String detail,
+      boolean lacksItem,
+      String fits,
+      Optional<Plate> item,
+      int quantity,
+      String torque,
+      String source,
+      String note) {}
+
+  /** What differs from the variant, why and since when. */
+  record DeviationRow(long id, String what, String source, String reason, String since) {}
+
+  /**
+   * A capacity that recorded fills propose against the book.
+   *
+   * @param key tells it from others of its compartment
+   * @param fills that it rests on, in words
+   */
+  record Proposal(
+      long compartmentId,
+      int key,
+      String compartment,
+      String condition,
+      String conditionWords,
+      String book,
+      String median,
+      List<String> fills) {}
+
+  /** Something that a deviation may be about. */
+  record Choice(String value, String words) {}
+
+  /** A meter with its rate and latest readings; {@code life} if it was exchanged, else empty. */
+  record MeterBlock(
+      long id,
+      String name,
+      String measure,
+      String expected,
+      String life,
+      String rate,
+      Optional<State> silent,
+      List<ReadingRow> readings) {}
+
+  record ReadingRow(String day, String value, Optional<State> flag, String why) {}
+}

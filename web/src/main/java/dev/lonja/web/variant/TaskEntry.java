@@ -1,0 +1,276 @@
+package dev.lonja.web.variant;
+
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.store.fleet.VariantTasks;
+import dev.lonja.store.fleet.VariantTasks.Action;
+import dev.lonja.store.fleet.VariantTasks.Span;
+import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import dev.lonja.store.fleet.VariantTasks.WhileIn;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.DateTimeException;
+import java.time.MonthDay;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Reads the form of a variant's task; what is wrong is in {@code typed}. */
+final class TaskEntry {
+
+  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_REASON = 120;
+  private static final int LONGEST_CLASS = 40;
+  private static final BigDecimal MOST_RUN = BigDecimal.valueOf(1_000_000);
+  private static final BigDecimal MOST_MONTHS = BigDecimal.valueOf(240);
+  private static final BigDecimal MOST_NTH = BigDecimal.valueOf(50);
+  private static final BigDecimal MOST_LEAD_DAYS = BigDecimal.valueOf(120);
+  private static final BigDecimal LEAST_SEVERITY = new BigDecimal("0.1");
+
+  private final StoredVariant variant;
+  private final UnitNeeds needs;
+  private final List<StoredTask> tasks;
+  private final Map<String, String> form;
+  private final Typed typed;
+
+  TaskEntry(
+      StoredVariant variant,
+      UnitNeeds needs,
+      List<StoredTask> tasks,
+      Map<String, String> form,
+      Typed typed) {
+    this.variant = variant;
+    this.needs = needs;
+    this.tasks = tasks;
+    this.form = form;
+    this.typed = typed;
+  }
+
+  private String text(String field) {
+    return form.getOrDefault(field, "").strip();
+  }
+
+  /** The task of the form; empty if something is wrong. */
+  Optional<StoredTask> task(long id) {
+    Optional<String> service = typed.text("service", "The service", text("service"), LONGEST_NAME);
+    Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
+    tasks.stream()
+        .filter(task -> task.id() != id)
+        .filter(task -> Optional.of(task.name()).equals(name))
+        .filter(task -> Optional.of(task.service()).equals(service))
+        .findFirst()
+        .ifPresent(
+            t -> typed.refuse("name", t.service() + " has a task " + t.name() + " already."));
+    Optional<Long> subject = subject();
+    Span interval = span("run", "The interval", "months");
+    Span first = span("firstRun", "The first interval", "firstMonths");
+    Optional<BigDecimal> severity = severity();
+    Optional<Integer> nth = whole("nth", "Every nth time", MOST_NTH);
+    Optional<Integer> leadDays = whole("leadDays", "The days before", MOST_LEAD_DAYS);
+    Optional<MonthDay> season = season();
+    boolean beforeLayUp = form.containsKey("beforeLayUp");
+    Optional<Long> lead = lead(id);
+    checkTiming(interval, lead, season, beforeLayUp, leadDays, nth, first);
+    Optional<String> meter = meter(interval.tenths().isPresent());
+    List<WhileIn> byFluid = byFluid(interval);
+    if (!typed.problems().isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new StoredTask(
+            id,
+            service.orElseThrow(),
+            name.orElseThrow(),
+            action(),
+            subject.orElseThrow(),
+            meter,
+            interval,
+            first,
+            severity.orElseThrow(),
+            text("severityReason"),
+            lead,
+            nth,
+            season,
+            beforeLayUp,
+            leadDays,
+            byFluid));
+  }
+
+  private Action action() {
+    return Stream.of(Action.values())
+        .filter(action -> action.name().equals(text("action")))
+        .findFirst()
+        .orElse(Action.REPLACE);
+  }
+
+  private Optional<Long> subject() {
+    boolean fluid = action() == Action.CHANGE_FLUID;
+    Stream<String> known =
+        fluid
+            ? needs.compartments().stream().map(c -> "compartment-" + c.id())
+            : needs.positions().stream().map(p -> "position-" + p.id());
+    Optional<Long> id =
+        known
+            .filter(value -> value.equals(text("subject")))
+            .findFirst()
+            .map(value -> Long.valueOf(value.substring(value.indexOf('-') + 1)));
+    if (id.isEmpty()) {
+      typed.refuse(
+          "subject",
+          fluid
+              ? "Choose the compartment whose fluid is changed."
+              : "Choose the position that is worked on.");
+    }
+    return id;
+  }
+
+  private Span span(String runField, String what, String monthsField) {
+    Optional<Long> run =
+        text(runField).isEmpty()
+            ? Optional.empty()
+            : typed
+                .decimalUpTo(runField, what, text(runField), MOST_RUN)
+                .map(VariantFormat::tenths);
+    return new Span(run, whole(monthsField, what + " in months", MOST_MONTHS));
+  }
+
+  private Optional<Integer> whole(String field, String what, BigDecimal most) {
+    if (text(field).isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<BigDecimal> value = typed.decimalUpTo(field, what, text(field), most);
+    if (value.filter(v -> v.stripTrailingZeros().scale() > 0).isPresent()) {
+      typed.refuse(field, what + " is " + text(field) + "; write a whole number.");
+      return Optional.empty();
+    }
+    return value.map(BigDecimal::intValue);
+  }
+
+  private Optional<BigDecimal> severity() {
+    Optional<BigDecimal> severity =
+        text("severity").isEmpty()
+            ? Optional.of(BigDecimal.ONE)
+            : typed.decimalUpTo("severity", "The severity", text("severity"), BigDecimal.ONE);
+    if (severity.filter(value -> value.compareTo(LEAST_SEVERITY) < 0).isPresent()) {
+      typed.refuse("severity", "The severity is " + text("severity") + "; allowed is 0.1 to 1.");
+    }
+    boolean shortens = severity.filter(value -> value.compareTo(BigDecimal.ONE) < 0).isPresent();
+    if (shortens) {
+      typed.text(
+          "severityReason", "The reason of the severity", text("severityReason"), LONGEST_REASON);
+    }
+    return severity.map(value -> value.setScale(4, RoundingMode.HALF_UP));
+  }
+
+  private Optional<MonthDay> season() {
+    if (text("season").isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(MonthDay.parse("--" + text("season")));
+    } catch (DateTimeException e) {
+      typed.refuse("season", "\"" + text("season") + "\" is no day of the year; write 04-01.");
+      return Optional.empty();
+    }
+  }
+
+  private Optional<Long> lead(long id) {
+    if (text("lead").isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<Long> lead =
+        tasks.stream()
+            .filter(task -> task.id() != id && task.lead().isEmpty())
+            .map(StoredTask::id)
+            .filter(other -> String.valueOf(other).equals(text("lead")))
+            .findFirst();
+    if (lead.isEmpty()) {
+      typed.refuse("lead", "Choose another task that is not led itself.");
+    } else if (tasks.stream().anyMatch(task -> task.lead().equals(Optional.of(id)))) {
+      typed.refuse("lead", "This task leads others, so it cannot be led itself.");
+    }
+    return lead;
+  }
+
+  private void checkTiming(
+      Span interval,
+      Optional<Long> lead,
+      Optional<MonthDay> season,
+      boolean beforeLayUp,
+      Optional<Integer> leadDays,
+      Optional<Integer> nth,
+      Span first) {
+    if (!typed.problems().isEmpty()) {
+      return;
+    }
+    long ways =
+        Stream.of(!interval.isNone(), lead.isPresent(), season.isPresent(), beforeLayUp)
+            .filter(way -> way)
+            .count();
+    if (ways != 1) {
+      typed.refuse(
+          "run",
+          (ways == 0 ? "Nothing says" : "More than one thing says")
+              + " when it comes: give an interval by meter or months, or a task that leads it, or"
+              + " a day of the season, or the lay-up.");
+    }
+    if (lead.isPresent() != nth.isPresent() || nth.filter(n -> n < 2).isPresent()) {
+      typed.refuse("nth", "A task that leads needs every nth time it comes along, 2 to 50.");
+    }
+    if ((season.isPresent() || beforeLayUp) && leadDays.isEmpty()) {
+      typed.refuse("leadDays", "How many days before is missing; allowed is 1 to 120.");
+    }
+    if (!first.isNone() && interval.isNone()) {
+      typed.refuse("firstRun", "A first interval needs a regular one beside it.");
+    }
+    if (first.tenths().isPresent() && interval.tenths().isEmpty()) {
+      typed.refuse("firstRun", "A first interval by meter needs a regular one by meter.");
+    }
+  }
+
+  private Optional<String> meter(boolean counts) {
+    if (!counts) {
+      return Optional.empty();
+    }
+    Optional<String> chosen = Optional.of(text("meter")).filter(name -> !name.isEmpty());
+    if (chosen.isEmpty()) {
+      typed.refuse("meter", "Choose the meter that the interval counts by.");
+    } else if (!variant.units().isEmpty() && !variant.meters().containsKey(chosen.get())) {
+      typed.refuse(
+          "meter",
+          "The units of this variant have no meter \""
+              + chosen.get()
+              + "\"; they have "
+              + String.join(", ", variant.meters().keySet())
+              + ".");
+    }
+    return chosen.filter(name -> name.length() <= LONGEST_CLASS);
+  }
+
+  /** Lines such as "E9: 30000, 12 months". */
+  private List<WhileIn> byFluid(Span interval) {
+    List<WhileIn> entries = new ArrayList<>();
+    for (String line : text("byFluid").lines().filter(l -> !l.isBlank()).toList()) {
+      Optional<WhileIn> entry = VariantFormat.whileIn(line);
+      boolean fits =
+          entry
+              .filter(e -> e.span().tenths().isEmpty() || interval.tenths().isPresent())
+              .filter(e -> e.fluidClass().length() <= LONGEST_CLASS)
+              .isPresent();
+      if (!fits || action() != VariantTasks.Action.CHANGE_FLUID) {
+        typed.refuse(
+            "byFluid",
+            "\""
+                + line.strip()
+                + "\" is no interval by fluid; for a change of fluid write such as \"E9: 30000, 12"
+                + " months\".");
+      } else {
+        entries.add(entry.orElseThrow());
+      }
+    }
+    return entries;
+  }
+}

@@ -1,0 +1,128 @@
+package dev.lonja.web.variant;
+
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.Sent;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The pages of models and variants. */
+@Controller
+@RequestMapping("/fleet/variants")
+class VariantController {
+
+  private final VariantDesk desk;
+
+  VariantController(VariantDesk desk) {
+    this.desk = desk;
+  }
+
+  @GetMapping
+  String all(Model model) {
+    return list(Map.of(), List.of(), model);
+  }
+
+  @PostMapping
+  String add(
+      @RequestParam String requestKey,
+      @RequestParam(defaultValue = "") String like,
+      @ModelAttribute VariantDesk.NameForm form,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Outcome outcome = desk.add(Sent.by(person, requestKey, "variant", like, form), like, form);
+    return outcome.next(problems -> list(typed, problems, model));
+  }
+
+  private String list(Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute("view", desk.all());
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "variants";
+  }
+
+  @GetMapping("/{id}")
+  String one(@PathVariable long id, Model model) {
+    return page(id, Map.of(), List.of(), model);
+  }
+
+  @PostMapping("/{id}/name")
+  String rename(
+      @PathVariable long id,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      @ModelAttribute VariantDesk.NameForm form,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, "variant name", id, version, form);
+    return next(desk.rename(sent, id, version, form), id, typed, "name", model);
+  }
+
+  @PostMapping("/{id}/delete")
+  String delete(
+      @PathVariable long id, @RequestParam String requestKey, Principal person, Model model) {
+    Sent sent = Sent.by(person, requestKey, "variant delete", id);
+    return next(desk.delete(sent, id), id, Map.of(), "", model);
+  }
+
+  @PostMapping("/{id}/{kind:compartment|position|task}/{partId}")
+  String save(
+      @PathVariable long id,
+      @PathVariable String kind,
+      @PathVariable long partId,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      @RequestParam Map<String, String> typed,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, kind, id, partId, new TreeMap<>(typed));
+    Outcome outcome =
+        switch (kind) {
+          case "compartment" -> desk.saveCompartment(sent, id, version, partId, typed);
+          case "position" -> desk.savePosition(sent, id, version, partId, typed);
+          default -> desk.saveTask(sent, id, version, partId, typed);
+        };
+    return next(outcome, id, typed, kind + partId, model);
+  }
+
+  @PostMapping("/{id}/{kind:compartment|position|task}/{partId}/delete")
+  String deletePart(
+      @PathVariable long id,
+      @PathVariable String kind,
+      @PathVariable long partId,
+      @RequestParam String requestKey,
+      @RequestParam long version,
+      Principal person,
+      Model model) {
+    Sent sent = Sent.by(person, requestKey, kind + " delete", id, partId, version);
+    Outcome outcome = desk.deletePart(sent, id, version, kind, partId);
+    return next(outcome, id, Map.of(), "", model);
+  }
+
+  private String next(
+      Outcome outcome, long id, Map<String, String> typed, String form, Model model) {
+    model.addAttribute("open", form);
+    return outcome.next(problems -> page(id, typed, problems, model));
+  }
+
+  private String page(long id, Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute(
+        "view", desk.view(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "variant";
+  }
+}
