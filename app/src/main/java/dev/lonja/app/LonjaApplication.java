@@ -13,7 +13,7 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 /**
  * The server. {@code lonja.data} names the folder of the data, {@code lonja.today} pins the day.
  */
-@SpringBootApplication
+@SpringBootApplication(scanBasePackages = "dev.lonja")
 @EnableScheduling
 public class LonjaApplication {
 
