@@ -2,6 +2,7 @@ package dev.lonja.bench;
 
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -62,7 +63,7 @@ public class CrossReferenceBenchmark {
     }
 
     /** A part that the list names. */
-    private long part(Session session) {
+    private PartId part(Session session) {
       return session.parts().byKey(key(), 1).stream()
           .findFirst()
           .map(Part::id)

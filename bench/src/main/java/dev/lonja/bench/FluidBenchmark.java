@@ -1,5 +1,6 @@
 package dev.lonja.bench;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Approval;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.Climate;
@@ -11,6 +12,7 @@ import dev.lonja.core.fluid.GradeRow;
 import dev.lonja.core.fluid.LeastSet;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
@@ -86,7 +88,7 @@ public class FluidBenchmark {
       for (long id = 1; id <= 60; id++) {
         offers.add(
             new LeastSet.Offer(
-                id,
+                new ProductId(id),
                 "Product " + id,
                 new UnitPrice((250 + random.nextInt(600)) * 10_000L, EUR),
                 new Money(6_000 + random.nextInt(9_000), EUR)));
@@ -97,14 +99,14 @@ public class FluidBenchmark {
     }
 
     private LeastSet.Demand demand(long id) {
-      Set<Long> covering = new TreeSet<>();
+      Set<ProductId> covering = new TreeSet<>();
       int most = 2 + random.nextInt(9);
       while (covering.size() < most) {
-        covering.add(1L + random.nextInt(60));
+        covering.add(new ProductId(1L + random.nextInt(60)));
       }
       return new LeastSet.Demand(
           id,
-          Map.of(id, Volume.ofLitres(String.valueOf(1 + random.nextInt(200)))),
+          Map.of(new UnitId(id + 1), Volume.ofLitres(String.valueOf(1 + random.nextInt(200)))),
           covering,
           Optional.empty());
     }
@@ -124,7 +126,7 @@ public class FluidBenchmark {
               Optional.empty(),
               List.of());
       return new Product(
-          i,
+          new ProductId(i + 1L),
           "Maretta",
           "Oil " + i,
           i % 3 == 0 ? FluidKind.GEAR_OIL : FluidKind.ENGINE_OIL,

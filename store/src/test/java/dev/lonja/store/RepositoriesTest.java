@@ -4,18 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Meter;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
@@ -26,8 +32,10 @@ import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.item.ItemRepository;
@@ -99,7 +107,7 @@ class RepositoriesTest {
     assertThat(needs.positions().get(0).mounting()).contains(Mounting.SIDEWAYS);
     assertThat(needs.compartments().get(1).hint())
         .isEqualTo("Open the fill plug before the drain plug.");
-    assertThat(store.<List<String>>read(session -> session.fleet().unitsThatUse(8)))
+    assertThat(store.<List<String>>read(session -> session.fleet().unitsThatUse(new ItemId(8))))
         .containsExactly("WB-1", "WB-2", "WB-3");
   }
 
@@ -108,10 +116,12 @@ class RepositoriesTest {
     store.write(
         session -> {
           Reading reading = new Reading(0, TODAY, Optional.of(NOW), MeterValue.ofHours("1700.4"));
-          session.readings().add(1, reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
+          session
+              .readings()
+              .add(new MeterId(1), reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
           return true;
         });
-    MeterNotes notes = store.read(session -> session.readings().of(1));
+    MeterNotes notes = store.read(session -> session.readings().of(new MeterId(1)));
     List<Reading> readings = notes.readings();
     Reading last = readings.get(readings.size() - 1);
     assertThat(last.value()).isEqualTo(MeterValue.ofHours("1700.4"));
@@ -122,33 +132,34 @@ class RepositoriesTest {
 
   @Test
   void tasksComeWithTheirIntervals() {
-    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(1L));
+    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(new UnitId(1)));
     Task oil = tasks.get(0);
     assertThat(oil.serviceName()).isEqualTo("250 h service, both engines");
     Timing.ByInterval timed = oil.byInterval().orElseThrow();
     assertThat(timed.regular().months()).contains(12);
     assertThat(timed.first().orElseThrow().run().orElseThrow().display()).isEqualTo("50 h");
-    assertThat(oil.action()).isEqualTo(new Task.Action.ChangeFluid(1));
+    assertThat(oil.action()).isEqualTo(new Task.Action.ChangeFluid(new CompartmentId(1)));
   }
 
   /** WB-2's learned capacity, BH-2's missing return filter and its shorter interval. */
   @Test
   void unitsDeviateFromTheirVariants() {
-    Map<Long, List<Deviation>> deviations =
-        store.<Map<Long, List<Deviation>>>read(session -> session.deviations().byUnit());
-    Deviation learned = deviations.get(2L).get(0);
+    Map<UnitId, List<Deviation>> deviations =
+        store.<Map<UnitId, List<Deviation>>>read(session -> session.deviations().byUnit());
+    Deviation learned = deviations.get(new UnitId(2)).get(0);
     assertThat(learned.source()).isEqualTo(Deviation.Source.LEARNED);
     assertThat(learned.change())
         .isEqualTo(
             new Deviation.Change.OtherCapacity(
-                1, FillCondition.WITH_FILTER, Volume.ofLitres("13.7")));
-    assertThat(deviations.get(5L))
+                new CompartmentId(1), FillCondition.WITH_FILTER, Volume.ofLitres("13.7")));
+    assertThat(deviations.get(new UnitId(5)))
         .extracting(Deviation::change)
         .hasSize(2)
         .hasAtLeastOneElementOfType(Deviation.Change.NoPosition.class)
         .contains(
             new Deviation.Change.OtherInterval(
-                11, new Interval(Optional.of(MeterSpan.ofHours("400")), Optional.empty())));
+                new TaskId(11),
+                new Interval(Optional.of(MeterSpan.ofHours("400")), Optional.empty())));
   }
 
   /** Each kind of change is read back as it was put; a second one of the same thing replaces it. */
@@ -156,26 +167,37 @@ class RepositoriesTest {
   void aDeviationStandsUntilTheNextOneOfTheSameThing() {
     List<Deviation.Change> changes =
         List.of(
-            new Deviation.Change.NoCompartment(3),
-            new Deviation.Change.OtherFluid(1, 2),
-            new Deviation.Change.OtherCapacity(1, FillCondition.DRY, Volume.ofLitres("15.5")),
-            new Deviation.Change.OtherPart(1, 9, Optional.of(Volume.ofLitres("0.88"))),
-            new Deviation.Change.OtherTorque(3, TorqueRange.of(Torque.ofNewtonMetres("60"))),
-            new Deviation.Change.NoTask(4),
+            new Deviation.Change.NoCompartment(new CompartmentId(3)),
+            new Deviation.Change.OtherFluid(new CompartmentId(1), new ItemId(2)),
+            new Deviation.Change.OtherCapacity(
+                new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.5")),
+            new Deviation.Change.OtherPart(
+                new PositionId(1), new ItemId(9), Optional.of(Volume.ofLitres("0.88"))),
+            new Deviation.Change.OtherTorque(
+                new PositionId(3), TorqueRange.of(Torque.ofNewtonMetres("60"))),
+            new Deviation.Change.NoTask(new TaskId(4)),
             new Deviation.Change.OtherInterval(
-                1, new Interval(Optional.of(MeterSpan.ofHours("200")), Optional.of(9))));
+                new TaskId(1),
+                new Interval(Optional.of(MeterSpan.ofHours("200")), Optional.of(9))));
     changes.forEach(this::put);
-    put(new Deviation.Change.OtherCapacity(1, FillCondition.DRY, Volume.ofLitres("15.7")));
+    put(
+        new Deviation.Change.OtherCapacity(
+            new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.7")));
     List<Deviation> standing =
-        store.<List<Deviation>>read(session -> session.deviations().byUnit().get(1L));
+        store.<List<Deviation>>read(session -> session.deviations().byUnit().get(new UnitId(1)));
     assertThat(standing)
         .extracting(Deviation::change)
         .hasSize(7)
-        .contains(new Deviation.Change.OtherCapacity(1, FillCondition.DRY, Volume.ofLitres("15.7")))
+        .contains(
+            new Deviation.Change.OtherCapacity(
+                new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.7")))
         .containsAll(changes.subList(3, 7));
-    store.<Boolean>write(s -> s.deviations().remove(1, standing.get(0).id()));
-    assertThat(store.<List<Deviation>>read(s -> s.deviations().byUnit().get(1L))).hasSize(6);
-    assertThat(store.<Boolean>write(s -> s.deviations().remove(2, standing.get(1).id()))).isFalse();
+    store.<Boolean>write(s -> s.deviations().remove(new UnitId(1), standing.get(0).id()));
+    assertThat(store.<List<Deviation>>read(s -> s.deviations().byUnit().get(new UnitId(1))))
+        .hasSize(6);
+    assertThat(
+            store.<Boolean>write(s -> s.deviations().remove(new UnitId(2), standing.get(1).id())))
+        .isFalse();
   }
 
   private void put(Deviation.Change change) {
@@ -183,7 +205,7 @@ class RepositoriesTest {
         new Deviation(0, change, Deviation.Source.UNIT, "seen", TODAY, "storekeeper");
     store.<Boolean>write(
         session -> {
-          session.deviations().put(1, deviation);
+          session.deviations().put(new UnitId(1), deviation);
           return true;
         });
   }
@@ -191,22 +213,25 @@ class RepositoriesTest {
   /** The later record counts until it is withdrawn; then the one before it counts again. */
   @Test
   void aWithdrawnRecordCountsNoMore() {
-    assertThat(lastDone(1)).isEqualTo(LocalDate.parse("2026-09-14"));
-    long trayId =
+    assertThat(lastDone(new TaskId(1))).isEqualTo(LocalDate.parse("2026-09-14"));
+    TrayId trayId =
         store.write(
             session -> {
-              long id = session.trays().add(1, "Service", TODAY, List.of(1L));
+              TrayId id =
+                  session.trays().add(new UnitId(1), "Service", TODAY, List.of(new TaskId(1)));
               Optional<MeterValue> life = Optional.of(MeterValue.ofHours("1600"));
-              session.services().addDone(1, 1, TODAY, life, id, "storekeeper", NOW);
+              session
+                  .services()
+                  .addDone(new UnitId(1), new TaskId(1), TODAY, life, id, "storekeeper", NOW);
               return id;
             });
-    assertThat(lastDone(1)).isEqualTo(TODAY);
+    assertThat(lastDone(new TaskId(1))).isEqualTo(TODAY);
     store.write(
         session -> {
           session.services().withdrawOfTray(trayId, "wrong boat", "storekeeper", NOW);
           return true;
         });
-    assertThat(lastDone(1)).isEqualTo(LocalDate.parse("2026-09-14"));
+    assertThat(lastDone(new TaskId(1))).isEqualTo(LocalDate.parse("2026-09-14"));
     assertThatThrownBy(() -> Stores.tamper(store, "DELETE FROM task_record"))
         .hasMessageContaining("records are never deleted");
   }
@@ -216,8 +241,11 @@ class RepositoriesTest {
     store.read(
         session -> {
           PartKey key = PartKey.of("vm 22.1010").orElseThrow();
-          assertThat(session.items().byKey(key)).extracting(Item::id).containsExactly(8L);
-          assertThat(session.items().byBarcode("7302210100455").map(Item::id)).contains(8L);
+          assertThat(session.items().byKey(key))
+              .extracting(Item::id)
+              .containsExactly(new ItemId(8));
+          assertThat(session.items().byBarcode("7302210100455").map(Item::id))
+              .contains(new ItemId(8));
           assertThat(session.items().withWords(List.of("FILTER", "m27"), 50))
               .extracting(Item::number)
               .containsExactly("PL 4122-M", "VM 22-1010");
@@ -227,7 +255,7 @@ class RepositoriesTest {
 
   @Test
   void aFluidHasItsProductAndPack() {
-    Item drum = store.read(session -> session.items().byId(1)).orElseThrow();
+    Item drum = store.read(session -> session.items().byId(new ItemId(1))).orElseThrow();
     assertThat(drum.product().map(Product::grade)).contains("15W-40");
     assertThat(drum.pack()).contains(Volume.ofLitres("205"));
     assertThat(store.read(session -> session.items().binByAddress("m-1")).orElseThrow())
@@ -236,16 +264,20 @@ class RepositoriesTest {
 
   @Test
   void anEditNeedsTheVersionItWasBasedOn() {
-    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, facts("Oil filter M27", 2))))
+    assertThat(
+            store.<Boolean>write(
+                s -> s.items().update(new ItemId(8), 0, facts("Oil filter M27", new BinId(2)))))
         .isTrue();
-    assertThat(store.<Boolean>write(s -> s.items().update(8, 0, facts("something else", 3))))
+    assertThat(
+            store.<Boolean>write(
+                s -> s.items().update(new ItemId(8), 0, facts("something else", new BinId(3)))))
         .isFalse();
-    Item item = store.read(session -> session.items().byId(8)).orElseThrow();
+    Item item = store.read(session -> session.items().byId(new ItemId(8))).orElseThrow();
     assertThat(item.description()).isEqualTo("Oil filter M27");
     assertThat(item.version()).isEqualTo(1);
   }
 
-  private static ItemRepository.Facts facts(String description, long binId) {
+  private static ItemRepository.Facts facts(String description, BinId binId) {
     return new ItemRepository.Facts(
         description,
         Optional.empty(),
@@ -257,12 +289,17 @@ class RepositoriesTest {
 
   @Test
   void traysAreNumberedAndCheckTheirVersion() {
-    long id = store.write(s -> s.trays().add(1, "Service", TODAY, List.of(1L, 2L)));
+    TrayId id =
+        store.write(
+            s ->
+                s.trays()
+                    .add(new UnitId(1), "Service", TODAY, List.of(new TaskId(1), new TaskId(2))));
     store.write(
         session -> {
           session
               .trays()
-              .addLine(id, 8, "Oil filter", "look", Quantity.pieces(1), Destination.NONE);
+              .addLine(
+                  id, new ItemId(8), "Oil filter", "look", Quantity.pieces(1), Destination.NONE);
           return session.trays().touch(id, 0);
         });
     assertThat(store.<Boolean>write(s -> s.trays().handOver(id, 0, "workshop", TODAY))).isFalse();
@@ -270,7 +307,7 @@ class RepositoriesTest {
     Tray tray = store.read(session -> session.trays().byNumber("t-0001")).orElseThrow();
     assertThat(tray.state()).isEqualTo(Tray.State.HANDED_OVER);
     assertThat(tray.mechanic()).contains("workshop");
-    assertThat(tray.taskIds()).containsExactly(1L, 2L);
+    assertThat(tray.taskIds()).containsExactly(new TaskId(1), new TaskId(2));
     assertThat(tray.lines().get(0).walkOrder()).isEqualTo(10);
     assertThat(store.<List<Tray>>read(session -> session.trays().open())).isEmpty();
     assertThat(store.<List<Tray>>read(session -> session.trays().handedOverSince(TODAY)))
@@ -337,15 +374,16 @@ class RepositoriesTest {
             () ->
                 store.write(
                     session -> {
-                      session.trays().add(1, "Service", TODAY, List.of(1L));
+                      session.trays().add(new UnitId(1), "Service", TODAY, List.of(new TaskId(1)));
                       throw new IllegalStateException("halfway");
                     }))
         .hasMessageContaining("halfway");
     assertThat(store.<List<Tray>>read(session -> session.trays().open())).isEmpty();
   }
 
-  private LocalDate lastDone(long taskId) {
-    List<Origin> done = store.read(session -> session.services().done().get(1L).get(taskId));
+  private LocalDate lastDone(TaskId taskId) {
+    List<Origin> done =
+        store.read(session -> session.services().done().get(new UnitId(1)).get(taskId));
     return done.get(done.size() - 1).day();
   }
 }

@@ -3,6 +3,8 @@ package dev.lonja.store;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.store.tray.Tray;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -22,7 +24,14 @@ class StoreFilesTest {
     Path backup = folder.resolve("copies").resolve("monday.db");
     try (LonjaStore store = Stores.example(folder)) {
       store.backUpTo(backup);
-      store.write(s -> s.trays().add(1, "Service", LocalDate.parse("2027-03-15"), List.of(1L)));
+      store.write(
+          s ->
+              s.trays()
+                  .add(
+                      new UnitId(1),
+                      "Service",
+                      LocalDate.parse("2027-03-15"),
+                      List.of(new TaskId(1))));
     }
     assertThat(StoreFiles.restore(backup, folder.resolve("lonja.db"))).isEmpty();
     try (LonjaStore store = LonjaStore.open(folder.resolve("lonja.db"))) {

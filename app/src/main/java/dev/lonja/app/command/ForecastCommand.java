@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.store.LonjaStore;
@@ -62,7 +63,7 @@ final class ForecastCommand implements Callable<Integer> {
   }
 
   private static String csv(Forecast forecast) {
-    Map<Long, TreeMap<IsoWeek, Quantity>> totals = forecast.plan().totals();
+    Map<ItemId, TreeMap<IsoWeek, Quantity>> totals = forecast.plan().totals();
     List<Item> items =
         forecast.subjects().stream().flatMap(subject -> subject.items().stream()).toList();
     StringWriter text = new StringWriter();

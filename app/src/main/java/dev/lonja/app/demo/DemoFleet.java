@@ -1,25 +1,30 @@
 package dev.lonja.app.demo;
 
-import java.time.LocalDate;
+import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.fleet.UnitId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.Stream;
 
 /**
- * The machines of the harbour. Each has a stated daily use, and each service a stated share of its
- * interval that has passed today.
+ * Where the demo's machines stand: what their meters should show today, and how much of each
+ * service's interval has passed. The machines themselves are master data.
  */
 final class DemoFleet {
 
+  /** Off the beach, or out of the water, for most of January. */
+  private static final List<String> LAID_UP =
+      List.of("WB-1", "WB-2", "WB-3", "WB-4", "AT-1", "AT-2", "AT-3", "AT-4", "AT-5");
+
   /**
-   * A meter, for the history to read.
+   * A meter.
    *
    * @param perDay hours or kilometres on a mean day
    * @param lifeToday what it should stand at today
    */
-  record MeterPlan(long meterId, double perDay, double lifeToday, int[] months, Oddity oddity) {}
+  record MeterPlan(MeterId meterId, double perDay, double lifeToday, Oddity oddity) {}
 
   /** What makes a meter's readings worth looking at. */
   enum Oddity {
@@ -37,16 +42,24 @@ final class DemoFleet {
   /**
    * A unit, for the history to record its services.
    *
+   * @param months how much of its mean month its class runs in each month
    * @param passed by service, the share of the interval that has passed; without a share there is
    *     no record
    */
   record UnitPlan(
-      long unitId,
-      String code,
-      LocalDate inService,
-      DemoVariant variant,
+      DemoMaster.UnitRow unit,
+      double[] months,
+      List<DemoMaster.TaskPlan> tasks,
       Map<String, MeterPlan> meters,
       Map<String, Double> passed) {
+
+    UnitId unitId() {
+      return unit.id();
+    }
+
+    String code() {
+      return unit.code();
+    }
 
     UnitPlan done(String service, double share) {
       passed.put(service, share);
@@ -54,39 +67,19 @@ final class DemoFleet {
     }
   }
 
-  private static final int[] SEASON = {50, 60, 80, 110, 120, 140, 150, 150, 130, 100, 60, 50};
-  private static final int[] STEADY = {100, 100, 100, 100, 100, 100, 100, 100, 100, 100, 100, 100};
-
-  private final LocalDate today;
-  private final DemoSheets sheets;
-  private final DemoMachines machines;
+  private final DemoMaster master;
   private final List<UnitPlan> plans = new ArrayList<>();
 
-  private DemoFleet(LocalDate today, DemoShelves shelves) {
-    this.today = today;
-    this.sheets = new DemoSheets(shelves);
-    this.machines = new DemoMachines(sheets);
-  }
-
-  static DemoFleet fill(LocalDate today, DemoShelves shelves) {
-    DemoFleet fleet = new DemoFleet(today, shelves);
-    fleet.trucks();
-    fleet.vans();
-    fleet.forklifts();
-    fleet.boats();
-    fleet.hoists();
-    fleet.smallEngines();
-    fleet.carriers();
-    fleet.generators();
-    return fleet;
-  }
-
-  Map<String, String> texts() {
-    return sheets.texts();
-  }
-
-  long item(String number) {
-    return sheets.item(number);
+  DemoFleet(DemoMaster master) {
+    this.master = master;
+    trucks();
+    vans();
+    forklifts();
+    boats();
+    hoists();
+    smallEngines();
+    carriers();
+    generators();
   }
 
   UnitPlan plan(String code) {
@@ -97,35 +90,31 @@ final class DemoFleet {
     return plans;
   }
 
-  private void trucks() {
-    long trucks = sheets.unitClass("RT", "Refrigerated trucks", "truck", SEASON);
-    truck(trucks, "RT-01", machines.truck42, 118_400, 0.62, 0.40, 0.55);
-    truck(trucks, "RT-02", machines.truck42, 96_210, 0.995, 0.30, 0.91);
-    truck(trucks, "RT-03", machines.truck51, 142_900, 0.85, 0.74, 0.30);
-    truck(trucks, "RT-04", machines.truck51, 61_050, 0.985, 0.98, 0.62);
-    truck(trucks, "RT-05", machines.norte, 203_700, 1.06, 0.52, 0.99);
-    truck(trucks, "RT-06", machines.truck42, 77_320, 0.21, 0.61, 0.18);
-    truck(trucks, "RT-07", machines.truck51, 54_880, 0.48, 0.24, 0.74);
-    truck(trucks, "RT-08", machines.norte, 171_060, 0.70, 0.35, 0.41);
-    truck(trucks, "RT-09", machines.norte, 158_400, 0.33, 0.80, 0.66);
-    UnitPlan young =
-        unit("RT-10", "Refrigerated truck", trucks, machines.truck42, today.minusDays(12));
-    meter(young, "road", "km", 165, 1_870, SEASON, Oddity.NEW);
-    meter(young, "cold unit", "h", 5.5, 61, SEASON, Oddity.NEW);
+  /** The units that are laid up from 2 to 24 January. */
+  Stream<UnitPlan> laidUp() {
+    return LAID_UP.stream().map(this::plan);
   }
 
-  private void truck(
-      long classId,
-      String code,
-      DemoVariant variant,
-      double life,
-      double small,
-      double large,
-      double cold) {
-    UnitPlan plan = unit(code, "Refrigerated truck", classId, variant, today.minusYears(4));
+  private void trucks() {
+    truck("RT-01", 118_400, 0.62, 0.40, 0.55);
+    truck("RT-02", 96_210, 0.995, 0.30, 0.91);
+    truck("RT-03", 142_900, 0.85, 0.74, 0.30);
+    truck("RT-04", 61_050, 0.985, 0.98, 0.62);
+    truck("RT-05", 203_700, 1.06, 0.52, 0.99);
+    truck("RT-06", 77_320, 0.21, 0.61, 0.18);
+    truck("RT-07", 54_880, 0.48, 0.24, 0.74);
+    truck("RT-08", 171_060, 0.70, 0.35, 0.41);
+    truck("RT-09", 158_400, 0.33, 0.80, 0.66);
+    UnitPlan young = unit("RT-10");
+    meter(young, "road", 165, 1_870, Oddity.NEW);
+    meter(young, "cold unit", 5.5, 61, Oddity.NEW);
+  }
+
+  private void truck(String code, double life, double small, double large, double cold) {
+    UnitPlan plan = unit(code);
     Oddity oddity = code.equals("RT-03") ? Oddity.BACKWARDS : Oddity.NONE;
-    meter(plan, "road", "km", 165, life, SEASON, oddity);
-    meter(plan, "cold unit", "h", 5.5, life / 32, SEASON, Oddity.NONE);
+    meter(plan, "road", 165, life, oddity);
+    meter(plan, "cold unit", 5.5, life / 32, Oddity.NONE);
     plan.done("Small service", small)
         .done("Large service", large)
         .done("Axle and gearbox", large * 0.5)
@@ -133,66 +122,60 @@ final class DemoFleet {
   }
 
   private void vans() {
-    long vans = sheets.unitClass("VN", "Vans", "van", STEADY);
-    van(vans, "VN-1", 88_300, 0.45);
-    van(vans, "VN-2", 41_900, 0.99);
-    van(vans, "VN-3", 63_150, 0.18);
-    van(vans, "VN-4", 29_700, 0.71);
-    van(vans, "VN-5", 104_060, 0.34);
-    van(vans, "VN-6", 52_410, 0.83);
+    van("VN-1", 88_300, 0.45);
+    van("VN-2", 41_900, 0.99);
+    van("VN-3", 63_150, 0.18);
+    van("VN-4", 29_700, 0.71);
+    van("VN-5", 104_060, 0.34);
+    van("VN-6", 52_410, 0.83);
   }
 
-  private void van(long classId, String code, double life, double passed) {
-    UnitPlan plan = unit(code, "Van", classId, machines.van, today.minusYears(3));
-    meter(plan, "road", "km", 70, life, STEADY, Oddity.NONE);
+  private void van(String code, double life, double passed) {
+    UnitPlan plan = unit(code);
+    meter(plan, "road", 70, life, Oddity.NONE);
     plan.done("Oil and filter", passed)
         .done("Air and cabin", passed * 0.9)
         .done("Every third oil change", 0.5);
   }
 
   private void forklifts() {
-    long forklifts = sheets.unitClass("FL", "Forklifts", "forklift", SEASON);
-    diesel(forklifts, "FL-1", 6_120, 0.70, 0.35);
-    diesel(forklifts, "FL-2", 4_385, 0.99, 0.82);
-    diesel(forklifts, "FL-3", 8_940, 0.93, 0.97);
-    gas(forklifts, "FL-4", 3_310, 0.26, Oddity.NONE);
-    gas(forklifts, "FL-5", 5_742, 0.58, Oddity.NONE);
-    gas(forklifts, "FL-6", 2_108, 0.44, Oddity.REPLACED);
-    gas(forklifts, "FL-7", 7_015, 0.985, Oddity.NONE);
+    diesel("FL-1", 6_120, 0.70, 0.35);
+    diesel("FL-2", 4_385, 0.99, 0.82);
+    diesel("FL-3", 8_940, 0.93, 0.97);
+    gas("FL-4", 3_310, 0.26, Oddity.NONE);
+    gas("FL-5", 5_742, 0.58, Oddity.NONE);
+    gas("FL-6", 2_108, 0.44, Oddity.REPLACED);
+    gas("FL-7", 7_015, 0.985, Oddity.NONE);
   }
 
-  private void diesel(long classId, String code, double life, double small, double large) {
-    UnitPlan plan = unit(code, "Forklift, diesel", classId, machines.diesel, today.minusYears(5));
-    meter(plan, "hours", "h", 4.2, life, SEASON, Oddity.NONE);
+  private void diesel(String code, double life, double small, double large) {
+    UnitPlan plan = unit(code);
+    meter(plan, "hours", 4.2, life, Oddity.NONE);
     plan.done("250 h service", small)
         .done("Dust round", Math.min(small, 0.9))
         .done("1,000 h service", large);
   }
 
-  private void gas(long classId, String code, double life, double passed, Oddity oddity) {
-    UnitPlan plan = unit(code, "Forklift, gas", classId, machines.gas, today.minusYears(4));
-    meter(plan, "hours", "h", 3.4, life, SEASON, oddity);
+  private void gas(String code, double life, double passed, Oddity oddity) {
+    UnitPlan plan = unit(code);
+    meter(plan, "hours", 3.4, life, oddity);
     plan.done("250 h service", passed).done("Ignition", 0.3).done("Hydraulics", passed * 0.6);
   }
 
   private void boats() {
-    long boats = sheets.unitClass("WB", "Workboats", "boat", SEASON);
-    boat(boats, "WB-1", 1_410, 0.42);
-    boat(boats, "WB-2", 960, 0.66);
-    boat(boats, "WB-3", 2_205, 0.27);
-    boat(boats, "WB-4", 1_778, 0.99);
-    UnitPlan young =
-        unit("WB-5", "Workboat, twin diesel", boats, machines.boat, today.minusDays(19));
-    meter(young, "port", "h", 2.1, 31, SEASON, Oddity.NEW);
-    meter(young, "starboard", "h", 2.1, 30, SEASON, Oddity.NEW);
+    boat("WB-1", 1_410, 0.42);
+    boat("WB-2", 960, 0.66);
+    boat("WB-3", 2_205, 0.27);
+    boat("WB-4", 1_778, 0.99);
+    UnitPlan young = unit("WB-5");
+    meter(young, "port", 2.1, 31, Oddity.NEW);
+    meter(young, "starboard", 2.1, 30, Oddity.NEW);
   }
 
-  private void boat(long classId, String code, double life, double passed) {
-    UnitPlan plan =
-        unit(code, "Workboat, twin diesel", classId, machines.boat, today.minusYears(6));
-    layUp(plan);
-    meter(plan, "port", "h", 2.1, life, SEASON, Oddity.NONE);
-    meter(plan, "starboard", "h", 2.1, life - 14, SEASON, Oddity.NONE);
+  private void boat(String code, double life, double passed) {
+    UnitPlan plan = unit(code);
+    meter(plan, "port", 2.1, life, Oddity.NONE);
+    meter(plan, "starboard", 2.1, life - 14, Oddity.NONE);
     for (String side : new String[] {"Port", "Starboard"}) {
       plan.done(side + " 250 h service", passed)
           .done(side + " before the season", 0.93)
@@ -201,112 +184,75 @@ final class DemoFleet {
   }
 
   private void hoists() {
-    long hoists = sheets.unitClass("BH", "Boat hoists", "hoist", STEADY);
-    hoist(hoists, "BH-1", 5_240, 0.55);
-    UnitPlan second = hoist(hoists, "BH-2", 2_310, 0.22);
-    long absent = machines.hoist.positionId("Return filter");
-    sheets.deviations.add(
-        second.unitId(),
-        null,
-        absent,
-        null,
-        "absent",
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        "unit",
-        "this tank has a suction strainer instead",
-        today.minusMonths(7),
-        "storekeeper");
+    hoist("BH-1", 5_240, 0.55);
+    hoist("BH-2", 2_310, 0.22);
   }
 
-  private UnitPlan hoist(long classId, String code, double life, double passed) {
-    UnitPlan plan = unit(code, "Boat hoist, 30 t", classId, machines.hoist, today.minusYears(5));
-    meter(plan, "hours", "h", 2.6, life, STEADY, Oddity.NONE);
+  private UnitPlan hoist(String code, double life, double passed) {
+    UnitPlan plan = unit(code);
+    meter(plan, "hours", 2.6, life, Oddity.NONE);
     return plan.done("500 h service", passed)
         .done("Hydraulic service", passed * 0.7)
         .done("Before the season", 0.97);
   }
 
   private void smallEngines() {
-    long small = sheets.unitClass("SE", "Sweepers and washers", "small", SEASON);
-    small(small, "SW-1", "Quay sweeper", machines.sweeper, 412, 0.40);
-    small(small, "SW-2", "Quay sweeper", machines.sweeper, 288, 0.15);
-    small(small, "SW-3", "Quay sweeper", machines.sweeper, 655, 0.99);
-    small(small, "PW-1", "Pressure washer", machines.washer, 190, 0.30);
-    small(small, "PW-2", "Pressure washer", machines.washer, 77, 0.52);
-    small(small, "PW-3", "Pressure washer", machines.washer, 240, 0.08);
-    small(small, "PW-4", "Pressure washer", machines.washer, 133, 0.44);
-    small(small, "PW-5", "Pressure washer", machines.washer, 301, 0.97);
+    small("SW-1", 412, 0.40);
+    small("SW-2", 288, 0.15);
+    small("SW-3", 655, 0.99);
+    small("PW-1", 190, 0.30);
+    small("PW-2", 77, 0.52);
+    small("PW-3", 240, 0.08);
+    small("PW-4", 133, 0.44);
+    small("PW-5", 301, 0.97);
   }
 
-  private void small(
-      long classId, String code, String name, DemoVariant variant, double life, double passed) {
-    UnitPlan plan = unit(code, name, classId, variant, today.minusYears(3));
-    meter(plan, "hours", "h", 0.9, life, SEASON, Oddity.NONE);
+  private void small(String code, double life, double passed) {
+    UnitPlan plan = unit(code);
+    meter(plan, "hours", 0.9, life, Oddity.NONE);
     plan.done("50 h service", passed).done("Air and ignition", passed * 0.5);
   }
 
   private void carriers() {
-    long carriers = sheets.unitClass("AT", "All-terrain carriers", "carrier", SEASON);
-    carrier(carriers, "AT-1", 1_480, Oddity.NONE, 0.72);
-    carrier(carriers, "AT-2", 905, Oddity.SILENT, 0.80);
-    carrier(carriers, "AT-3", 1_122, Oddity.NONE, 0.97);
-    carrier(carriers, "AT-4", 640, Oddity.NONE, 0.50);
-    carrier(carriers, "AT-5", 1_905, Oddity.NONE, 0.36);
+    carrier("AT-1", 1_480, Oddity.NONE, 0.72);
+    carrier("AT-2", 905, Oddity.SILENT, 0.80);
+    carrier("AT-3", 1_122, Oddity.NONE, 0.97);
+    carrier("AT-4", 640, Oddity.NONE, 0.50);
+    carrier("AT-5", 1_905, Oddity.NONE, 0.36);
   }
 
-  private void carrier(long classId, String code, double life, Oddity oddity, double passed) {
-    UnitPlan plan =
-        unit(code, "All-terrain carrier", classId, machines.carrier, today.minusYears(2));
-    layUp(plan);
-    meter(plan, "hours", "h", 1.9, life, SEASON, oddity);
+  private void carrier(String code, double life, Oddity oddity, double passed) {
+    UnitPlan plan = unit(code);
+    meter(plan, "hours", 1.9, life, oddity);
     plan.done("Oil, three drains", passed).done("Air", passed * 0.75).done("Ignition", 0.5);
   }
 
   private void generators() {
-    long generators = sheets.unitClass("GN", "Standby generators", "set", STEADY);
-    LocalDate since = today.minusYears(6).plusDays(11);
-    String name = "Standby generator, ice plant";
-    UnitPlan first = unit("GN-1", name, generators, machines.generator, since);
-    meter(first, "hours", "h", 0.15, 612, STEADY, Oddity.BURST);
+    UnitPlan first = unit("GN-1");
+    meter(first, "hours", 0.15, 612, Oddity.BURST);
     first.done("Yearly service", 0.62);
-    UnitPlan second = unit("GN-2", name, generators, machines.generator, since);
-    meter(second, "hours", "h", 0.15, 188, STEADY, Oddity.FEW);
-    UnitPlan third = unit("GN-3", name, generators, machines.generator, since);
-    meter(third, "hours", "h", 0.15, 455, STEADY, Oddity.BURST);
+    UnitPlan second = unit("GN-2");
+    meter(second, "hours", 0.15, 188, Oddity.FEW);
+    UnitPlan third = unit("GN-3");
+    meter(third, "hours", 0.15, 455, Oddity.BURST);
     third.done("Yearly service", 0.35);
   }
 
-  private UnitPlan unit(
-      String code, String name, long classId, DemoVariant variant, LocalDate since) {
-    long id = sheets.units.add(code, name, classId, variant.id(), since, null, 0);
-    UnitPlan plan = new UnitPlan(id, code, since, variant, new HashMap<>(), new HashMap<>());
+  private UnitPlan unit(String code) {
+    DemoMaster.UnitRow row = master.unit(code);
+    UnitPlan plan =
+        new UnitPlan(
+            row,
+            master.months(row.classId()),
+            master.tasks(row.variantId()),
+            new HashMap<>(),
+            new HashMap<>());
     plans.add(plan);
     return plan;
   }
 
-  /** Out of the water, or off the beach, for most of January. */
-  private void layUp(UnitPlan plan) {
-    sheets.layUps.add(
-        plan.unitId(), LocalDate.of(today.getYear(), 1, 2), LocalDate.of(today.getYear(), 1, 24));
-  }
-
-  private void meter(
-      UnitPlan plan,
-      String name,
-      String measure,
-      double perDay,
-      double life,
-      int[] months,
-      Oddity oddity) {
-    boolean fewReadings = oddity == Oddity.FEW || oddity == Oddity.NEW;
-    @Nullable Double declared = fewReadings ? Double.valueOf(perDay) : null;
-    long id = sheets.meters.add(plan.unitId(), name, measure, 0, declared);
-    plan.meters().put(name, new MeterPlan(id, perDay, life, months, oddity));
+  private void meter(UnitPlan plan, String name, double perDay, double life, Oddity oddity) {
+    MeterPlan meter = new MeterPlan(master.meter(plan.unitId(), name), perDay, life, oddity);
+    plan.meters().put(name, meter);
   }
 }

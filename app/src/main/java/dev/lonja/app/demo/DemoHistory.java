@@ -1,12 +1,19 @@
 package dev.lonja.app.demo;
 
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
@@ -43,6 +50,7 @@ final class DemoHistory {
   };
 
   private final LocalDate today;
+  private final DemoMaster master;
   private final Random random = new Random(SEED);
   private final Sheet readings =
       new Sheet("id,meter_id,read_on,read_at,value_h_or_km,source,corrects,actor,recorded_at");
@@ -60,23 +68,35 @@ final class DemoHistory {
       new Sheet(
           "id,unit_id,compartment_id,item_id,volume_l,added_on,sign_off_id,withdraws,note,actor,"
               + "recorded_at");
-  private final Map<Long, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
+  private final Sheet layUps = new Sheet("id,unit_id,first_on,last_on");
+  private final Map<MeterId, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
   private int requests;
   private int inspected;
 
-  DemoHistory(LocalDate today) {
+  DemoHistory(LocalDate today, DemoMaster master) {
     this.today = today;
+    this.master = master;
   }
 
   Map<String, String> texts(DemoFleet fleet) {
+    fleet
+        .laidUp()
+        .forEach(
+            plan ->
+                layUps.add(
+                    plan.unitId(),
+                    LocalDate.of(today.getYear(), 1, 2),
+                    LocalDate.of(today.getYear(), 1, 24)));
     for (DemoFleet.UnitPlan plan : fleet.plans()) {
       plan.meters().values().forEach(meter -> runMeter(plan, meter));
-      plan.variant().tasks().stream()
+      plan.tasks().stream()
           .filter(task -> plan.passed().containsKey(task.service()))
           .forEach(task -> record(plan, task, plan.passed().get(task.service())));
     }
     recordFills(fleet);
     return Map.of(
+        "lay_ups.csv",
+        layUps.text(),
         "readings.csv",
         readings.text(),
         "meter_replacements.csv",
@@ -96,10 +116,10 @@ final class DemoHistory {
     TreeMap<LocalDate, Double> life = new TreeMap<>();
     double value = meter.lifeToday();
     LocalDate first = today.minusDays(DAYS - 1);
-    LocalDate begin = plan.inService().isAfter(first) ? plan.inService() : first;
+    LocalDate begin = plan.unit().inService().isAfter(first) ? plan.unit().inService() : first;
     for (LocalDate day = today; !day.isBefore(begin); day = day.minusDays(1)) {
       life.put(day, value);
-      value = Math.max(0, value - usedOn(day, meter));
+      value = Math.max(0, value - usedOn(day, plan, meter));
     }
     lives.put(meter.meterId(), life);
     int every = meter.oddity() == DemoFleet.Oddity.FEW ? 120 : 7;
@@ -122,11 +142,11 @@ final class DemoHistory {
     }
   }
 
-  private double usedOn(LocalDate day, DemoFleet.MeterPlan meter) {
+  private double usedOn(LocalDate day, DemoFleet.UnitPlan plan, DemoFleet.MeterPlan meter) {
     if (meter.oddity() == DemoFleet.Oddity.BURST && isMainsFailure(day)) {
       return 23.5;
     }
-    double share = meter.months()[day.getMonthValue() - 1] / 100.0;
+    double share = plan.months()[day.getMonthValue() - 1];
     return meter.perDay() * share * (0.6 + 0.8 * random.nextDouble());
   }
 
@@ -137,13 +157,13 @@ final class DemoHistory {
     return !day.isBefore(first) && day.isBefore(first.plusDays(6));
   }
 
-  private long read(long meterId, LocalDate day, double value) {
+  private long read(MeterId meterId, LocalDate day, double value) {
     return readings.add(
         meterId, day, null, tenths(value), "entered", null, "storekeeper", morning(day));
   }
 
   /** Records a task as done where its meter stood so much of an interval below today's life. */
-  private void record(DemoFleet.UnitPlan plan, DemoVariant.TaskPlan task, double passed) {
+  private void record(DemoFleet.UnitPlan plan, DemoMaster.TaskPlan task, double passed) {
     boolean metered = !task.meter().isEmpty();
     double life = 0;
     LocalDate day = byCalendar(task, passed);
@@ -201,8 +221,8 @@ final class DemoHistory {
     LocalDate day = today.minusDays(daysAgo);
     fills.add(
         plan.unitId(),
-        plan.variant().compartmentId(compartment),
-        fleet.item(item),
+        master.compartment(plan.unit().variantId(), compartment),
+        master.item(item),
         condition,
         litres,
         day,
@@ -218,8 +238,8 @@ final class DemoHistory {
     LocalDate day = today.minusDays(daysAgo);
     topUps.add(
         plan.unitId(),
-        plan.variant().compartmentId("Engine sump"),
-        fleet.item(item),
+        master.compartment(plan.unit().variantId(), "Engine sump"),
+        master.item(item),
         litres,
         day,
         null,
@@ -240,41 +260,72 @@ final class DemoHistory {
   }
 
   /** Where the meter does not tell, the same share of the months has passed. */
-  private LocalDate byCalendar(DemoVariant.TaskPlan task, double passed) {
+  private LocalDate byCalendar(DemoMaster.TaskPlan task, double passed) {
     long days =
         task.months() == 0 ? DAYS : Math.round(task.months() * 30.4 * Math.min(passed, 0.9));
     return today.minusDays(Math.max(days, 1));
   }
 
+  /**
+   * What lies in an item's home bin at the start of the history.
+   *
+   * @param pack litres in a pack; empty for pieces
+   * @param unitCost in cents per piece or litre
+   */
+  private record Opening(
+      ItemId itemId,
+      BinId binId,
+      String lot,
+      String amount,
+      Optional<Volume> pack,
+      long unitCost,
+      int goodForDays) {}
+
+  private static List<Opening> openings(Session session) {
+    List<Opening> openings = new ArrayList<>();
+    for (NamedCsvRecord row : DemoMaster.extra("opening_stock.csv")) {
+      Item item = session.items().byId(ItemId.valueOf(row.getField("item_id"))).orElseThrow();
+      openings.add(
+          new Opening(
+              item.id(),
+              item.homeBin().id(),
+              row.getField("lot"),
+              row.getField("amount_pc_or_l"),
+              item.pack(),
+              Long.parseLong(row.getField("cents_each")),
+              Integer.parseInt(row.getField("good_for_days"))));
+    }
+    return openings;
+  }
+
   /** Two months on the shelves, oldest first, through the same ledger rules as any booking. */
-  void stock(Session session, DemoShelves shelves) {
+  void stock(Session session) {
     Instant opened = morning(today.minusDays(DAYS_BACK));
-    for (DemoShelves.Opening opening : shelves.openings()) {
+    List<Opening> openings = openings(session);
+    for (Opening opening : openings) {
       receive(session, opening, opened);
     }
-    List<DemoShelves.Opening> often = new ArrayList<>(shelves.openings());
+    List<Opening> often = new ArrayList<>(openings);
     for (int daysBack = DAYS_BACK - 3; daysBack > 0; daysBack -= 2) {
-      DemoShelves.Opening pick = often.get(random.nextInt(often.size()));
+      Opening pick = often.get(random.nextInt(often.size()));
       issueSome(session, pick, morning(today.minusDays(daysBack)));
     }
-    scrapOne(session, shelves.item("GLV L"), morning(today.minusDays(20)));
-    countOne(session, shelves.item("HC 12-16"), morning(today.minusDays(9)));
-    quarantineLot(session, shelves, morning(today.minusDays(5)));
+    scrapOne(session, master.item("GLV L"), morning(today.minusDays(20)));
+    countOne(session, master.item("HC 12-16"), morning(today.minusDays(9)));
+    quarantineLot(session, morning(today.minusDays(5)));
   }
 
   /** Whole packs in a lot; what is in a pack that was opened in one of its own. */
-  private void receive(Session session, DemoShelves.Opening opening, Instant at) {
+  private void receive(Session session, Opening opening, Instant at) {
     BigDecimal amount = new BigDecimal(opening.amount());
     BigDecimal open =
-        opening.pack().isEmpty()
-            ? BigDecimal.ZERO
-            : amount.remainder(new BigDecimal(opening.pack()));
+        opening.pack().map(pack -> amount.remainder(pack.litres())).orElse(BigDecimal.ZERO);
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
     Optional<LocalDate> expiry =
         opening.goodForDays() == 0
             ? Optional.empty()
             : Optional.of(day.plusDays(opening.goodForDays()));
-    long lot = session.ledger().addLot(opening.itemId(), opening.lot(), day, expiry);
+    LotId lot = session.ledger().addLot(opening.itemId(), opening.lot(), day, expiry);
     if (amount.compareTo(open) > 0) {
       receive(session, opening, lot, amount.subtract(open), at);
     }
@@ -287,10 +338,10 @@ final class DemoHistory {
                   expiry,
                   false,
                   Optional.empty(),
-                  Quantity.litres(opening.pack())),
+                  Quantity.of(opening.pack().orElseThrow())),
               opening.lot(),
               "");
-      long container =
+      LotId container =
           session
               .ledger()
               .addOpenLot(opening.itemId(), sealed, day, Optional.of(day.plusDays(OPEN_FOR)));
@@ -298,8 +349,7 @@ final class DemoHistory {
     }
   }
 
-  private void receive(
-      Session session, DemoShelves.Opening opening, long lot, BigDecimal amount, Instant at) {
+  private void receive(Session session, Opening opening, LotId lot, BigDecimal amount, Instant at) {
     ItemStock stock = session.ledger().stockOf(opening.itemId());
     Quantity quantity = Quantity.of(stock.measure(), amount);
     long cents =
@@ -316,7 +366,7 @@ final class DemoHistory {
         at);
   }
 
-  private void issueSome(Session session, DemoShelves.Opening pick, Instant at) {
+  private void issueSome(Session session, Opening pick, Instant at) {
     ItemStock stock = session.ledger().stockOf(pick.itemId());
     Quantity wanted =
         switch (stock.measure()) {
@@ -332,13 +382,13 @@ final class DemoHistory {
     }
   }
 
-  private void scrapOne(Session session, long itemId, Instant at) {
+  private void scrapOne(Session session, ItemId itemId, Instant at) {
     ItemStock stock = session.ledger().stockOf(itemId);
     Place place = session.ledger().lotsOf(itemId).get(0).lot().place();
     write(session, itemId, Ledger.scrap(stock, place, Quantity.pieces(1)), "box got wet", at);
   }
 
-  private void countOne(Session session, long itemId, Instant at) {
+  private void countOne(Session session, ItemId itemId, Instant at) {
     ItemStock stock = session.ledger().stockOf(itemId);
     LotFacts lot = session.ledger().lotsOf(itemId).get(0);
     Quantity counted = lot.lot().quantity().minus(Quantity.pieces(1));
@@ -347,10 +397,10 @@ final class DemoHistory {
   }
 
   /** A second delivery that was set aside: the sealing rings are the wrong size. */
-  private void quarantineLot(Session session, DemoShelves shelves, Instant at) {
-    long itemId = shelves.item("TM-3308");
+  private void quarantineLot(Session session, Instant at) {
+    ItemId itemId = master.item("TM-3308");
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
-    long lot = session.ledger().addQuarantinedLot(itemId, "Q9-0042", day);
+    LotId lot = session.ledger().addQuarantinedLot(itemId, "Q9-0042", day);
     ItemStock stock = session.ledger().stockOf(itemId);
     Place place = new Place(itemId, lot, stock.lots().get(0).place().binId());
     Money cost = new Money(2_600, stock.value().currency());
@@ -362,7 +412,7 @@ final class DemoHistory {
         at);
   }
 
-  private void write(Session session, long itemId, Booking booking, String reason, Instant at) {
+  private void write(Session session, ItemId itemId, Booking booking, String reason, Instant at) {
     if (!(booking instanceof Booking.Booked booked)) {
       throw new IllegalStateException("the demo's booking was refused: " + booking);
     }

@@ -1,12 +1,10 @@
 package dev.lonja.app.demo;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fluid.Climate;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.Temperature;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.LonjaStore;
@@ -15,18 +13,14 @@ import dev.lonja.store.exchange.ExchangeProblem;
 import dev.lonja.store.person.Person;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.tray.TrayMaker;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
-import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.IntStream;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** Fills an empty store with the demo data, laid out around a day. */
@@ -50,43 +44,20 @@ public final class DemoStore {
   }
 
   private static void fill(Session session, LocalDate today) {
-    DemoShelves shelves = DemoShelves.fill();
-    DemoFleet fleet = DemoFleet.fill(today, shelves);
-    DemoHistory history = new DemoHistory(today);
+    DemoMaster master = new DemoMaster(today);
+    DemoFleet fleet = new DemoFleet(master);
+    DemoHistory history = new DemoHistory(today, master);
     Map<String, String> texts = new TreeMap<>(session.exchange().files());
-    texts.putAll(DemoCrossReferences.texts(today, shelves));
-    texts.putAll(shelves.texts());
-    texts.putAll(fleet.texts());
+    texts.putAll(master.texts());
     texts.putAll(history.texts(fleet));
     List<ExchangeProblem> problems = session.exchange().importTexts(texts);
     if (!problems.isEmpty()) {
       throw new IllegalStateException("the demo data are broken: " + problems.get(0).display());
     }
-    session
-        .settings()
-        .set("Quay Store", Currency.getInstance("EUR"), ZoneId.of("Atlantic/Madeira"));
-    // dust, salt and short trips: the co-operative shortens intervals where they ask for it
-    session
-        .settings()
-        .set(new IntervalPolicy(IntervalPolicy.School.SEVERITY, BigDecimal.ONE, true));
-    session.climate().set(harbourYear());
     addPeople(session);
-    history.stock(session, shelves);
+    history.stock(session);
     moveOne(session, today);
     layTrays(session, today);
-  }
-
-  /** Mild winters, hot summers. */
-  private static Climate harbourYear() {
-    int[] lowest = {20, 20, 40, 60, 90, 130, 160, 170, 150, 110, 70, 40};
-    int[] highest = {190, 200, 230, 250, 290, 330, 360, 370, 340, 290, 240, 200};
-    return new Climate(
-        IntStream.range(0, 12)
-            .mapToObj(
-                month ->
-                    new Climate.MonthRange(
-                        new Temperature(lowest[month]), new Temperature(highest[month])))
-            .toList());
   }
 
   private static void addPeople(Session session) {
@@ -128,13 +99,13 @@ public final class DemoStore {
         continue;
       }
       Occurrence next = unit.occurrences().get(0);
-      long trayId = TrayMaker.start(session, unit, next);
+      TrayId trayId = TrayMaker.start(session, unit, next);
       int lines = session.trays().byId(trayId).map(Tray::lines).orElseThrow().size();
       lay(session, trayId, LAID_WHOLE.contains(unit.unitCode()) ? lines : lines / 2, today);
     }
   }
 
-  private static void lay(Session session, long trayId, int most, LocalDate today) {
+  private static void lay(Session session, TrayId trayId, int most, LocalDate today) {
     int laid = 0;
     for (TrayLine line : session.trays().byId(trayId).map(Tray::lines).orElseThrow()) {
       Quantity free =

@@ -6,6 +6,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import dev.lonja.app.server.LonjaServer;
+import dev.lonja.core.item.ItemId;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -123,7 +124,7 @@ class EveryPageTest {
   void thePagesBesideTheWayPassTheAccessibilityCheck() {
     Page page = BROWSER.atCounter(SERVER.url());
     page.navigate(SERVER.url() + "/items/3/edit");
-    SERVER.store().<Boolean>write(s -> s.items().retire(3, 0, Optional.empty()));
+    SERVER.store().<Boolean>write(s -> s.items().retire(new ItemId(3), 0, Optional.empty()));
     page.fill("#description", "Brisa, as I have it");
     page.keyboard().press("F8");
     page.waitForSelector("text=As you typed it");

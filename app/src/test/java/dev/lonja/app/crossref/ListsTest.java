@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.part.PartId;
 import dev.lonja.web.crossref.ListDesk;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
@@ -125,7 +126,7 @@ class ListsTest {
   @Test
   void aListThatOthersOvertookIsCheckedAgain() throws InterruptedException {
     Visitor.Page preview = check(HEADER + "Ravelin,RV 5104,same,Osmere,OS 5104,,\r\n");
-    SERVER.store().<Long>write(s -> s.parts().add("Osmere", "OS 61", java.util.Optional.empty()));
+    SERVER.store().<PartId>write(s -> s.parts().add("Osmere", "OS 61", java.util.Optional.empty()));
     visitor.submit(preview.form("/apply"), Map.of());
     assertThat(waited().words()).contains("Something else was stated meanwhile; check it again.");
     assertThat(visitor.get("/find?q=OS+5104").path()).startsWith("/find");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import java.util.HashMap;
 import java.util.Map;
@@ -34,10 +35,10 @@ class StatementsPageTest {
     return visitor.get("/parts/" + part(number));
   }
 
-  private static long part(String number) {
+  private static PartId part(String number) {
     return SERVER
         .store()
-        .<Long>read(
+        .<PartId>read(
             session -> session.parts().byKey(PartKey.of(number).orElseThrow(), 9).get(0).id());
   }
 

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
@@ -162,17 +164,17 @@ class WhatFitsTest {
         .orElseThrow(() -> new AssertionError("no " + number + " on " + page.path()));
   }
 
-  static long part(String number) {
+  static PartId part(String number) {
     return SERVER
         .store()
-        .<Long>read(
+        .<PartId>read(
             session -> session.parts().byKey(PartKey.of(number).orElseThrow(), 9).get(0).id());
   }
 
-  private static long positionOf(String unit, String name) {
+  private static PositionId positionOf(String unit, String name) {
     return SERVER
         .store()
-        .<Long>read(
+        .<PositionId>read(
             session ->
                 session
                     .fleet()

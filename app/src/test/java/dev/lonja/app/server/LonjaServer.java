@@ -2,6 +2,7 @@ package dev.lonja.app.server;
 
 import dev.lonja.app.LonjaApplication;
 import dev.lonja.app.demo.DemoStore;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
@@ -96,9 +97,10 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
   }
 
   /** The id of the only item of this number. */
-  public long itemId(String number) {
+  public ItemId itemId(String number) {
     return store()
-        .<Long>read(session -> session.items().byKey(PartKey.of(number).orElseThrow()).get(0).id());
+        .<ItemId>read(
+            session -> session.items().byKey(PartKey.of(number).orElseThrow()).get(0).id());
   }
 
   public Quantity onHand(String number) {

@@ -6,11 +6,14 @@ import dev.lonja.app.command.LonjaCommand;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.exchange.Verification;
@@ -47,15 +50,15 @@ class KilledServerTest {
   private static final int TRAYS = 120;
   private static final int PEOPLE = 4;
   private static final int ACKNOWLEDGED_BEFORE_THE_KILL = 20;
-  private static final long HOSE_CLIPS = 38;
+  private static final ItemId HOSE_CLIPS = new ItemId(38);
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
 
   @TempDir private Path folder;
-  private final Queue<Long> acknowledged = new ConcurrentLinkedQueue<>();
+  private final Queue<TrayId> acknowledged = new ConcurrentLinkedQueue<>();
 
   @Test
   void everyAcknowledgedHandOverSurvivesAndNoneIsHalfDone() throws Exception {
-    List<Long> trays = prepare();
+    List<TrayId> trays = prepare();
     int port = freePort();
     Process server = start(port);
     ExecutorService people = Executors.newFixedThreadPool(PEOPLE);
@@ -63,7 +66,7 @@ class KilledServerTest {
       String url = "http://localhost:" + port;
       await(url);
       for (int i = 0; i < PEOPLE; i++) {
-        List<Long> own = new ArrayList<>();
+        List<TrayId> own = new ArrayList<>();
         for (int tray = i; tray < trays.size(); tray += PEOPLE) {
           own.add(trays.get(tray));
         }
@@ -89,9 +92,9 @@ class KilledServerTest {
     }
   }
 
-  private void check(Session session, List<Long> trays) {
+  private void check(Session session, List<TrayId> trays) {
     assertThat(session.verification().findings()).extracting(Verification.Finding::text).isEmpty();
-    for (long id : trays) {
+    for (TrayId id : trays) {
       Tray tray = session.trays().byId(id).orElseThrow();
       List<PastMovement> issues =
           session.ledger().issuesOf(tray.number()).getOrDefault(HOSE_CLIPS, List.of());
@@ -104,7 +107,7 @@ class KilledServerTest {
   }
 
   /** Trays with one hose clip each, laid and ready; their service has no meter. */
-  private List<Long> prepare() {
+  private List<TrayId> prepare() {
     LonjaServer.putExample(folder);
     try (LonjaStore store = LonjaStore.open(database())) {
       return store.write(
@@ -113,9 +116,9 @@ class KilledServerTest {
             String hash = new BCryptPasswordEncoder(4).encode("a good password");
             session.people().save("keeper", Person.Role.ADMINISTRATOR, hash);
             receiveClips(session);
-            List<Long> ids = new ArrayList<>();
+            List<TrayId> ids = new ArrayList<>();
             for (int i = 0; i < TRAYS; i++) {
-              long id = session.trays().add(1, "Hose " + i, TODAY, List.of());
+              TrayId id = session.trays().add(new UnitId(1), "Hose " + i, TODAY, List.of());
               session
                   .trays()
                   .addLine(id, HOSE_CLIPS, "extra", "", Quantity.pieces(1), Destination.NONE);
@@ -146,10 +149,10 @@ class KilledServerTest {
             1);
   }
 
-  private void handOver(String url, List<Long> trays) {
+  private void handOver(String url, List<TrayId> trays) {
     Visitor visitor = new Visitor(url);
     visitor.signIn("keeper", "a good password");
-    for (long id : trays) {
+    for (TrayId id : trays) {
       Visitor.Page page = visitor.get("/trays/" + id);
       Visitor.Page answer = visitor.submit(page.form("/hand-over"), Map.of("mechanic", "workshop"));
       if (answer.words().contains("handed over")) {

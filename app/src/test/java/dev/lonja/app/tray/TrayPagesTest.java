@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.tray.Tray;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -213,10 +214,10 @@ class TrayPagesTest {
     return lines(visitor.get("/trays/" + trayId(unit)));
   }
 
-  private static long trayId(String unit) {
+  private static TrayId trayId(String unit) {
     return SERVER
         .store()
-        .<Long>read(
+        .<TrayId>read(
             session ->
                 session.trays().open().stream()
                     .filter(tray -> tray.unitCode().equals(unit))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.fleet.UnitId;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -127,7 +128,7 @@ class FleetPagesTest {
         .store()
         .<Long>read(
             session -> {
-              long unitId = session.fleet().unitByCode(unit).orElseThrow().id();
+              UnitId unitId = session.fleet().unitByCode(unit).orElseThrow().id();
               return session.fleet().meters().stream()
                   .filter(meter -> meter.unitId() == unitId)
                   .mapToLong(meter -> session.readings().of(meter.id()).readings().size())

@@ -47,7 +47,7 @@ public record BoxDifference(List<BoxContent> lacks, List<BoxContent> brings) {
    * properties agree in all that must.
    */
   public static boolean areOneThing(Part one, Part other) {
-    if (one.id() == other.id()) {
+    if (one.id().equals(other.id())) {
       return true;
     }
     Comparison comparison = Comparison.of(one, other, Fitting.ANYWHERE, NO_FLUID);

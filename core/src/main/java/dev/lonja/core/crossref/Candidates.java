@@ -1,6 +1,7 @@
 package dev.lonja.core.crossref;
 
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import java.math.BigDecimal;
@@ -31,7 +32,7 @@ public record Candidates(Part asked, Candidate itself, List<Candidate> others) {
 
   /** Says what the store has of parts; one that is absent from the answer is not stocked. */
   public interface Shelves {
-    Map<Long, Shelf> of(Collection<Long> parts);
+    Map<PartId, Shelf> of(Collection<PartId> parts);
   }
 
   public Candidates {
@@ -46,8 +47,8 @@ public record Candidates(Part asked, Candidate itself, List<Candidate> others) {
       Neighbourhood around, Fitting place, RubberTable rubbers, Shelves shelves) {
     Part asked = around.part(around.start());
     List<Candidate> others = new ArrayList<>();
-    Map<Long, Statement> vetoed = around.vetoed();
-    Map<Long, Path> claims = PathSearch.bestWithoutVetoes(around);
+    Map<PartId, Statement> vetoed = around.vetoed();
+    Map<PartId, Path> claims = PathSearch.bestWithoutVetoes(around);
     vetoed.forEach(
         (id, veto) -> {
           Part part = around.part(id);
@@ -73,7 +74,7 @@ public record Candidates(Part asked, Candidate itself, List<Candidate> others) {
     return new Candidates(asked, itself, others);
   }
 
-  private static Comparator<Candidate> order(Map<Long, Shelf> shelves) {
+  private static Comparator<Candidate> order(Map<PartId, Shelf> shelves) {
     Comparator<Candidate> byStock =
         Comparator.comparing(c -> shelf(shelves, c).free().millionths(), Comparator.reverseOrder());
     Comparator<Candidate> byPrice =
@@ -96,7 +97,7 @@ public record Candidates(Part asked, Candidate itself, List<Candidate> others) {
     return candidate.path().map(path -> path.confidence().value()).orElse(BigDecimal.ZERO);
   }
 
-  private static Shelf shelf(Map<Long, Shelf> shelves, Candidate candidate) {
+  private static Shelf shelf(Map<PartId, Shelf> shelves, Candidate candidate) {
     return shelves.getOrDefault(candidate.part().id(), Shelf.BARE);
   }
 }

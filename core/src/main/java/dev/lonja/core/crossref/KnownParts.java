@@ -1,5 +1,6 @@
 package dev.lonja.core.crossref;
 
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -10,22 +11,24 @@ import java.util.Optional;
 
 /**
  * The parts that a list may name, by make and key, and those that it names for the first time. New
- * ones get numbers below zero until they are stored.
+ * ones get the numbers after the highest known, which are theirs if the list is taken in.
  */
 public final class KnownParts {
 
   private record MakeAndKey(String make, String key) {}
 
-  private record Known(long id, String number) {}
+  private record Known(PartId id, String number) {}
 
-  /** A part that the store does not know yet; {@code id} is below zero. */
-  public record NewPart(long id, String make, String number) {}
+  /** A part that the store does not know yet; {@code id} is the number it will get. */
+  public record NewPart(PartId id, String make, String number) {}
 
   private final Map<MakeAndKey, List<Known>> known = new HashMap<>();
   private final List<NewPart> fresh = new ArrayList<>();
+  private long highest;
 
   /** Adds a part of the store. */
-  public void add(long id, String make, String number, String key) {
+  public void add(PartId id, String make, String number, String key) {
+    highest = Math.max(highest, id.value());
     known
         .computeIfAbsent(
             new MakeAndKey(make.toLowerCase(Locale.ROOT), key), k -> new ArrayList<>(1))
@@ -36,13 +39,13 @@ public final class KnownParts {
    * The part of a make and number: by key, or as printed where one make prints a key in several
    * ways; empty if it is none of those. A number of a new key becomes a new part.
    */
-  Optional<Long> idOf(String make, String number) {
+  Optional<PartId> idOf(String make, String number) {
     String key = PartKey.of(number).orElseThrow().text();
     List<Known> same =
         known.computeIfAbsent(
             new MakeAndKey(make.toLowerCase(Locale.ROOT), key), k -> new ArrayList<>(1));
     if (same.isEmpty()) {
-      long id = -1 - fresh.size();
+      PartId id = new PartId(++highest);
       fresh.add(new NewPart(id, make, number));
       same.add(new Known(id, number));
     }

@@ -1,6 +1,7 @@
 package dev.lonja.core.crossref;
 
 import dev.lonja.core.crossref.ReplacementCircles.Replacement;
+import dev.lonja.core.part.PartId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -33,18 +34,18 @@ public final class ListCheck {
   private long contradictionCount;
 
   /** Two parts, in either order. */
-  private record Pair(long lower, long higher) {
-    static Pair of(long one, long other) {
-      return new Pair(Math.min(one, other), Math.max(one, other));
+  private record Pair(PartId lower, PartId higher) {
+    static Pair of(PartId one, PartId other) {
+      return one.compareTo(other) <= 0 ? new Pair(one, other) : new Pair(other, one);
     }
   }
 
   /** What makes two statements the same: of kinds that hold both ways the order does not count. */
-  private record Said(long subject, StatementKind kind, long object, Source source) {
-    static Said of(long subject, StatementKind kind, long object, Source source) {
+  private record Said(PartId subject, StatementKind kind, PartId object, Source source) {
+    static Said of(PartId subject, StatementKind kind, PartId object, Source source) {
       boolean bothWays = kind.permitsBack() || kind == StatementKind.NEVER;
-      return bothWays
-          ? new Said(Math.min(subject, object), kind, Math.max(subject, object), source)
+      return bothWays && subject.compareTo(object) > 0
+          ? new Said(object, kind, subject, source)
           : new Said(subject, kind, object, source);
     }
   }
@@ -55,7 +56,7 @@ public final class ListCheck {
   /**
    * What came of a list.
    *
-   * @param fresh statements that are new; ids below zero are those of new parts
+   * @param fresh statements that are new, of parts that may be new too
    * @param problems at most 200 of {@code problemCount}; any of them stops the whole list
    * @param contradictions at most 200 of {@code contradictionCount}; they stop nothing
    */
@@ -91,8 +92,8 @@ public final class ListCheck {
 
   public void add(ListRow row) {
     rows++;
-    Optional<Long> subject = parts.idOf(row.make(), row.number());
-    Optional<Long> object = parts.idOf(row.otherMake(), row.otherNumber());
+    Optional<PartId> subject = parts.idOf(row.make(), row.number());
+    Optional<PartId> object = parts.idOf(row.otherMake(), row.otherNumber());
     if (subject.isEmpty() || object.isEmpty()) {
       boolean first = subject.isEmpty();
       refuse(
@@ -113,7 +114,7 @@ public final class ListCheck {
     take(row, subject.get(), object.get());
   }
 
-  private void take(ListRow row, long subject, long object) {
+  private void take(ListRow row, PartId subject, PartId object) {
     Said what = Said.of(subject, row.kind(), object, row.source());
     if (standing.contains(what)) {
       known++;

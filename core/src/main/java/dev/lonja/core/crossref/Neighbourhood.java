@@ -1,6 +1,7 @@
 package dev.lonja.core.crossref;
 
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -24,16 +25,17 @@ import java.util.Set;
  */
 public final class Neighbourhood {
 
-  private final long start;
-  private final Map<Long, Part> parts;
-  private final Map<Long, List<Statement>> byPart;
-  private final Map<Long, Long> classOf = new HashMap<>();
-  private final Map<Long, List<Long>> members = new LinkedHashMap<>();
+  private final PartId start;
+  private final Map<PartId, Part> parts;
+  private final Map<PartId, List<Statement>> byPart;
+  private final Map<PartId, PartId> classOf = new HashMap<>();
+  private final Map<PartId, List<PartId>> members = new LinkedHashMap<>();
 
   /** The vetoes on a class from outside it, by class. */
-  private final Map<Long, List<Statement>> vetoes = new HashMap<>();
+  private final Map<PartId, List<Statement>> vetoes = new HashMap<>();
 
-  private Neighbourhood(long start, Map<Long, Part> parts, Map<Long, List<Statement>> byPart) {
+  private Neighbourhood(
+      PartId start, Map<PartId, Part> parts, Map<PartId, List<Statement>> byPart) {
     this.start = start;
     this.parts = parts;
     this.byPart = byPart;
@@ -50,10 +52,10 @@ public final class Neighbourhood {
    * Reads what lies around a part: five rounds of the source for the paths, and as many more as the
    * longest chain of SAME is long.
    */
-  public static Neighbourhood around(long start, StatementSource source) {
-    Map<Long, List<Statement>> byPart = new LinkedHashMap<>();
-    Map<Long, Confidence> reach = new HashMap<>(Map.of(start, Confidence.FULL));
-    Set<Long> frontier = new LinkedHashSet<>(Set.of(start));
+  public static Neighbourhood around(PartId start, StatementSource source) {
+    Map<PartId, List<Statement>> byPart = new LinkedHashMap<>();
+    Map<PartId, Confidence> reach = new HashMap<>(Map.of(start, Confidence.FULL));
+    Set<PartId> frontier = new LinkedHashSet<>(Set.of(start));
     for (int hop = 0; hop <= PathSearch.MOST_HOPS && !frontier.isEmpty(); hop++) {
       read(frontier, source, byPart);
       frontier = hop == PathSearch.MOST_HOPS ? Set.of() : next(frontier, byPart, reach);
@@ -61,25 +63,25 @@ public final class Neighbourhood {
     readClasses(List.copyOf(byPart.keySet()), source, byPart);
     Neighbourhood known = new Neighbourhood(start, Map.of(), byPart);
     readClasses(known.vetoedOnes(), source, byPart);
-    Set<Long> named = new LinkedHashSet<>(byPart.keySet());
+    Set<PartId> named = new LinkedHashSet<>(byPart.keySet());
     byPart
         .values()
         .forEach(all -> all.forEach(s -> named.addAll(List.of(s.subject(), s.object()))));
-    Map<Long, Part> parts = new HashMap<>();
+    Map<PartId, Part> parts = new HashMap<>();
     source.parts(named).forEach(part -> parts.put(part.id(), part));
     return new Neighbourhood(start, parts, byPart);
   }
 
   private static void read(
-      Collection<Long> wanted, StatementSource source, Map<Long, List<Statement>> byPart) {
-    Set<Long> unread = new LinkedHashSet<>(wanted);
+      Collection<PartId> wanted, StatementSource source, Map<PartId, List<Statement>> byPart) {
+    Set<PartId> unread = new LinkedHashSet<>(wanted);
     unread.removeAll(byPart.keySet());
     if (unread.isEmpty()) {
       return;
     }
     unread.forEach(part -> byPart.put(part, new ArrayList<>()));
     for (Statement statement : source.standing(unread)) {
-      for (long part : List.of(statement.subject(), statement.object())) {
+      for (PartId part : List.of(statement.subject(), statement.object())) {
         if (unread.contains(part)) {
           byPart.get(part).add(statement);
         }
@@ -90,13 +92,13 @@ public final class Neighbourhood {
   /**
    * The parts one hop on that are still trusted enough, and better than they were reached before.
    */
-  private static Set<Long> next(
-      Set<Long> frontier, Map<Long, List<Statement>> byPart, Map<Long, Confidence> reach) {
-    Map<Long, Confidence> before = new HashMap<>(reach);
-    Set<Long> next = new LinkedHashSet<>();
-    for (long part : frontier) {
+  private static Set<PartId> next(
+      Set<PartId> frontier, Map<PartId, List<Statement>> byPart, Map<PartId, Confidence> reach) {
+    Map<PartId, Confidence> before = new HashMap<>(reach);
+    Set<PartId> next = new LinkedHashSet<>();
+    for (PartId part : frontier) {
       for (Statement statement : byPart.get(part)) {
-        long other = statement.other(part);
+        PartId other = statement.other(part);
         Confidence confidence = before.get(part).times(statement.confidence());
         Confidence known = reach.get(other);
         boolean better = known == null || confidence.compareTo(known) > 0;
@@ -110,13 +112,13 @@ public final class Neighbourhood {
   }
 
   private static void readClasses(
-      Collection<Long> from, StatementSource source, Map<Long, List<Statement>> byPart) {
-    Set<Long> seen = new HashSet<>(from);
-    Collection<Long> round = from;
+      Collection<PartId> from, StatementSource source, Map<PartId, List<Statement>> byPart) {
+    Set<PartId> seen = new HashSet<>(from);
+    Collection<PartId> round = from;
     while (!round.isEmpty()) {
       read(round, source, byPart);
-      Set<Long> joined = new LinkedHashSet<>();
-      for (long part : round) {
+      Set<PartId> joined = new LinkedHashSet<>();
+      for (PartId part : round) {
         for (Statement statement : byPart.get(part)) {
           if (statement.kind() == StatementKind.SAME && seen.add(statement.other(part))) {
             joined.add(statement.other(part));
@@ -127,18 +129,18 @@ public final class Neighbourhood {
     }
   }
 
-  private void joinClass(long part) {
+  private void joinClass(PartId part) {
     if (classOf.containsKey(part)) {
       return;
     }
-    List<Long> joined = new ArrayList<>();
-    Deque<Long> open = new ArrayDeque<>(List.of(part));
+    List<PartId> joined = new ArrayList<>();
+    Deque<PartId> open = new ArrayDeque<>(List.of(part));
     classOf.put(part, part);
     while (!open.isEmpty()) {
-      long next = open.pop();
+      PartId next = open.pop();
       joined.add(next);
       for (Statement statement : statementsOf(next)) {
-        long other = statement.other(next);
+        PartId other = statement.other(next);
         if (statement.kind() == StatementKind.SAME && classOf.putIfAbsent(other, part) == null) {
           open.push(other);
         }
@@ -148,79 +150,80 @@ public final class Neighbourhood {
   }
 
   private void note(Statement veto) {
-    long one = classOf(veto.subject());
-    long other = classOf(veto.object());
-    if (one != other) {
+    PartId one = classOf(veto.subject());
+    PartId other = classOf(veto.object());
+    if (!one.equals(other)) {
       vetoes.computeIfAbsent(one, key -> new ArrayList<>()).add(veto);
       vetoes.computeIfAbsent(other, key -> new ArrayList<>()).add(veto);
     }
   }
 
-  private long classOf(long part) {
+  private PartId classOf(PartId part) {
     return classOf.getOrDefault(part, part);
   }
 
-  public long start() {
+  public PartId start() {
     return start;
   }
 
   /** Every part that a statement here names, the start included. */
-  public Set<Long> ids() {
+  public Set<PartId> ids() {
     return Set.copyOf(parts.keySet());
   }
 
-  public Part part(long id) {
+  public Part part(PartId id) {
     return Optional.ofNullable(parts.get(id))
         .orElseThrow(() -> new IllegalArgumentException("id is " + id + ", outside this place"));
   }
 
   /** Every standing statement on a part of this neighbourhood. */
-  public List<Statement> statementsOf(long part) {
+  public List<Statement> statementsOf(PartId part) {
     return byPart.getOrDefault(part, List.of());
   }
 
   /** The statement that forbids these two together, the oldest if there are several. */
-  public Optional<Statement> veto(long one, long other) {
-    long classOfOne = classOf(one);
-    long classOfOther = classOf(other);
-    if (classOfOne == classOfOther) {
+  public Optional<Statement> veto(PartId one, PartId other) {
+    PartId classOfOne = classOf(one);
+    PartId classOfOther = classOf(other);
+    if (classOfOne.equals(classOfOther)) {
       return statementsOf(one).stream()
           .filter(statement -> statement.kind() == StatementKind.NEVER)
-          .filter(statement -> statement.other(one) == other)
+          .filter(statement -> statement.other(one).equals(other))
           .findFirst();
     }
     return vetoes.getOrDefault(classOfOne, List.of()).stream()
         .filter(
             veto ->
-                classOf(veto.subject()) == classOfOther || classOf(veto.object()) == classOfOther)
+                classOf(veto.subject()).equals(classOfOther)
+                    || classOf(veto.object()).equals(classOfOther))
         .findFirst();
   }
 
   /** True if the part is in a veto of any kind. */
-  boolean vetoes(long part) {
+  boolean vetoes(PartId part) {
     return vetoes.containsKey(classOf(part))
         || statementsOf(part).stream().anyMatch(s -> s.kind() == StatementKind.NEVER);
   }
 
   /** True if SAME joins the two, over however many numbers. */
-  public boolean areOnePart(long one, long other) {
-    return classOf(one) == classOf(other);
+  public boolean areOnePart(PartId one, PartId other) {
+    return classOf(one).equals(classOf(other));
   }
 
   /** Every part that the start must not be replaced by, with the statement that forbids it. */
-  public Map<Long, Statement> vetoed() {
-    Map<Long, Statement> vetoed = new LinkedHashMap<>();
-    for (long part : vetoedOnes()) {
+  public Map<PartId, Statement> vetoed() {
+    Map<PartId, Statement> vetoed = new LinkedHashMap<>();
+    for (PartId part : vetoedOnes()) {
       veto(start, part).ifPresent(veto -> vetoed.put(part, veto));
     }
     return vetoed;
   }
 
-  private List<Long> vetoedOnes() {
-    Set<Long> ones = new LinkedHashSet<>();
+  private List<PartId> vetoedOnes() {
+    Set<PartId> ones = new LinkedHashSet<>();
     for (Statement veto : vetoes.getOrDefault(classOf(start), List.of())) {
-      boolean subjectIsHere = classOf(veto.subject()) == classOf(start);
-      long other = subjectIsHere ? veto.object() : veto.subject();
+      boolean subjectIsHere = classOf(veto.subject()).equals(classOf(start));
+      PartId other = subjectIsHere ? veto.object() : veto.subject();
       ones.addAll(members.getOrDefault(classOf(other), List.of(other)));
     }
     for (Statement statement : statementsOf(start)) {

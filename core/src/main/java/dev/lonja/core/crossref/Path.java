@@ -1,5 +1,6 @@
 package dev.lonja.core.crossref;
 
+import dev.lonja.core.part.PartId;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -8,26 +9,26 @@ import java.util.List;
  *
  * @param parts the parts on the way, first and last included; one more than statements
  */
-public record Path(List<Long> parts, List<Statement> statements, Confidence confidence) {
+public record Path(List<PartId> parts, List<Statement> statements, Confidence confidence) {
 
   public Path {
     parts = List.copyOf(parts);
     statements = List.copyOf(statements);
   }
 
-  static Path at(long start) {
+  static Path at(PartId start) {
     return new Path(List.of(start), List.of(), Confidence.FULL);
   }
 
   Path over(Statement statement) {
-    List<Long> further = new ArrayList<>(parts);
+    List<PartId> further = new ArrayList<>(parts);
     further.add(statement.other(end()));
     List<Statement> more = new ArrayList<>(statements);
     more.add(statement);
     return new Path(further, more, confidence.times(statement.confidence()));
   }
 
-  public long end() {
+  public PartId end() {
     return parts.get(parts.size() - 1);
   }
 

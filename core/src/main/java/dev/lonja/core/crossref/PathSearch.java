@@ -1,6 +1,7 @@
 package dev.lonja.core.crossref;
 
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -31,8 +32,8 @@ public final class PathSearch {
   private final Neighbourhood place;
   private final boolean vetoesCount;
   private final Comparator<Path> order;
-  private final Map<Long, List<Path>> kept = new LinkedHashMap<>();
-  private final Map<Long, Boolean> vetoing = new HashMap<>();
+  private final Map<PartId, List<Path>> kept = new LinkedHashMap<>();
+  private final Map<PartId, Boolean> vetoing = new HashMap<>();
 
   private PathSearch(Neighbourhood place, boolean vetoesCount) {
     this.place = place;
@@ -46,16 +47,16 @@ public final class PathSearch {
   }
 
   /** By part, the best path to it; the start itself is not among them. */
-  public static Map<Long, Path> best(Neighbourhood place) {
+  public static Map<PartId, Path> best(Neighbourhood place) {
     return new PathSearch(place, true).run();
   }
 
   /** As {@link #best}, but as if nothing had been forbidden. */
-  public static Map<Long, Path> bestWithoutVetoes(Neighbourhood place) {
+  public static Map<PartId, Path> bestWithoutVetoes(Neighbourhood place) {
     return new PathSearch(place, false).run();
   }
 
-  private Map<Long, Path> run() {
+  private Map<PartId, Path> run() {
     List<Path> frontier = List.of(Path.at(place.start()));
     for (int hop = 0; hop < MOST_HOPS && !frontier.isEmpty(); hop++) {
       List<Path> next = new ArrayList<>();
@@ -79,7 +80,7 @@ public final class PathSearch {
   }
 
   private void extend(Path path, Statement statement, List<Path> next) {
-    long to = statement.other(path.end());
+    PartId to = statement.other(path.end());
     boolean trusted = path.confidence().times(statement.confidence()).isAtLeast(LEAST);
     boolean permitted = statement.leadsFrom(path.end()) && trusted && !path.parts().contains(to);
     if (permitted && !isVetoed(path, to)) {
@@ -93,7 +94,7 @@ public final class PathSearch {
     }
   }
 
-  private boolean isVetoed(Path path, long to) {
+  private boolean isVetoed(Path path, PartId to) {
     return vetoesCount && path.parts().stream().anyMatch(part -> place.veto(part, to).isPresent());
   }
 
@@ -105,10 +106,10 @@ public final class PathSearch {
         && order.compare(better, other) <= 0;
   }
 
-  private Set<Long> vetoing(Path path) {
-    Set<Long> found = new HashSet<>();
+  private Set<PartId> vetoing(Path path) {
+    Set<PartId> found = new HashSet<>();
     if (vetoesCount) {
-      for (long part : path.parts()) {
+      for (PartId part : path.parts()) {
         if (vetoing.computeIfAbsent(part, place::vetoes)) {
           found.add(part);
         }

@@ -1,5 +1,6 @@
 package dev.lonja.core.crossref;
 
+import dev.lonja.core.part.PartId;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
@@ -12,25 +13,25 @@ import org.jgrapht.graph.DefaultEdge;
 /** Finds replacements that go in a circle, among however many, in time that grows with them. */
 public final class ReplacementCircles {
 
-  private final Map<Long, Integer> componentOf = new HashMap<>();
+  private final Map<PartId, Integer> componentOf = new HashMap<>();
 
   /** One part replaces another. */
-  public record Replacement(long subject, long object) {}
+  public record Replacement(PartId subject, PartId object) {}
 
   /**
    * @param replacements all that stand or are about to
    */
   public ReplacementCircles(Collection<Replacement> replacements) {
-    Graph<Long, DefaultEdge> graph = new DefaultDirectedGraph<>(DefaultEdge.class);
+    Graph<PartId, DefaultEdge> graph = new DefaultDirectedGraph<>(DefaultEdge.class);
     for (Replacement replacement : replacements) {
       graph.addVertex(replacement.subject());
       graph.addVertex(replacement.object());
       graph.addEdge(replacement.object(), replacement.subject());
     }
     int component = 0;
-    for (Set<Long> together :
+    for (Set<PartId> together :
         new KosarajuStrongConnectivityInspector<>(graph).stronglyConnectedSets()) {
-      for (Long part : together) {
+      for (PartId part : together) {
         componentOf.put(part, component);
       }
       component++;

@@ -1,5 +1,6 @@
 package dev.lonja.core.crossref;
 
+import dev.lonja.core.part.PartId;
 import java.time.LocalDate;
 
 /**
@@ -10,24 +11,24 @@ import java.time.LocalDate;
  */
 public record Statement(
     long id,
-    long subject,
+    PartId subject,
     StatementKind kind,
-    long object,
+    PartId object,
     Source source,
     LocalDate saidOn,
     Confidence confidence,
     String note) {
 
   /** The other part of the two; a part that is neither throws. */
-  public long other(long part) {
-    if (part != subject && part != object) {
+  public PartId other(PartId part) {
+    if (!part.equals(subject) && !part.equals(object)) {
       throw new IllegalArgumentException("part is " + part + "; statement " + id + " has no such");
     }
-    return part == subject ? object : subject;
+    return part.equals(subject) ? object : subject;
   }
 
   /** True if this lets its other part be supplied where {@code asked} is wanted. */
-  boolean leadsFrom(long asked) {
-    return asked == object ? kind.permits() : kind.permitsBack();
+  boolean leadsFrom(PartId asked) {
+    return asked.equals(object) ? kind.permits() : kind.permitsBack();
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.core.crossref;
 
+import dev.lonja.core.part.PartId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -26,13 +27,13 @@ public final class StatementCheck {
      *
      * @param parts from the subject to the object, each replacing the one before
      */
-    record ReplacesInACircle(List<Long> parts) implements Refusal {}
+    record ReplacesInACircle(List<PartId> parts) implements Refusal {}
   }
 
   /** Every reason against {@code made}; none if it may be stated. Its id does not matter. */
   public static List<Refusal> refusals(Statement made, StatementSource source) {
     List<Refusal> refusals = new ArrayList<>();
-    if (made.subject() == made.object()) {
+    if (made.subject().equals(made.object())) {
       refusals.add(new Refusal.OfItself());
       return refusals;
     }
@@ -44,7 +45,7 @@ public final class StatementCheck {
         .findFirst()
         .ifPresent(standing -> refusals.add(new Refusal.StandsAlready(standing)));
     if (made.kind() == StatementKind.REPLACES) {
-      List<Long> way = successors(made.subject(), made.object(), source, new HashSet<>());
+      List<PartId> way = successors(made.subject(), made.object(), source, new HashSet<>());
       if (!way.isEmpty()) {
         refusals.add(new Refusal.ReplacesInACircle(way));
       }
@@ -53,8 +54,10 @@ public final class StatementCheck {
   }
 
   private static boolean saysTheSame(Statement standing, Statement made) {
-    boolean sameWay = standing.subject() == made.subject() && standing.object() == made.object();
-    boolean otherWay = standing.subject() == made.object() && standing.object() == made.subject();
+    boolean sameWay =
+        standing.subject().equals(made.subject()) && standing.object().equals(made.object());
+    boolean otherWay =
+        standing.subject().equals(made.object()) && standing.object().equals(made.subject());
     boolean bothWays = made.kind().permitsBack() || made.kind() == StatementKind.NEVER;
     return standing.kind() == made.kind()
         && standing.source() == made.source()
@@ -62,22 +65,23 @@ public final class StatementCheck {
   }
 
   /** The parts from one to another by way of what replaces it; empty if it does not lead there. */
-  private static List<Long> successors(long from, long to, StatementSource source, Set<Long> seen) {
-    List<List<Long>> ways = List.of(List.of(from));
+  private static List<PartId> successors(
+      PartId from, PartId to, StatementSource source, Set<PartId> seen) {
+    List<List<PartId>> ways = List.of(List.of(from));
     while (!ways.isEmpty()) {
-      List<List<Long>> further = new ArrayList<>();
-      for (List<Long> way : ways) {
-        long end = way.get(way.size() - 1);
-        if (end == to) {
+      List<List<PartId>> further = new ArrayList<>();
+      for (List<PartId> way : ways) {
+        PartId end = way.get(way.size() - 1);
+        if (end.equals(to)) {
           return way;
         }
         for (Statement statement : source.standing(List.of(end))) {
           boolean goesOn =
               statement.kind() == StatementKind.REPLACES
-                  && statement.object() == end
+                  && statement.object().equals(end)
                   && seen.add(statement.subject());
           if (goesOn) {
-            List<Long> longer = new ArrayList<>(way);
+            List<PartId> longer = new ArrayList<>(way);
             longer.add(statement.subject());
             further.add(longer);
           }

@@ -2,6 +2,7 @@ package dev.lonja.core.fleet;
 
 import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;
 import java.util.EnumMap;
@@ -22,17 +23,17 @@ import java.util.stream.Stream;
  *     empty
  */
 public record Compartment(
-    long id,
+    CompartmentId id,
     String name,
     Kind kind,
     Spec spec,
-    Optional<Long> itemId,
+    Optional<ItemId> itemId,
     Map<FillCondition, Volume> capacities,
     String hint,
     Optional<ChangeOver> changeOver) {
 
   /** Another item from a day on, that day included. */
-  public record ChangeOver(long itemId, LocalDate from) {}
+  public record ChangeOver(ItemId itemId, LocalDate from) {}
 
   /** What a compartment belongs to. */
   public enum Kind {
@@ -88,7 +89,7 @@ public record Compartment(
   }
 
   /** This compartment with another preferred item, whatever was set to take over. */
-  public Compartment withItem(long item) {
+  public Compartment withItem(ItemId item) {
     return new Compartment(
         id, name, kind, spec, Optional.of(item), capacities, hint, Optional.empty());
   }

@@ -5,7 +5,7 @@ import java.util.Optional;
 /**
  * Where something goes on a machine: to a position, into a compartment, or nowhere in particular.
  */
-public record Destination(Optional<Long> positionId, Optional<Long> compartmentId) {
+public record Destination(Optional<PositionId> positionId, Optional<CompartmentId> compartmentId) {
 
   public static final Destination NONE = new Destination(Optional.empty(), Optional.empty());
 
@@ -16,11 +16,11 @@ public record Destination(Optional<Long> positionId, Optional<Long> compartmentI
     }
   }
 
-  public static Destination position(long id) {
+  public static Destination position(PositionId id) {
     return new Destination(Optional.of(id), Optional.empty());
   }
 
-  public static Destination compartment(long id) {
+  public static Destination compartment(CompartmentId id) {
     return new Destination(Optional.empty(), Optional.of(id));
   }
 }

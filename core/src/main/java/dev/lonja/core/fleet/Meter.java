@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param declaredRate what the unit is said to run, for want of readings
  */
 public record Meter(
-    long id, long unitId, String name, MeterValue start, Optional<UsageRate> declaredRate) {
+    MeterId id, UnitId unitId, String name, MeterValue start, Optional<UsageRate> declaredRate) {
 
   public MeterMeasure measure() {
     return start.measure();

@@ -22,12 +22,12 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
    *
    * @return by meter id
    */
-  public static Map<Long, MeterStanding> ofFleet(List<MeterFile> files) {
+  public static Map<MeterId, MeterStanding> ofFleet(List<MeterFile> files) {
     Map<Long, Classmates> classes = new HashMap<>();
     files.stream()
         .collect(Collectors.groupingBy(file -> file.unit().unitClass().id()))
         .forEach((id, members) -> classes.put(id, Classmates.of(members)));
-    Map<Long, MeterStanding> standings = new TreeMap<>();
+    Map<MeterId, MeterStanding> standings = new TreeMap<>();
     for (MeterFile file : files) {
       Classmates classmates = classes.get(file.unit().unitClass().id());
       standings.put(file.meter().id(), standing(file, classmates));

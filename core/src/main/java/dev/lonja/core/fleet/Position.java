@@ -1,5 +1,6 @@
 package dev.lonja.core.fleet;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
@@ -20,11 +21,11 @@ import java.util.Optional;
  * @param limits what the place demands of whatever goes there
  */
 public record Position(
-    long id,
+    PositionId id,
     String name,
     Kind kind,
-    Optional<Long> compartmentId,
-    Optional<Long> itemId,
+    Optional<CompartmentId> compartmentId,
+    Optional<ItemId> itemId,
     int quantity,
     Optional<TorqueRange> torque,
     Optional<Mounting> mounting,
@@ -93,7 +94,7 @@ public record Position(
   }
 
   /** This position with another preferred item and the oil that one takes up. */
-  public Position withItem(long item, Optional<Volume> volume) {
+  public Position withItem(ItemId item, Optional<Volume> volume) {
     return new Position(
         id,
         name,
@@ -128,6 +129,6 @@ public record Position(
   }
 
   public boolean belongsTo(Compartment compartment) {
-    return compartmentId.filter(id -> id == compartment.id()).isPresent();
+    return compartmentId.filter(id -> id.equals(compartment.id())).isPresent();
   }
 }

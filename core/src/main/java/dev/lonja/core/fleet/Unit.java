@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param version counts its edits
  */
 public record Unit(
-    long id,
+    UnitId id,
     String code,
     String name,
     UnitClass unitClass,

@@ -1,5 +1,6 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -40,7 +41,10 @@ public final class LeastSet {
    * @param today the product that serves it now, if one does
    */
   public record Demand(
-      long id, Map<Long, Volume> litresPerYear, Set<Long> covering, Optional<Long> today) {
+      long id,
+      Map<UnitId, Volume> litresPerYear,
+      Set<ProductId> covering,
+      Optional<ProductId> today) {
 
     public Demand {
       litresPerYear = Map.copyOf(litresPerYear);
@@ -52,11 +56,11 @@ public final class LeastSet {
     }
 
     /** Without a unit; empty if no other unit has the spec. */
-    Optional<Demand> without(long unit) {
+    Optional<Demand> without(UnitId unit) {
       if (!litresPerYear.containsKey(unit)) {
         return Optional.of(this);
       }
-      Map<Long, Volume> others = new TreeMap<>(litresPerYear);
+      Map<UnitId, Volume> others = new TreeMap<>(litresPerYear);
       others.remove(unit);
       return others.isEmpty()
           ? Optional.empty()
@@ -69,10 +73,10 @@ public final class LeastSet {
    *
    * @param holding what keeping it costs a year, 0 or more
    */
-  public record Offer(long productId, String name, UnitPrice price, Money holding) {}
+  public record Offer(ProductId productId, String name, UnitPrice price, Money holding) {}
 
   /** What the person asked for: products that must not, and products that must be among the set. */
-  public record Choice(Set<Long> forbidden, Set<Long> kept) {
+  public record Choice(Set<ProductId> forbidden, Set<ProductId> kept) {
     public static final Choice FREE = new Choice(Set.of(), Set.of());
 
     public Choice {
@@ -95,8 +99,8 @@ public final class LeastSet {
    * @param uncovered the specs that no allowed product covers, left out of both costs
    */
   public record Plan(
-      List<Long> products,
-      Map<Long, Long> assignment,
+      List<ProductId> products,
+      Map<Long, ProductId> assignment,
       Money cost,
       Money costToday,
       List<Long> uncovered) {
@@ -128,18 +132,18 @@ public final class LeastSet {
    * By unit, the products of the plan that it alone forces: without its specs the optimum does
    * without them. Costs one optimum a unit.
    */
-  public static Map<Long, List<Long>> forcedBy(
+  public static Map<UnitId, List<ProductId>> forcedBy(
       List<Demand> demands, List<Offer> offers, Choice choice, Plan plan) {
-    Set<Long> units =
+    Set<UnitId> units =
         demands.stream()
             .flatMap(demand -> demand.litresPerYear().keySet().stream())
             .collect(Collectors.toCollection(TreeSet::new));
-    Map<Long, List<Long>> forced = new LinkedHashMap<>();
-    for (long unit : units) {
+    Map<UnitId, List<ProductId>> forced = new LinkedHashMap<>();
+    for (UnitId unit : units) {
       List<Demand> others =
           demands.stream().flatMap(demand -> demand.without(unit).stream()).toList();
-      List<Long> still = of(others, offers, choice).products();
-      List<Long> only =
+      List<ProductId> still = of(others, offers, choice).products();
+      List<ProductId> only =
           plan.products().stream().filter(product -> !still.contains(product)).toList();
       if (!only.isEmpty()) {
         forced.put(unit, only);
@@ -151,7 +155,7 @@ public final class LeastSet {
   private Plan plan() {
     List<Demand> covered = demands.stream().filter(d -> !covering(d).isEmpty()).toList();
     List<Offer> chosen = new SetCoverModel(groups(covered), mayBeChosen(), choice.kept()).optimum();
-    Map<Long, Long> assignment = new LinkedHashMap<>();
+    Map<Long, ProductId> assignment = new LinkedHashMap<>();
     Money cost = holding(chosen);
     for (Demand demand : covered) {
       Offer offer = cheapest(chosen.stream().filter(o -> covers(demand, o)).toList(), demand);
@@ -168,7 +172,7 @@ public final class LeastSet {
 
   /** Specs that the same products cover, with the cost of each of those over all of them. */
   private List<SetCoverModel.Group> groups(List<Demand> covered) {
-    Map<List<Long>, List<Demand>> byCovering =
+    Map<List<ProductId>, List<Demand>> byCovering =
         covered.stream()
             .collect(
                 Collectors.groupingBy(
@@ -177,7 +181,7 @@ public final class LeastSet {
                     Collectors.toList()));
     List<SetCoverModel.Group> groups = new ArrayList<>();
     for (List<Demand> alike : byCovering.values()) {
-      Map<Long, Long> costs = new LinkedHashMap<>();
+      Map<ProductId, Long> costs = new LinkedHashMap<>();
       for (Offer offer : covering(alike.get(0))) {
         long sum = 0;
         for (Demand demand : alike) {
@@ -213,7 +217,7 @@ public final class LeastSet {
   }
 
   private Money costToday(List<Demand> covered) {
-    Map<Long, Offer> byProduct =
+    Map<ProductId, Offer> byProduct =
         offers.stream().collect(Collectors.toMap(Offer::productId, offer -> offer));
     Set<Offer> inUse = new LinkedHashSet<>();
     Money cost = holding(List.of());

@@ -159,7 +159,7 @@ public final class PackChoice {
     int byPrice = mine.compareTo(theirs);
     return byPrice != 0
         ? byPrice
-        : Comparator.comparing(Pack::litres).reversed().thenComparing(Pack::id).compare(a, b);
+        : Comparator.comparing(Pack::litres).reversed().thenComparing(Pack::origin).compare(a, b);
   }
 
   private static BigInteger perLitre(Pack pack, Pack other) {
@@ -170,14 +170,14 @@ public final class PackChoice {
   private String countsLargestFirst(PackSet set) {
     StringBuilder counts = new StringBuilder();
     kinds.stream()
-        .sorted(Comparator.comparing(Pack::litres).reversed().thenComparing(Pack::id))
+        .sorted(Comparator.comparing(Pack::litres).reversed().thenComparing(Pack::origin))
         .forEach(kind -> counts.append(String.format("%010d ", count(set, kind))));
     return counts.toString();
   }
 
   private static int count(PackSet set, Pack kind) {
     return set.counts().stream()
-        .filter(count -> count.pack().id() == kind.id())
+        .filter(count -> count.pack().origin().equals(kind.origin()))
         .mapToInt(PackSet.Count::packs)
         .findFirst()
         .orElse(0);

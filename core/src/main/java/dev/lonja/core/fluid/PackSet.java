@@ -22,7 +22,7 @@ public record PackSet(
   private static final Comparator<Count> LARGEST_FIRST =
       Comparator.comparing((Count count) -> count.pack().litres())
           .reversed()
-          .thenComparing(count -> count.pack().id());
+          .thenComparing(count -> count.pack().origin());
 
   /** So many of a kind. */
   public record Count(Pack pack, int packs) {}

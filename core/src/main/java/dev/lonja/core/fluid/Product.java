@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param version counts the edits, so that two people do not overwrite each other
  */
 public record Product(
-    long id,
+    ProductId id,
     String make,
     String name,
     FluidKind kind,

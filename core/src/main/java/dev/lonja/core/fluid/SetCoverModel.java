@@ -35,15 +35,15 @@ final class SetCoverModel {
    *
    * @param costs in minor units a year, by product
    */
-  record Group(Map<Long, Long> costs) {}
+  record Group(Map<ProductId, Long> costs) {}
 
   private record Found(List<LeastSet.Offer> offers, long cost) {}
 
   private final List<Group> groups;
   private final List<LeastSet.Offer> offers;
-  private final Set<Long> kept;
+  private final Set<ProductId> kept;
 
-  SetCoverModel(List<Group> groups, List<LeastSet.Offer> offers, Set<Long> kept) {
+  SetCoverModel(List<Group> groups, List<LeastSet.Offer> offers, Set<ProductId> kept) {
     this.groups = groups;
     this.offers = offers;
     this.kept = kept;
@@ -75,7 +75,7 @@ final class SetCoverModel {
   private Optional<Found> solve(List<Found> besides) {
     ExpressionsBasedModel model = new ExpressionsBasedModel();
     model.options.integer(IntegerStrategy.newConfigurable().withGapTolerance(GAP));
-    Map<Long, Variable> keeps = new HashMap<>();
+    Map<ProductId, Variable> keeps = new HashMap<>();
     BigDecimal tieBreak = BigDecimal.ONE.movePointLeft(String.valueOf(offers.size()).length());
     for (LeastSet.Offer offer : offers) {
       Variable keep =
@@ -96,7 +96,7 @@ final class SetCoverModel {
     return result.getState().isFeasible() ? Optional.of(found(keeps)) : Optional.empty();
   }
 
-  private void addGroup(ExpressionsBasedModel model, int g, Map<Long, Variable> keeps) {
+  private void addGroup(ExpressionsBasedModel model, int g, Map<ProductId, Variable> keeps) {
     Expression whole = model.newExpression("group " + g).level(1);
     groups
         .get(g)
@@ -111,14 +111,14 @@ final class SetCoverModel {
             });
   }
 
-  private void forbid(ExpressionsBasedModel model, Found found, Map<Long, Variable> keeps) {
+  private void forbid(ExpressionsBasedModel model, Found found, Map<ProductId, Variable> keeps) {
     Expression cut =
         model.newExpression("not " + found.hashCode()).upper(found.offers().size() - 1);
     offers.forEach(
         offer -> cut.set(keeps.get(offer.productId()), found.offers().contains(offer) ? 1 : -1));
   }
 
-  private Found found(Map<Long, Variable> keeps) {
+  private Found found(Map<ProductId, Variable> keeps) {
     List<LeastSet.Offer> chosen =
         offers.stream()
             .filter(offer -> keeps.get(offer.productId()).getValue().doubleValue() > 0.5)

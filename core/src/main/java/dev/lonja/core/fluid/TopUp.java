@@ -168,7 +168,7 @@ public final class TopUp {
   }
 
   private static Optional<Concern> mixing(Product present, Product added) {
-    if (present.id() == added.id()) {
+    if (present.id().equals(added.id())) {
       return Optional.empty();
     }
     if (present.kind() != added.kind()) {

@@ -1,5 +1,7 @@
 package dev.lonja.core.forecast;
 
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.TakeLine;
@@ -13,7 +15,7 @@ import java.time.LocalDate;
  * @param repeat 0 for the first time the task comes up from today, 1 for the next, and so on
  */
 public record Demand(
-    long unitId,
+    UnitId unitId,
     String unitCode,
     String service,
     LocalDate date,
@@ -22,7 +24,7 @@ public record Demand(
     Quantity held,
     int repeat) {
 
-  public long itemId() {
+  public ItemId itemId() {
     return line.itemId();
   }
 

@@ -1,10 +1,12 @@
 package dev.lonja.core.forecast;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.Take;
 import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.TaskId;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -58,9 +60,9 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
   }
 
   private static void collect(UnitPlan unit, List<Demand> demands, List<UnitGap> gaps) {
-    Map<Long, Integer> repeats = new HashMap<>();
+    Map<TaskId, Integer> repeats = new HashMap<>();
     for (Occurrence occurrence : unit.occurrences()) {
-      Map<Long, Occurrence.OccurrenceTask> tasks = new HashMap<>();
+      Map<TaskId, Occurrence.OccurrenceTask> tasks = new HashMap<>();
       occurrence.tasks().forEach(task -> tasks.put(task.task().id(), task));
       Take take =
           ServiceTake.of(
@@ -84,7 +86,7 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
   }
 
   private static void takeOff(TrayHold hold, List<Demand> demands) {
-    Map<Long, Quantity> left = new HashMap<>(hold.laid());
+    Map<ItemId, Quantity> left = new HashMap<>(hold.laid());
     for (int i = 0; i < demands.size(); i++) {
       Demand demand = demands.get(i);
       Quantity laid = left.get(demand.itemId());
@@ -106,13 +108,13 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
   }
 
   /** The lines of one item, in order of date. */
-  public List<Demand> demandsOf(long itemId) {
-    return demands.stream().filter(demand -> demand.itemId() == itemId).toList();
+  public List<Demand> demandsOf(ItemId itemId) {
+    return demands.stream().filter(demand -> demand.itemId().equals(itemId)).toList();
   }
 
   /** By item, the sum of each week in which anything is expected. */
-  public Map<Long, TreeMap<IsoWeek, Quantity>> totals() {
-    Map<Long, TreeMap<IsoWeek, Quantity>> totals = new TreeMap<>();
+  public Map<ItemId, TreeMap<IsoWeek, Quantity>> totals() {
+    Map<ItemId, TreeMap<IsoWeek, Quantity>> totals = new TreeMap<>();
     for (Demand demand : demands) {
       if (!demand.quantity().isZero()) {
         totals

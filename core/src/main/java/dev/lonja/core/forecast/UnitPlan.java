@@ -1,12 +1,13 @@
 package dev.lonja.core.forecast;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.UnitNeeds;
 import java.util.List;
 
 /** One unit with its occurrences over a horizon and what it is made of. */
 public record UnitPlan(
-    long unitId, String unitCode, List<Occurrence> occurrences, UnitNeeds needs) {
+    UnitId unitId, String unitCode, List<Occurrence> occurrences, UnitNeeds needs) {
 
   public UnitPlan {
     occurrences = List.copyOf(occurrences);

@@ -2,7 +2,9 @@ package dev.lonja.core.item;
 
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;
@@ -19,8 +21,8 @@ import java.util.Optional;
  * @param version counts the edits, so that two people do not overwrite each other
  */
 public record Item(
-    long id,
-    long partId,
+    ItemId id,
+    PartId partId,
     String make,
     String number,
     String description,
@@ -52,7 +54,7 @@ public record Item(
   }
 
   /** A storage place; {@code walkOrder} says where it comes on the walk through the store. */
-  public record Bin(long id, String address, int walkOrder) {}
+  public record Bin(BinId id, String address, int walkOrder) {}
 
   public PartKey key() {
     return PartKey.of(number).orElseThrow();

@@ -1,5 +1,6 @@
 package dev.lonja.core.item;
 
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Quantity;
 
 /**
@@ -8,4 +9,4 @@ import dev.lonja.core.quantity.Quantity;
  * @param least below this it should be filled, 0 or more
  * @param most what goes in, more than 0 and not below {@code least}
  */
-public record ItemBin(long binId, String address, Quantity least, Quantity most) {}
+public record ItemBin(BinId binId, String address, Quantity least, Quantity most) {}

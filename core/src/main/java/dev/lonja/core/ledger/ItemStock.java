@@ -1,5 +1,6 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -15,7 +16,7 @@ import java.util.function.Predicate;
  * @param average the moving average cost since the last receipt or return
  */
 public record ItemStock(
-    long itemId, Measure measure, List<StockedLot> lots, Money value, UnitPrice average) {
+    ItemId itemId, Measure measure, List<StockedLot> lots, Money value, UnitPrice average) {
 
   public ItemStock {
     lots = List.copyOf(lots);

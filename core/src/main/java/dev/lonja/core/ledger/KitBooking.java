@@ -1,5 +1,6 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
@@ -20,16 +21,23 @@ public final class KitBooking {
   private KitBooking() {}
 
   /**
-   * Something in the kit.
+   * Something that comes out of a kit.
    *
-   * @param place where it goes when the kit is broken; not used when it is made
+   * @param place where it goes
+   * @param perKit pieces in one kit
+   */
+  public record Out(ItemStock stock, Place place, int perKit) {}
+
+  /**
+   * Something that goes into a kit.
+   *
    * @param perKit pieces in one kit
    * @param held what open trays hold of it
    */
-  public record Content(ItemStock stock, Place place, int perKit, Quantity held) {}
+  public record In(ItemStock stock, int perKit, Quantity held) {}
 
   /** What is booked, by item and in order; or every reason against it, by item. */
-  public record Result(Map<Long, Booking> byItem) {
+  public record Result(Map<ItemId, Booking> byItem) {
 
     public boolean isRefused() {
       return byItem.values().stream().anyMatch(Booking.Refused.class::isInstance);
@@ -38,21 +46,21 @@ public final class KitBooking {
 
   /** Takes {@code kits} out of stock and puts what is in them on the shelf. */
   public static Result broken(
-      ItemStock kit, Quantity held, Quantity kits, List<Content> contents, LocalDate today) {
-    Map<Long, Booking> byItem = new LinkedHashMap<>();
+      ItemStock kit, Quantity held, Quantity kits, List<Out> contents, LocalDate today) {
+    Map<ItemId, Booking> byItem = new LinkedHashMap<>();
     Booking out = Ledger.pick(MovementKind.KIT_BROKEN, kit, kits, held, today);
     byItem.put(kit.itemId(), out);
     if (out instanceof Booking.Booked booked) {
       List<Money> shares = shares(value(booked).negated(), kits, contents);
       for (int i = 0; i < contents.size(); i++) {
-        Content content = contents.get(i);
+        Out content = contents.get(i);
         byItem.put(
             content.stock().itemId(),
             Ledger.putIn(
                 MovementKind.KIT_BROKEN,
                 content.stock(),
                 content.place(),
-                pieces(content, kits),
+                pieces(content.perKit(), kits),
                 shares.get(i)));
       }
     }
@@ -61,13 +69,17 @@ public final class KitBooking {
 
   /** Takes the contents of {@code kits} off the shelf and puts the kits at a place. */
   public static Result made(
-      ItemStock kit, Place place, Quantity kits, List<Content> contents, LocalDate today) {
-    Map<Long, Booking> byItem = new LinkedHashMap<>();
+      ItemStock kit, Place place, Quantity kits, List<In> contents, LocalDate today) {
+    Map<ItemId, Booking> byItem = new LinkedHashMap<>();
     Money worth = new Money(0, kit.value().currency());
-    for (Content content : contents) {
+    for (In content : contents) {
       Booking out =
           Ledger.pick(
-              MovementKind.KIT_MADE, content.stock(), pieces(content, kits), content.held(), today);
+              MovementKind.KIT_MADE,
+              content.stock(),
+              pieces(content.perKit(), kits),
+              content.held(),
+              today);
       byItem.put(content.stock().itemId(), out);
       if (out instanceof Booking.Booked booked) {
         worth = worth.plus(value(booked).negated());
@@ -80,8 +92,8 @@ public final class KitBooking {
     return new Result(byItem);
   }
 
-  private static Quantity pieces(Content content, Quantity kits) {
-    return kits.times(BigDecimal.valueOf(content.perKit()));
+  private static Quantity pieces(int perKit, Quantity kits) {
+    return kits.times(BigDecimal.valueOf(perKit));
   }
 
   private static Money value(Booking.Booked booked) {
@@ -91,7 +103,7 @@ public final class KitBooking {
         .orElseThrow(() -> new IllegalArgumentException("booked has no lines; one is needed"));
   }
 
-  private static List<Money> shares(Money whole, Quantity kits, List<Content> contents) {
+  private static List<Money> shares(Money whole, Quantity kits, List<Out> contents) {
     List<BigDecimal> weights = contents.stream().map(c -> weight(c, kits)).toList();
     BigDecimal sum = weights.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
     List<Money> shares = new ArrayList<>();
@@ -113,8 +125,8 @@ public final class KitBooking {
     return shares;
   }
 
-  private static BigDecimal weight(Content content, Quantity kits) {
+  private static BigDecimal weight(Out content, Quantity kits) {
     return BigDecimal.valueOf(content.stock().average().tenThousandthsOfMinor())
-        .multiply(pieces(content, kits).amount());
+        .multiply(pieces(content.perKit(), kits).amount());
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
@@ -125,13 +126,13 @@ public final class Ledger {
   }
 
   /** Moves a quantity of one lot between bins; the value goes along and the average stays. */
-  public static Booking transfer(ItemStock stock, Place from, long toBinId, Quantity quantity) {
+  public static Booking transfer(ItemStock stock, Place from, BinId toBinId, Quantity quantity) {
     Optional<Refusal> refusal =
         refusalOfAmount(quantity)
             .or(() -> refusalOfPresence(stock, from, quantity))
             .or(
                 () ->
-                    from.binId() == toBinId
+                    from.binId().equals(toBinId)
                         ? Optional.of(new Refusal.SameBin())
                         : Optional.empty());
     if (refusal.isPresent()) {

@@ -49,7 +49,7 @@ public record PackOpening(StockedLot from, Quantity opened, Quantity poured) {
    * @param openLot the lot of the open container
    */
   public Booking issue(
-      ItemStock stock, Quantity wanted, Quantity held, LocalDate today, long openLot) {
+      ItemStock stock, Quantity wanted, Quantity held, LocalDate today, LotId openLot) {
     Optional<Refusal> refusal = Ledger.refusalOfIssue(stock, wanted, held, today);
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());

@@ -1,10 +1,13 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.BinId;
+
 /** A lot of an item in a bin: where a quantity lies. A lot is never named without its item. */
-public record Place(long itemId, long lotId, long binId) {
+public record Place(ItemId itemId, LotId lotId, BinId binId) {
 
   /** The same lot in another bin. */
-  Place in(long otherBinId) {
+  Place in(BinId otherBinId) {
     return new Place(itemId, lotId, otherBinId);
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -14,7 +15,7 @@ import java.util.Optional;
  */
 final class RunningValue {
 
-  private final long itemId;
+  private final ItemId itemId;
   private Quantity quantity;
   private Money value;
   private UnitPrice average;
@@ -48,7 +49,7 @@ final class RunningValue {
   }
 
   private Place own(Place place) {
-    if (place.itemId() != itemId) {
+    if (!place.itemId().equals(itemId)) {
       throw new IllegalArgumentException(
           "place is a lot of item " + place.itemId() + "; allowed is one of item " + itemId);
     }

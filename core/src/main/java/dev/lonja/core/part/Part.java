@@ -9,7 +9,7 @@ import java.util.Optional;
  * @param family empty if it is not known, as for a number that only a list named
  */
 public record Part(
-    long id, String make, String number, Optional<Family> family, Properties properties) {
+    PartId id, String make, String number, Optional<Family> family, Properties properties) {
 
   public PartKey key() {
     return PartKey.of(number).orElseThrow();

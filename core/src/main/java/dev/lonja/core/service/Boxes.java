@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
@@ -13,7 +14,7 @@ import java.util.Set;
  *
  * @param byItem by the item in whose box it comes; items with nothing else in the box are absent
  */
-public record Boxes(Map<Long, List<Content>> byItem) {
+public record Boxes(Map<ItemId, List<Content>> byItem) {
 
   public static final Boxes NONE = new Boxes(Map.of());
 
@@ -25,7 +26,7 @@ public record Boxes(Map<Long, List<Content>> byItem) {
    * @param items the items of the store that are the same thing; none if it is not stocked
    * @param quantity pieces in one box
    */
-  public record Content(Set<Long> items, int quantity) {
+  public record Content(Set<ItemId> items, int quantity) {
     public Content {
       items = Set.copyOf(items);
     }
@@ -35,7 +36,7 @@ public record Boxes(Map<Long, List<Content>> byItem) {
     byItem = Map.copyOf(byItem);
   }
 
-  public List<Content> of(long item) {
+  public List<Content> of(ItemId item) {
     return byItem.getOrDefault(item, List.of());
   }
 

@@ -1,6 +1,9 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;
@@ -27,33 +30,33 @@ public record Deviation(
   public sealed interface Change {
 
     /** The unit does not have the compartment, whatever the catalogue says. */
-    record NoCompartment(long compartmentId) implements Change {}
+    record NoCompartment(CompartmentId compartmentId) implements Change {}
 
     /** The unit does not have the position, whatever the catalogue says. */
-    record NoPosition(long positionId) implements Change {}
+    record NoPosition(PositionId positionId) implements Change {}
 
     /** The task is not done on this unit. */
-    record NoTask(long taskId) implements Change {}
+    record NoTask(TaskId taskId) implements Change {}
 
     /** Another preferred fluid. */
-    record OtherFluid(long compartmentId, long itemId) implements Change {}
+    record OtherFluid(CompartmentId compartmentId, ItemId itemId) implements Change {}
 
     /**
      * Another preferred part.
      *
      * @param filterVolume the oil the part takes up, where known
      */
-    record OtherPart(long positionId, long itemId, Optional<Volume> filterVolume)
+    record OtherPart(PositionId positionId, ItemId itemId, Optional<Volume> filterVolume)
         implements Change {}
 
     /** Another capacity in one condition. */
-    record OtherCapacity(long compartmentId, FillCondition condition, Volume volume)
+    record OtherCapacity(CompartmentId compartmentId, FillCondition condition, Volume volume)
         implements Change {}
 
     /** Another torque. */
-    record OtherTorque(long positionId, TorqueRange torque) implements Change {}
+    record OtherTorque(PositionId positionId, TorqueRange torque) implements Change {}
 
     /** Another interval; it takes the place of the regular one, of a first one and of severity. */
-    record OtherInterval(long taskId, Interval interval) implements Change {}
+    record OtherInterval(TaskId taskId, Interval interval) implements Change {}
   }
 }

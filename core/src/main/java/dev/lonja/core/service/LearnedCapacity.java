@@ -51,7 +51,7 @@ public record LearnedCapacity(
       Compartment compartment, FillCondition condition, Volume book, List<RecordedFill> all) {
     List<RecordedFill> latest =
         all.stream()
-            .filter(fill -> fill.compartmentId() == compartment.id())
+            .filter(fill -> fill.compartmentId().equals(compartment.id()))
             .filter(fill -> fill.condition() == condition)
             .sorted(
                 Comparator.comparing(RecordedFill::day).thenComparing(RecordedFill::id).reversed())

@@ -33,7 +33,7 @@ public final class OccurrencePlanner {
           Comparator.comparing((Due due) -> due.plannedDate().orElseThrow())
               .thenComparing(due -> due.task().id()));
   private final TreeMap<LocalDate, List<Occurrence.OccurrenceTask>> planned = new TreeMap<>();
-  private final Map<Long, List<TaskStanding>> led = new HashMap<>();
+  private final Map<TaskId, List<TaskStanding>> led = new HashMap<>();
 
   private OccurrencePlanner(LocalDate today, LocalDate until) {
     this.today = today;
@@ -79,7 +79,7 @@ public final class OccurrencePlanner {
   }
 
   /** Counts an occurrence for the tasks that this one leads; those whose turn it is come along. */
-  private void lead(long leadTaskId, LocalDate date) {
+  private void lead(TaskId leadTaskId, LocalDate date) {
     List<TaskStanding> followers = led.getOrDefault(leadTaskId, new ArrayList<>());
     for (int i = 0; i < followers.size(); i++) {
       TaskStanding counted = followers.get(i).leadDone();
@@ -104,7 +104,7 @@ public final class OccurrencePlanner {
   }
 
   private boolean isNotYetIn(Due due, LocalDate day) {
-    return planned.get(day).stream().noneMatch(task -> task.task().id() == due.task().id())
+    return planned.get(day).stream().noneMatch(task -> task.task().id().equals(due.task().id()))
         && !day.isBefore(due.standing().origin().day());
   }
 

@@ -2,6 +2,7 @@ package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
@@ -17,8 +18,8 @@ import java.util.Optional;
  * @param toLay what belongs on the tray
  */
 public record TakeLine(
-    long taskId,
-    long itemId,
+    TaskId taskId,
+    ItemId itemId,
     String place,
     Destination destination,
     Quantity expected,

@@ -1,24 +1,27 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.fleet.PositionId;
 import java.util.Optional;
 
 /** A line of a service, with when it comes round. */
-public record Task(long id, String serviceName, String name, Action action, Timing timing) {
+public record Task(TaskId id, String serviceName, String name, Action action, Timing timing) {
 
   /** What is done to what. */
   public sealed interface Action {
     /** Drains and fills a compartment. */
-    record ChangeFluid(long compartmentId) implements Action {}
+    record ChangeFluid(CompartmentId compartmentId) implements Action {}
 
     /** Replaces the part at a position. */
-    record Replace(long positionId) implements Action {}
+    record Replace(PositionId positionId) implements Action {}
 
     /** Looks at the part at a position and replaces it if need be. */
-    record Inspect(long positionId, ReplacementChance chance) implements Action {}
+    record Inspect(PositionId positionId, ReplacementChance chance) implements Action {}
   }
 
   /** The meter it counts by, if it does. */
-  public Optional<Long> meterId() {
+  public Optional<MeterId> meterId() {
     return byInterval().flatMap(Timing.ByInterval::meterId);
   }
 
@@ -28,7 +31,7 @@ public record Task(long id, String serviceName, String name, Action action, Timi
   }
 
   /** The position it works on, if it is not a change of fluid. */
-  public Optional<Long> positionId() {
+  public Optional<PositionId> positionId() {
     if (action instanceof Action.Replace replace) {
       return Optional.of(replace.positionId());
     }

@@ -1,6 +1,7 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.LayUp;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.quantity.MeterSpan;
 import java.time.LocalDate;
 import java.time.MonthDay;
@@ -24,7 +25,7 @@ public sealed interface Timing {
    * @param fluid the class of fluid that picked the regular interval, if one did
    */
   record ByInterval(
-      Optional<Long> meterId,
+      Optional<MeterId> meterId,
       Interval regular,
       Optional<Interval> first,
       Severity severity,
@@ -42,7 +43,7 @@ public sealed interface Timing {
 
     /** Of one interval, whatever fluid is in. */
     public ByInterval(
-        Optional<Long> meterId, Interval regular, Optional<Interval> first, Severity severity) {
+        Optional<MeterId> meterId, Interval regular, Optional<Interval> first, Severity severity) {
       this(meterId, regular, first, severity, List.of(), Optional.empty());
     }
 
@@ -83,7 +84,7 @@ public sealed interface Timing {
   record FluidInterval(String fluidClass, Interval interval) {}
 
   /** With every {@code nth} occurrence of another task, which leads it; 2 to 50. */
-  record EveryNth(long leadTaskId, int nth) implements Timing {
+  record EveryNth(TaskId leadTaskId, int nth) implements Timing {
 
     private static final int MOST = 50;
 

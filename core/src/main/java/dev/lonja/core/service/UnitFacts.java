@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Position;
 import java.util.List;
@@ -13,7 +14,7 @@ import java.util.Map;
  */
 public record UnitFacts(
     List<LayUp> layUps,
-    Map<Long, List<String>> fluidClasses,
+    Map<CompartmentId, List<String>> fluidClasses,
     Map<Position.Kind, ReplacementChance> chances) {
 
   public UnitFacts {

@@ -1,7 +1,9 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -49,10 +51,10 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
     } else if (change instanceof Deviation.Change.NoPosition none) {
       removePosition(none.positionId(), positions, tasks);
     } else if (change instanceof Deviation.Change.NoTask none) {
-      tasks.removeIf(task -> task.id() == none.taskId());
+      tasks.removeIf(task -> task.id().equals(none.taskId()));
     } else if (change instanceof Deviation.Change.OtherInterval other) {
       tasks.replaceAll(
-          task -> task.id() == other.taskId() ? task.withInterval(other.interval()) : task);
+          task -> task.id().equals(other.taskId()) ? task.withInterval(other.interval()) : task);
     } else if (change instanceof Deviation.Change.OtherFluid other) {
       changeCompartment(compartments, other.compartmentId(), c -> c.withItem(other.itemId()));
     } else if (change instanceof Deviation.Change.OtherCapacity other) {
@@ -69,7 +71,7 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
   }
 
   private static void removeTasksWithoutLead(List<Task> tasks) {
-    Set<Long> present = tasks.stream().map(Task::id).collect(Collectors.toSet());
+    Set<TaskId> present = tasks.stream().map(Task::id).collect(Collectors.toSet());
     tasks.removeIf(
         task ->
             task.timing() instanceof Timing.EveryNth every
@@ -77,9 +79,12 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
   }
 
   private static void removeCompartment(
-      long id, List<Compartment> compartments, List<Position> positions, List<Task> tasks) {
-    compartments.removeIf(compartment -> compartment.id() == id);
-    List<Long> within =
+      CompartmentId id,
+      List<Compartment> compartments,
+      List<Position> positions,
+      List<Task> tasks) {
+    compartments.removeIf(compartment -> compartment.id().equals(id));
+    List<PositionId> within =
         positions.stream()
             .filter(position -> position.compartmentId().equals(Optional.of(id)))
             .map(Position::id)
@@ -88,21 +93,21 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
     tasks.removeIf(
         task ->
             task.action() instanceof Task.Action.ChangeFluid change
-                && change.compartmentId() == id);
+                && change.compartmentId().equals(id));
   }
 
-  private static void removePosition(long id, List<Position> positions, List<Task> tasks) {
-    positions.removeIf(position -> position.id() == id);
+  private static void removePosition(PositionId id, List<Position> positions, List<Task> tasks) {
+    positions.removeIf(position -> position.id().equals(id));
     tasks.removeIf(task -> task.positionId().equals(Optional.of(id)));
   }
 
   private static void changeCompartment(
-      List<Compartment> compartments, long id, UnaryOperator<Compartment> change) {
-    compartments.replaceAll(c -> c.id() == id ? change.apply(c) : c);
+      List<Compartment> compartments, CompartmentId id, UnaryOperator<Compartment> change) {
+    compartments.replaceAll(c -> c.id().equals(id) ? change.apply(c) : c);
   }
 
   private static void changePosition(
-      List<Position> positions, long id, UnaryOperator<Position> change) {
-    positions.replaceAll(p -> p.id() == id ? change.apply(p) : p);
+      List<Position> positions, PositionId id, UnaryOperator<Position> change) {
+    positions.replaceAll(p -> p.id().equals(id) ? change.apply(p) : p);
   }
 }

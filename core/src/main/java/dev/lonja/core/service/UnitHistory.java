@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param moves by task, the day to which a person moved its next occurrence
  */
 public record UnitHistory(
-    LocalDate inServiceOn, Map<Long, List<Origin>> done, Map<Long, LocalDate> moves) {
+    LocalDate inServiceOn, Map<TaskId, List<Origin>> done, Map<TaskId, LocalDate> moves) {
 
   public UnitHistory {
     done = Map.copyOf(done);
@@ -34,7 +34,7 @@ public record UnitHistory(
         Optional.ofNullable(moves.get(task.id())));
   }
 
-  private Optional<Origin> last(long taskId) {
+  private Optional<Origin> last(TaskId taskId) {
     List<Origin> all = done.getOrDefault(taskId, List.of());
     return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
   }

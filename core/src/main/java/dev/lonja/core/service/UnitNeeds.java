@@ -1,7 +1,9 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -31,17 +33,17 @@ public record UnitNeeds(List<Compartment> compartments, List<Position> positions
   }
 
   /** The compartment with this id; one that the unit does not have is broken data and throws. */
-  public Compartment compartment(long id) {
+  public Compartment compartment(CompartmentId id) {
     return compartments.stream()
-        .filter(compartment -> compartment.id() == id)
+        .filter(compartment -> compartment.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("unit has no compartment " + id));
   }
 
   /** The position with this id; one that the unit does not have is broken data and throws. */
-  public Position position(long id) {
+  public Position position(PositionId id) {
     return positions.stream()
-        .filter(position -> position.id() == id)
+        .filter(position -> position.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("unit has no position " + id));
   }

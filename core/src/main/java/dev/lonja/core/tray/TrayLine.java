@@ -1,6 +1,9 @@
 package dev.lonja.core.tray;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import java.util.Optional;
 
@@ -14,7 +17,7 @@ import java.util.Optional;
  */
 public record TrayLine(
     long id,
-    long itemId,
+    ItemId itemId,
     String place,
     String note,
     int walkOrder,
@@ -24,18 +27,18 @@ public record TrayLine(
     Optional<Substitution> substitution) {
 
   /** What was asked for where something else is laid, and why. */
-  public record Substitution(long originalItemId, String why) {}
+  public record Substitution(ItemId originalItemId, String why) {}
 
   /** The item that the service asks for, whatever is laid for it. */
-  public long askedItemId() {
+  public ItemId askedItemId() {
     return substitution.map(Substitution::originalItemId).orElse(itemId);
   }
 
-  public Optional<Long> positionId() {
+  public Optional<PositionId> positionId() {
     return destination.positionId();
   }
 
-  public Optional<Long> compartmentId() {
+  public Optional<CompartmentId> compartmentId() {
     return destination.compartmentId();
   }
 

@@ -1,5 +1,6 @@
 package dev.lonja.core.tray;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,8 +40,8 @@ public record TrayProgress(List<Step> steps) {
   /**
    * @param free by item, what is usable and on no tray; an item that is absent has none
    */
-  public static TrayProgress of(List<TrayLine> lines, Map<Long, Quantity> free) {
-    Map<Long, Quantity> left = new HashMap<>(free);
+  public static TrayProgress of(List<TrayLine> lines, Map<ItemId, Quantity> free) {
+    Map<ItemId, Quantity> left = new HashMap<>(free);
     List<Step> steps = new ArrayList<>(lines.size());
     List<TrayLine> walk =
         lines.stream()

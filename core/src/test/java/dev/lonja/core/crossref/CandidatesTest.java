@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.quantity.Quantity;
 import java.util.Map;
@@ -98,8 +99,8 @@ class CandidatesTest {
   @Test
   void bestFirst() {
     panel("A", "40");
-    long bare = panel("B", "40").id();
-    long stocked = panel("C", "40").id();
+    PartId bare = panel("B", "40").id();
+    PartId stocked = panel("C", "40").id();
     panel("D", "43");
     panel("E", "40");
     parts.say("A", INTERCHANGE, "B", "0.92").say("A", INTERCHANGE, "C", "0.92");

@@ -6,6 +6,7 @@ import dev.lonja.core.crossref.Finding.Agreement;
 import dev.lonja.core.crossref.Finding.Weight;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.quantity.Length;
 import java.math.BigDecimal;
@@ -55,7 +56,7 @@ class ComparisonTest {
       String[] pair = one.split("=");
       all = all.withWritten(pair[0], pair[1]);
     }
-    return new Part(1, "Pellam", "PL 1", Optional.of(family), all);
+    return new Part(new PartId(1), "Pellam", "PL 1", Optional.of(family), all);
   }
 
   @ParameterizedTest
@@ -171,7 +172,7 @@ class ComparisonTest {
   void familiesThatDifferAndFamiliesThatAreUnknown() {
     Part filter = part(Family.SPIN_ON_FILTER, "use=oil");
     Part cartridge = part(Family.CARTRIDGE_FILTER, "height=100");
-    Part unknown = new Part(2, "Pellam", "PL 2", Optional.empty(), Properties.NONE);
+    Part unknown = new Part(new PartId(2), "Pellam", "PL 2", Optional.empty(), Properties.NONE);
     assertThat(Comparison.of(filter, cartridge, Fitting.ANYWHERE, RUBBERS).contradicts()).isTrue();
     Comparison open = Comparison.of(filter, unknown, Fitting.ANYWHERE, RUBBERS);
     assertThat(open.contradicts()).isFalse();

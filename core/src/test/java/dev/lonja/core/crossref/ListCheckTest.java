@@ -2,6 +2,7 @@ package dev.lonja.core.crossref;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
@@ -14,19 +15,19 @@ class ListCheckTest {
   private final KnownParts parts = new KnownParts();
   private final ListCheck check = new ListCheck(parts);
 
-  private void store(long id, String make, String number) {
+  private void store(PartId id, String make, String number) {
     parts.add(id, make, number, PartKey.of(number).orElseThrow().text());
   }
 
   ListCheckTest() {
-    store(1, "Pellam", "PL 1");
-    store(2, "Ravelin", "RV 2");
-    store(3, "Ravelin", "RV 3");
-    standing(1, StatementKind.INTERCHANGE, 2);
-    standing(3, StatementKind.REPLACES, 2);
+    store(new PartId(1), "Pellam", "PL 1");
+    store(new PartId(2), "Ravelin", "RV 2");
+    store(new PartId(3), "Ravelin", "RV 3");
+    standing(new PartId(1), StatementKind.INTERCHANGE, new PartId(2));
+    standing(new PartId(3), StatementKind.REPLACES, new PartId(2));
   }
 
-  private void standing(long subject, StatementKind kind, long object) {
+  private void standing(PartId subject, StatementKind kind, PartId object) {
     check.standing(
         new Statement(1, subject, kind, object, Source.SUPPLIER, DAY, Confidence.of("0.85"), ""));
   }
@@ -60,8 +61,8 @@ class ListCheckTest {
     assertThat(result.fresh()).hasSize(3);
     assertThat(result.newParts())
         .containsExactly(
-            new KnownParts.NewPart(-1, "Osmere", "OS 9"),
-            new KnownParts.NewPart(-2, "Nortrap", "NT 4"));
+            new KnownParts.NewPart(new PartId(4), "Osmere", "OS 9"),
+            new KnownParts.NewPart(new PartId(5), "Nortrap", "NT 4"));
     assertThat(result.problemCount()).isZero();
   }
 
@@ -102,12 +103,12 @@ class ListCheckTest {
   /** One make prints a key in two ways: only the number as printed tells them apart. */
   @Test
   void aKeyThatOneMakePrintsInTwoWays() {
-    store(8, "Osmere", "OS 7-7");
-    store(9, "Osmere", "OS 77");
+    store(new PartId(8), "Osmere", "OS 7-7");
+    store(new PartId(9), "Osmere", "OS 77");
     row(2, "Osmere OS 77", StatementKind.SAME, "Pellam PL 1", "");
     row(3, "Osmere OS77", StatementKind.SAME, "Pellam PL 1", "");
     ListCheck.Result result = check.result();
-    assertThat(result.fresh()).extracting(Statement::subject).containsExactly(9L);
+    assertThat(result.fresh()).extracting(Statement::subject).containsExactly(new PartId(9));
     assertThat(result.problems()).extracting(ListProblem::line).containsExactly(3L);
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.crossref.Measuring.Reading;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Properties;
 import java.math.BigDecimal;
 import java.util.List;
@@ -22,7 +23,7 @@ class MeasuringTest {
     for (String one : properties) {
       all = all.withWritten(one.split("=")[0], one.split("=")[1]);
     }
-    return new Part(1, "any", number, Optional.of(family), all);
+    return new Part(new PartId(1), "any", number, Optional.of(family), all);
   }
 
   private static final Part WASHER =

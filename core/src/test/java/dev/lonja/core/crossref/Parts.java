@@ -2,6 +2,7 @@ package dev.lonja.core.crossref;
 
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Properties;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -14,11 +15,11 @@ import java.util.Optional;
 /** A few parts and what is said of them, kept in memory; parts are named by their numbers. */
 final class Parts implements StatementSource {
 
-  private final Map<Long, Part> parts = new LinkedHashMap<>();
+  private final Map<PartId, Part> parts = new LinkedHashMap<>();
   private final List<Statement> statements = new ArrayList<>();
 
   /** The part with this number, added when it is first asked for. */
-  long id(String number) {
+  PartId id(String number) {
     return parts.values().stream()
         .filter(part -> part.number().equals(number))
         .findFirst()
@@ -27,7 +28,7 @@ final class Parts implements StatementSource {
   }
 
   Part add(String make, String number, Optional<Family> family, Properties properties) {
-    Part part = new Part(parts.size() + 1, make, number, family, properties);
+    Part part = new Part(new PartId(parts.size() + 1L), make, number, family, properties);
     parts.put(part.id(), part);
     return part;
   }
@@ -84,14 +85,14 @@ final class Parts implements StatementSource {
   }
 
   @Override
-  public List<Statement> standing(Collection<Long> wanted) {
+  public List<Statement> standing(Collection<PartId> wanted) {
     return statements.stream()
         .filter(s -> wanted.contains(s.subject()) || wanted.contains(s.object()))
         .toList();
   }
 
   @Override
-  public List<Part> parts(Collection<Long> ids) {
+  public List<Part> parts(Collection<PartId> ids) {
     return ids.stream().map(parts::get).toList();
   }
 }

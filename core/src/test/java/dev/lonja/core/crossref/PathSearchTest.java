@@ -7,6 +7,7 @@ import static dev.lonja.core.crossref.StatementKind.SAME;
 import static dev.lonja.core.crossref.StatementKind.STANDS_IN;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Properties;
 import java.util.HashMap;
 import java.util.List;
@@ -82,9 +83,9 @@ class PathSearchTest {
     assertThat(parts.best("A", "Z")).isEqualTo("0.9 over A Z");
 
     Parts makes = new Parts();
-    long start = makes.id("A");
-    long ravelin = makes.add("Ravelin", "Q-1", Optional.empty(), Properties.NONE).id();
-    long nortrap = makes.add("Nortrap", "Q 1", Optional.empty(), Properties.NONE).id();
+    PartId start = makes.id("A");
+    PartId ravelin = makes.add("Ravelin", "Q-1", Optional.empty(), Properties.NONE).id();
+    PartId nortrap = makes.add("Nortrap", "Q 1", Optional.empty(), Properties.NONE).id();
     makes.say("A", SAME, "Q-1", "0.9").say("A", SAME, "Q 1", "0.9");
     makes.say("Q-1", SAME, "Z", "1").say("Q 1", SAME, "Z", "1");
     Path path = PathSearch.best(makes.around("A")).get(makes.id("Z"));
@@ -160,8 +161,8 @@ class PathSearchTest {
     }
   }
 
-  private static Map<Long, String> shown(Map<Long, Path> paths) {
-    Map<Long, String> shown = new TreeMap<>();
+  private static Map<PartId, String> shown(Map<PartId, Path> paths) {
+    Map<PartId, String> shown = new TreeMap<>();
     paths.forEach((part, path) -> shown.put(part, rank(path)));
     return shown;
   }
@@ -174,18 +175,18 @@ class PathSearchTest {
         + path.parts();
   }
 
-  private static Map<Long, String> everyPath(Neighbourhood place) {
-    Map<Long, String> best = new HashMap<>();
+  private static Map<PartId, String> everyPath(Neighbourhood place) {
+    Map<PartId, String> best = new HashMap<>();
     walk(place, Path.at(place.start()), best);
     return new TreeMap<>(best);
   }
 
-  private static void walk(Neighbourhood place, Path path, Map<Long, String> best) {
+  private static void walk(Neighbourhood place, Path path, Map<PartId, String> best) {
     if (path.hops() == PathSearch.MOST_HOPS) {
       return;
     }
     for (Statement statement : place.statementsOf(path.end())) {
-      long to = statement.other(path.end());
+      PartId to = statement.other(path.end());
       boolean open = statement.leadsFrom(path.end()) && !path.parts().contains(to);
       if (open && mayGoTogether(place, path.parts(), to)) {
         Path further = path.over(statement);
@@ -197,7 +198,7 @@ class PathSearchTest {
     }
   }
 
-  private static boolean mayGoTogether(Neighbourhood place, List<Long> parts, long to) {
+  private static boolean mayGoTogether(Neighbourhood place, List<PartId> parts, PartId to) {
     return parts.stream().allMatch(part -> place.veto(part, to).isEmpty());
   }
 }

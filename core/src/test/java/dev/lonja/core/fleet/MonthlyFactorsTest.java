@@ -80,7 +80,7 @@ class MonthlyFactorsTest {
     }
     Unit unit =
         new Unit(
-            1,
+            new UnitId(1),
             "QS-1",
             "Sweeper",
             new Unit.UnitClass(1, "QS", "Sweepers"),
@@ -88,10 +88,12 @@ class MonthlyFactorsTest {
             LocalDate.parse("2024-01-01"),
             Optional.empty(),
             0);
-    Meter meter = new Meter(1, 1, "hours", MeterValue.ofHours("0"), Optional.empty());
+    Meter meter =
+        new Meter(
+            new MeterId(1), new UnitId(1), "hours", MeterValue.ofHours("0"), Optional.empty());
     UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), layUps);
     MeterNotes notes = MeterNotes.of(readings);
     MeterFile file = new MeterFile(unit, meter, calendar, MeterDigest.of(notes, calendar, TODAY));
-    return JudgedMeter.of(MeterStanding.ofFleet(List.of(file)).get(1L), notes);
+    return JudgedMeter.of(MeterStanding.ofFleet(List.of(file)).get(new MeterId(1)), notes);
   }
 }

@@ -115,7 +115,7 @@ final class Fluids {
     private final String grade;
     private final String label;
     private final List<Approval> approvals = new ArrayList<>();
-    private long id = 1;
+    private ProductId id = new ProductId(1);
     private Product.Data data = Product.Data.UNKNOWN;
 
     private Oil(FluidKind kind, String grade, String label) {
@@ -124,7 +124,7 @@ final class Fluids {
       this.label = label;
     }
 
-    Oil id(long other) {
+    Oil id(ProductId other) {
       id = other;
       return this;
     }

@@ -3,6 +3,7 @@ package dev.lonja.core.fluid;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.LeastSet.Choice;
 import dev.lonja.core.fluid.LeastSet.Demand;
 import dev.lonja.core.fluid.LeastSet.Offer;
@@ -19,6 +20,8 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** The least set of products. Prices in cents a litre, holding in cents a year. */
@@ -26,16 +29,20 @@ class LeastSetTest {
 
   private static final Currency EUR = Currency.getInstance("EUR");
 
-  private static Offer offer(long id, String name, long centsPerLitre, long holding) {
+  private static Offer offer(ProductId id, String name, long centsPerLitre, long holding) {
     return new Offer(id, name, new UnitPrice(centsPerLitre * 10_000, EUR), new Money(holding, EUR));
   }
 
   private static Demand demand(long id, long unit, long litres, long today, Long... covering) {
     return new Demand(
         id,
-        Map.of(unit, Volume.ofLitres(String.valueOf(litres))),
-        Set.of(covering),
-        Optional.of(today));
+        Map.of(new UnitId(unit), Volume.ofLitres(String.valueOf(litres))),
+        ids(covering),
+        Optional.of(new ProductId(today)));
+  }
+
+  private static Set<ProductId> ids(Long... products) {
+    return Stream.of(products).map(ProductId::new).collect(Collectors.toSet());
   }
 
   /**
@@ -51,9 +58,11 @@ class LeastSetTest {
                 demand(1, 11, 100, 1, 1L, 2L),
                 demand(2, 12, 100, 1, 1L, 2L),
                 demand(3, 13, 100, 2, 2L)),
-            List.of(offer(1, "Faro", 300, 4_000), offer(2, "Sereno", 500, 4_000)),
+            List.of(
+                offer(new ProductId(1), "Faro", 300, 4_000),
+                offer(new ProductId(2), "Sereno", 500, 4_000)),
             Choice.FREE);
-    assertThat(plan.products()).containsExactly(1L, 2L);
+    assertThat(plan.products()).containsExactly(new ProductId(1), new ProductId(2));
     assertThat(plan.assignment()).isEqualTo(Map.of(1L, 1L, 2L, 1L, 3L, 2L));
     assertThat(plan.cost().minor()).isEqualTo(118_000);
     assertThat(plan.saving().minor()).isZero();
@@ -64,9 +73,12 @@ class LeastSetTest {
   void oneProductServesAllWhereLittleIsUsed() {
     List<Demand> demands =
         List.of(demand(1, 11, 5, 1, 1L, 2L), demand(2, 12, 5, 1, 1L, 2L), demand(3, 13, 5, 2, 2L));
-    List<Offer> offers = List.of(offer(1, "Faro", 300, 4_000), offer(2, "Sereno", 500, 4_000));
+    List<Offer> offers =
+        List.of(
+            offer(new ProductId(1), "Faro", 300, 4_000),
+            offer(new ProductId(2), "Sereno", 500, 4_000));
     LeastSet.Plan plan = LeastSet.of(demands, offers, Choice.FREE);
-    assertThat(plan.products()).containsExactly(2L);
+    assertThat(plan.products()).containsExactly(new ProductId(2));
     assertThat(plan.cost().minor()).isEqualTo(11_500);
     assertThat(plan.costToday().minor()).isEqualTo(13_500);
     assertThat(plan.saving().minor()).isEqualTo(2_000);
@@ -78,14 +90,16 @@ class LeastSetTest {
   @Test
   void whatIsForbiddenIsNotChosenAndWhatIsKeptIs() {
     List<Demand> demands = List.of(demand(1, 11, 5, 1, 1L, 2L));
-    List<Offer> offers = List.of(offer(1, "Faro", 300, 100), offer(2, "Sereno", 500, 100));
-    assertThat(LeastSet.of(demands, offers, new Choice(Set.of(1L), Set.of())).products())
-        .containsExactly(2L);
-    LeastSet.Plan kept = LeastSet.of(demands, offers, new Choice(Set.of(), Set.of(2L)));
-    assertThat(kept.products()).containsExactly(1L, 2L);
+    List<Offer> offers =
+        List.of(
+            offer(new ProductId(1), "Faro", 300, 100), offer(new ProductId(2), "Sereno", 500, 100));
+    assertThat(LeastSet.of(demands, offers, new Choice(ids(1L), Set.of())).products())
+        .containsExactly(new ProductId(2));
+    LeastSet.Plan kept = LeastSet.of(demands, offers, new Choice(Set.of(), ids(2L)));
+    assertThat(kept.products()).containsExactly(new ProductId(1), new ProductId(2));
     assertThat(kept.assignment()).isEqualTo(Map.of(1L, 1L));
     assertThat(kept.cost().minor()).isEqualTo(1_500 + 200);
-    assertThatThrownBy(() -> new Choice(Set.of(1L), Set.of(1L))).hasMessageContaining("forbidden");
+    assertThatThrownBy(() -> new Choice(ids(1L), ids(1L))).hasMessageContaining("forbidden");
   }
 
   /** The uncovered spec counts in neither cost, though it is served by something today. */
@@ -94,7 +108,9 @@ class LeastSetTest {
     LeastSet.Plan plan =
         LeastSet.of(
             List.of(demand(1, 11, 10, 1, 1L), demand(2, 12, 10, 2)),
-            List.of(offer(1, "Faro", 300, 100), offer(2, "Rola", 900, 100)),
+            List.of(
+                offer(new ProductId(1), "Faro", 300, 100),
+                offer(new ProductId(2), "Rola", 900, 100)),
             Choice.FREE);
     assertThat(plan.uncovered()).containsExactly(2L);
     assertThat(plan.cost().minor()).isEqualTo(3_100);
@@ -103,7 +119,8 @@ class LeastSetTest {
 
   @Test
   void nothingInUseNeedsNothing() {
-    LeastSet.Plan plan = LeastSet.of(List.of(), List.of(offer(1, "Faro", 1, 1)), Choice.FREE);
+    LeastSet.Plan plan =
+        LeastSet.of(List.of(), List.of(offer(new ProductId(1), "Faro", 1, 1)), Choice.FREE);
     assertThat(plan.products()).isEmpty();
     assertThat(plan.cost().minor()).isZero();
   }
@@ -116,21 +133,23 @@ class LeastSetTest {
             LeastSet.of(
                     two,
                     List.of(
-                        offer(1, "Ria", 300, 500),
-                        offer(2, "Duna", 300, 500),
-                        offer(3, "Faro", 300, 500)),
+                        offer(new ProductId(1), "Ria", 300, 500),
+                        offer(new ProductId(2), "Duna", 300, 500),
+                        offer(new ProductId(3), "Faro", 300, 500)),
                     Choice.FREE)
                 .products())
-        .containsExactly(2L);
+        .containsExactly(new ProductId(2));
     // 2 × 10 L at 2.75 with shelves that cost nothing: 55.00 with one product as with two
     assertThat(
             LeastSet.of(
                     List.of(demand(1, 11, 10, 1, 1L, 3L), demand(2, 12, 10, 1, 2L, 3L)),
                     List.of(
-                        offer(1, "Ria", 275, 0), offer(2, "Duna", 275, 0), offer(3, "Zo", 275, 0)),
+                        offer(new ProductId(1), "Ria", 275, 0),
+                        offer(new ProductId(2), "Duna", 275, 0),
+                        offer(new ProductId(3), "Zo", 275, 0)),
                     Choice.FREE)
                 .products())
-        .containsExactly(3L);
+        .containsExactly(new ProductId(3));
   }
 
   /** Against every subset of products, on 150 small instances. */
@@ -142,21 +161,21 @@ class LeastSetTest {
       int products = 2 + random.nextInt(5);
       for (long id = 1; id <= products; id++) {
         long price = 100 + 25L * random.nextInt(8);
-        offers.add(offer(id, "P" + (9 - id), price, 250L * random.nextInt(5)));
+        offers.add(offer(new ProductId(id), "P" + (9 - id), price, 250L * random.nextInt(5)));
       }
       List<Demand> demands = new ArrayList<>();
       int specs = 1 + random.nextInt(6);
       for (long id = 1; id <= specs; id++) {
-        Set<Long> covering = new TreeSet<>();
+        Set<ProductId> covering = new TreeSet<>();
         for (long product = 1; product <= products; product++) {
           if (random.nextInt(3) > 0) {
-            covering.add(product);
+            covering.add(new ProductId(product));
           }
         }
         demands.add(
             new Demand(
                 id,
-                Map.of(id, Volume.ofLitres(String.valueOf(1 + random.nextInt(12)))),
+                Map.of(new UnitId(id), Volume.ofLitres(String.valueOf(1 + random.nextInt(12)))),
                 covering,
                 Optional.empty()));
       }
@@ -171,7 +190,7 @@ class LeastSetTest {
     }
   }
 
-  private static List<Long> best(List<Demand> demands, List<Offer> offers) {
+  private static List<ProductId> best(List<Demand> demands, List<Offer> offers) {
     List<Tried> tried = new ArrayList<>();
     for (int mask = 0; mask < 1 << offers.size(); mask++) {
       List<Offer> set = new ArrayList<>();
@@ -199,7 +218,7 @@ class LeastSetTest {
    * By the definition: holding plus the cheapest chosen product for each spec; empty if one lacks.
    */
   private static Optional<Long> cost(List<Demand> demands, List<Offer> offers, List<Offer> set) {
-    Map<Long, Offer> byId = new HashMap<>();
+    Map<ProductId, Offer> byId = new HashMap<>();
     set.forEach(offer -> byId.put(offer.productId(), offer));
     long cost = set.stream().mapToLong(offer -> offer.holding().minor()).sum();
     for (Demand demand : demands) {

@@ -3,6 +3,7 @@ package dev.lonja.core.fluid;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
@@ -30,7 +31,7 @@ class PackChoiceTest {
   private static Pack pack(
       long id, String litres, long cents, int least, Integer shelf, Integer open, Integer exist) {
     return new Pack(
-        id,
+        new Pack.Origin.Sealed(new ItemId(id)),
         litres + " L",
         Volume.ofLitres(litres),
         new Money(cents, EUR),
@@ -42,7 +43,7 @@ class PackChoiceTest {
 
   private static String words(PackSet set) {
     return set.counts().stream()
-        .map(count -> count.packs() + " × " + count.pack().name())
+        .map(count -> count.packs() + " × " + count.pack().number())
         .collect(Collectors.joining(" + "));
   }
 

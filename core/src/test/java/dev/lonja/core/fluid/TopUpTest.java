@@ -14,9 +14,11 @@ import org.junit.jupiter.api.Test;
 class TopUpTest {
 
   private static final Volume SUMP = Volume.ofLitres("9.60");
-  private static final ProductClaims FILL = engineOil("15W-40", "CI-4").id(1).read();
-  private static final ProductClaims OTHER = engineOil("15W-40", "CK-4").id(2).read();
-  private static final ProductClaims THIRD = engineOil("10W-40", "CI-4").id(3).read();
+  private static final ProductClaims FILL = engineOil("15W-40", "CI-4").id(new ProductId(1)).read();
+  private static final ProductClaims OTHER =
+      engineOil("15W-40", "CK-4").id(new ProductId(2)).read();
+  private static final ProductClaims THIRD =
+      engineOil("10W-40", "CI-4").id(new ProductId(3)).read();
 
   private static TopUp.Contents sump(TopUp.Pour... since) {
     return new TopUp.Contents(SUMP, Optional.of(FILL), List.of(since));
@@ -88,16 +90,17 @@ class TopUpTest {
     return add(contents, added, "0.1", Level.MEETS).answer();
   }
 
-  private static ProductClaims coolant(long id, Chemistry family) {
+  private static ProductClaims coolant(ProductId id, Chemistry family) {
     return fluid(FluidKind.COOLANT).id(id).family(family).read();
   }
 
   @Test
   void coolantsOfDifferentFamiliesNeverMix() {
-    ProductClaims oat = coolant(1, Chemistry.OAT);
-    assertThat(mix(oat, coolant(2, Chemistry.OAT))).isEqualTo(TopUp.Answer.ALLOWED);
-    assertThat(mix(oat, coolant(2, Chemistry.P_OAT))).isEqualTo(TopUp.Answer.NEVER);
-    assertThat(mix(oat, fluid(FluidKind.COOLANT).id(2).read())).isEqualTo(TopUp.Answer.SIGN_OFF);
+    ProductClaims oat = coolant(new ProductId(1), Chemistry.OAT);
+    assertThat(mix(oat, coolant(new ProductId(2), Chemistry.OAT))).isEqualTo(TopUp.Answer.ALLOWED);
+    assertThat(mix(oat, coolant(new ProductId(2), Chemistry.P_OAT))).isEqualTo(TopUp.Answer.NEVER);
+    assertThat(mix(oat, fluid(FluidKind.COOLANT).id(new ProductId(2)).read()))
+        .isEqualTo(TopUp.Answer.SIGN_OFF);
   }
 
   /** What was added before counts as well as the fill. */
@@ -106,40 +109,50 @@ class TopUpTest {
     TopUp.Contents contents =
         new TopUp.Contents(
             SUMP,
-            Optional.of(coolant(1, Chemistry.OAT)),
-            List.of(pour(coolant(2, Chemistry.P_OAT), "0.1")));
-    TopUp.Verdict verdict = add(contents, coolant(3, Chemistry.OAT), "0.1", Level.MEETS);
+            Optional.of(coolant(new ProductId(1), Chemistry.OAT)),
+            List.of(pour(coolant(new ProductId(2), Chemistry.P_OAT), "0.1")));
+    TopUp.Verdict verdict =
+        add(contents, coolant(new ProductId(3), Chemistry.OAT), "0.1", Level.MEETS);
     assertThat(verdict.answer()).isEqualTo(TopUp.Answer.NEVER);
     assertThat(verdict.concerns()).singleElement().isInstanceOf(TopUp.Concern.MustNotMix.class);
   }
 
-  private static ProductClaims brake(long id, BrakeBase base) {
+  private static ProductClaims brake(ProductId id, BrakeBase base) {
     return fluid(FluidKind.BRAKE_FLUID).id(id).base(base).read();
   }
 
   @Test
   void brakeFluidsKeepToTheirBase() {
-    ProductClaims glycol = brake(1, BrakeBase.GLYCOL);
-    assertThat(mix(glycol, brake(2, BrakeBase.GLYCOL))).isEqualTo(TopUp.Answer.ALLOWED);
-    assertThat(mix(glycol, brake(2, BrakeBase.SILICONE))).isEqualTo(TopUp.Answer.NEVER);
-    assertThat(mix(glycol, brake(2, BrakeBase.MINERAL))).isEqualTo(TopUp.Answer.NEVER);
-    assertThat(mix(glycol, fluid(FluidKind.BRAKE_FLUID).id(2).read()))
+    ProductClaims glycol = brake(new ProductId(1), BrakeBase.GLYCOL);
+    assertThat(mix(glycol, brake(new ProductId(2), BrakeBase.GLYCOL)))
+        .isEqualTo(TopUp.Answer.ALLOWED);
+    assertThat(mix(glycol, brake(new ProductId(2), BrakeBase.SILICONE)))
+        .isEqualTo(TopUp.Answer.NEVER);
+    assertThat(mix(glycol, brake(new ProductId(2), BrakeBase.MINERAL)))
+        .isEqualTo(TopUp.Answer.NEVER);
+    assertThat(mix(glycol, fluid(FluidKind.BRAKE_FLUID).id(new ProductId(2)).read()))
         .isEqualTo(TopUp.Answer.SIGN_OFF);
   }
 
-  private static ProductClaims hydraulic(long id, HydraulicType type) {
+  private static ProductClaims hydraulic(ProductId id, HydraulicType type) {
     return fluid(FluidKind.HYDRAULIC_OIL).id(id).type(type).read();
   }
 
   @Test
   void polyglycolNeverMeetsMineralOil() {
-    ProductClaims polyglycol = hydraulic(1, HydraulicType.HEPG);
-    assertThat(mix(polyglycol, hydraulic(2, HydraulicType.HM))).isEqualTo(TopUp.Answer.NEVER);
-    assertThat(mix(hydraulic(2, HydraulicType.HV), polyglycol)).isEqualTo(TopUp.Answer.NEVER);
-    assertThat(mix(polyglycol, hydraulic(2, HydraulicType.HEES))).isEqualTo(TopUp.Answer.ALLOWED);
-    assertThat(mix(polyglycol, fluid(FluidKind.HYDRAULIC_OIL).id(2).read()))
+    ProductClaims polyglycol = hydraulic(new ProductId(1), HydraulicType.HEPG);
+    assertThat(mix(polyglycol, hydraulic(new ProductId(2), HydraulicType.HM)))
+        .isEqualTo(TopUp.Answer.NEVER);
+    assertThat(mix(hydraulic(new ProductId(2), HydraulicType.HV), polyglycol))
+        .isEqualTo(TopUp.Answer.NEVER);
+    assertThat(mix(polyglycol, hydraulic(new ProductId(2), HydraulicType.HEES)))
+        .isEqualTo(TopUp.Answer.ALLOWED);
+    assertThat(mix(polyglycol, fluid(FluidKind.HYDRAULIC_OIL).id(new ProductId(2)).read()))
         .isEqualTo(TopUp.Answer.SIGN_OFF);
-    assertThat(mix(hydraulic(1, HydraulicType.HM), hydraulic(2, HydraulicType.HEES)))
+    assertThat(
+            mix(
+                hydraulic(new ProductId(1), HydraulicType.HM),
+                hydraulic(new ProductId(2), HydraulicType.HEES)))
         .isEqualTo(TopUp.Answer.ALLOWED);
   }
 }

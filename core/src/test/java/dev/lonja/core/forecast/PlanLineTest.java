@@ -12,11 +12,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Fleets;
 import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Services;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import java.time.LocalDate;
 import java.util.List;
@@ -35,9 +37,10 @@ class PlanLineTest {
 
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
   private static final MeterOutlook OUTLOOK = Fleets.steady("2027-03-15", "1000", "10");
-  private static final Task OIL_CHANGE = task(1, new Task.Action.ChangeFluid(SUMP), "250", null);
+  private static final Task OIL_CHANGE =
+      task(new TaskId(1), new Task.Action.ChangeFluid(SUMP), "250", null);
   private static final Task FILTER_CHANGE =
-      task(2, new Task.Action.Replace(FILTER_POSITION), "250", null);
+      task(new TaskId(2), new Task.Action.Replace(FILTER_POSITION), "250", null);
   private static final UnitNeeds NEEDS =
       new UnitNeeds(
           List.of(Services.sump(Map.of(FillCondition.WITH_FILTER, Volume.ofLitres("6.4")))),
@@ -72,7 +75,9 @@ class PlanLineTest {
   void whatATrayHoldsIsTakenOffThatOccurrenceOnly() {
     TrayHold hold =
         new TrayHold(
-            7, Set.of(1L, 2L), Map.of(OIL, Quantity.litres("6.4"), FILTER, Quantity.pieces(1)));
+            new UnitId(7),
+            Set.of(new TaskId(1), new TaskId(2)),
+            Map.of(OIL, Quantity.litres("6.4"), FILTER, Quantity.pieces(1)));
     PlanLine plan = plan(List.of(hold), 7);
     assertThat(plan.totals().get(OIL))
         .isEqualTo(weeks("2027-03-15", "0.128", "2027-04-12", "6.528"));
@@ -83,7 +88,8 @@ class PlanLineTest {
 
   @Test
   void aHalfLaidTrayTakesOffWhatItHolds() {
-    TrayHold hold = new TrayHold(7, Set.of(1L), Map.of(OIL, Quantity.litres("2")));
+    TrayHold hold =
+        new TrayHold(new UnitId(7), Set.of(new TaskId(1)), Map.of(OIL, Quantity.litres("2")));
     assertThat(plan(List.of(hold), 7).demandsOf(OIL).get(0).quantity())
         .isEqualTo(Quantity.litres("4.528"));
   }
@@ -91,7 +97,8 @@ class PlanLineTest {
   /** Tasks belong to a variant: a tray for another unit of it holds nothing for this one. */
   @Test
   void aTrayForAnotherUnitTakesNothingOff() {
-    TrayHold other = new TrayHold(8, Set.of(1L), Map.of(OIL, Quantity.litres("2")));
+    TrayHold other =
+        new TrayHold(new UnitId(8), Set.of(new TaskId(1)), Map.of(OIL, Quantity.litres("2")));
     assertThat(plan(List.of(other), 7).demandsOf(OIL).get(0).quantity())
         .isEqualTo(Quantity.litres("6.528"));
   }
@@ -136,7 +143,7 @@ class PlanLineTest {
     LocalDate until = PlanLine.lastDay(TODAY, Math.max(weeks, 1));
     UnitPlan unit =
         new UnitPlan(
-            7,
+            new UnitId(7),
             "FL-9",
             OccurrencePlanner.plan(
                 List.of(

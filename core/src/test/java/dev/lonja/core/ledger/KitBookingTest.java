@@ -2,6 +2,8 @@ package dev.lonja.core.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -19,14 +21,14 @@ class KitBookingTest {
   private static final LocalDate TODAY = LocalDate.of(2027, 3, 15);
   private static final Quantity NONE = Quantity.pieces(0);
 
-  private static ItemStock stock(long item, long pieces, long value) {
+  private static ItemStock stock(ItemId item, long pieces, long value) {
     Money worth = new Money(value, EUR);
     List<StockedLot> lots =
         pieces == 0
             ? List.of()
             : List.of(
                 new StockedLot(
-                    new Place(item, item * 10, item),
+                    new Place(item, new LotId(item.value() * 10), new BinId(item.value())),
                     TODAY.minusDays(30),
                     Optional.empty(),
                     false,
@@ -40,9 +42,14 @@ class KitBookingTest {
         pieces == 0 ? new UnitPrice(0, EUR) : UnitPrice.average(worth, Quantity.pieces(pieces)));
   }
 
-  private static KitBooking.Content content(ItemStock stock, int perKit) {
-    return new KitBooking.Content(
-        stock, new Place(stock.itemId(), stock.itemId() * 10 + 1, 7), perKit, NONE);
+  private static KitBooking.Out out(ItemStock stock, int perKit) {
+    long item = stock.itemId().value();
+    return new KitBooking.Out(
+        stock, new Place(stock.itemId(), new LotId(item * 10 + 1), new BinId(7)), perKit);
+  }
+
+  private static KitBooking.In in(ItemStock stock, int perKit) {
+    return new KitBooking.In(stock, perKit, NONE);
   }
 
   private static Money value(Booking booking) {
@@ -58,15 +65,16 @@ class KitBookingTest {
   void aBrokenKitSharesItsValueByWhatThePartsAreWorthLoose() {
     KitBooking.Result result =
         KitBooking.broken(
-            stock(1, 3, 15_000),
+            stock(new ItemId(1), 3, 15_000),
             NONE,
             Quantity.pieces(2),
-            List.of(content(stock(2, 10, 30_000), 1), content(stock(3, 10, 5_000), 2)),
+            List.of(
+                out(stock(new ItemId(2), 10, 30_000), 1), out(stock(new ItemId(3), 10, 5_000), 2)),
             TODAY);
-    assertThat(value(result.byItem().get(1L))).isEqualTo(new Money(-10_000, EUR));
-    assertThat(value(result.byItem().get(2L))).isEqualTo(new Money(7_500, EUR));
-    assertThat(value(result.byItem().get(3L))).isEqualTo(new Money(2_500, EUR));
-    MovementLine filter = ((Booking.Booked) result.byItem().get(2L)).lines().get(0);
+    assertThat(value(result.byItem().get(new ItemId(1)))).isEqualTo(new Money(-10_000, EUR));
+    assertThat(value(result.byItem().get(new ItemId(2)))).isEqualTo(new Money(7_500, EUR));
+    assertThat(value(result.byItem().get(new ItemId(3)))).isEqualTo(new Money(2_500, EUR));
+    MovementLine filter = ((Booking.Booked) result.byItem().get(new ItemId(2))).lines().get(0);
     assertThat(filter.quantity()).isEqualTo(Quantity.pieces(2));
     assertThat(filter.kind()).isEqualTo(MovementKind.KIT_BROKEN);
     // 300.00 + 75.00 over twelve
@@ -78,11 +86,13 @@ class KitBookingTest {
   void withoutPricesTheSharesAreEqualAndTheLastTakesTheRest() {
     KitBooking.Result result =
         KitBooking.broken(
-            stock(1, 1, 1_000),
+            stock(new ItemId(1), 1, 1_000),
             NONE,
             Quantity.pieces(1),
             List.of(
-                content(stock(2, 0, 0), 1), content(stock(3, 0, 0), 1), content(stock(4, 0, 0), 1)),
+                out(stock(new ItemId(2), 0, 0), 1),
+                out(stock(new ItemId(3), 0, 0), 1),
+                out(stock(new ItemId(4), 0, 0), 1)),
             TODAY);
     assertThat(List.of(2L, 3L, 4L))
         .extracting(item -> value(result.byItem().get(item)).minor())
@@ -94,13 +104,14 @@ class KitBookingTest {
   void aMadeKitIsWorthWhatWentIn() {
     KitBooking.Result result =
         KitBooking.made(
-            stock(1, 1, 6_000),
-            new Place(1, 11, 1),
+            stock(new ItemId(1), 1, 6_000),
+            new Place(new ItemId(1), new LotId(11), new BinId(1)),
             Quantity.pieces(1),
-            List.of(content(stock(2, 10, 30_000), 1), content(stock(3, 10, 5_000), 2)),
+            List.of(
+                in(stock(new ItemId(2), 10, 30_000), 1), in(stock(new ItemId(3), 10, 5_000), 2)),
             TODAY);
-    assertThat(value(result.byItem().get(1L))).isEqualTo(new Money(4_000, EUR));
-    MovementLine kit = ((Booking.Booked) result.byItem().get(1L)).lines().get(0);
+    assertThat(value(result.byItem().get(new ItemId(1)))).isEqualTo(new Money(4_000, EUR));
+    MovementLine kit = ((Booking.Booked) result.byItem().get(new ItemId(1))).lines().get(0);
     assertThat(kit.kind()).isEqualTo(MovementKind.KIT_MADE);
     // 60.00 + 40.00 over two
     assertThat(kit.average()).isEqualTo(new UnitPrice(50_000_000, EUR));
@@ -110,26 +121,25 @@ class KitBookingTest {
   void whatIsNotFreeIsRefusedAndNothingIsMade() {
     KitBooking.Result result =
         KitBooking.made(
-            stock(1, 0, 0),
-            new Place(1, 11, 1),
+            stock(new ItemId(1), 0, 0),
+            new Place(new ItemId(1), new LotId(11), new BinId(1)),
             Quantity.pieces(2),
             List.of(
-                new KitBooking.Content(
-                    stock(2, 3, 900), new Place(2, 21, 1), 1, Quantity.pieces(2)),
-                content(stock(3, 3, 900), 2)),
+                new KitBooking.In(stock(new ItemId(2), 3, 900), 1, Quantity.pieces(2)),
+                in(stock(new ItemId(3), 3, 900), 2)),
             TODAY);
     assertThat(result.isRefused()).isTrue();
-    assertThat(result.byItem().keySet()).containsExactly(2L, 3L);
-    assertThat(((Booking.Refused) result.byItem().get(2L)).reasons().get(0))
+    assertThat(result.byItem().keySet()).containsExactly(new ItemId(2), new ItemId(3));
+    assertThat(((Booking.Refused) result.byItem().get(new ItemId(2))).reasons().get(0))
         .isInstanceOfSatisfying(
             Refusal.NotEnough.class,
             refusal -> assertThat(refusal.free()).isEqualTo(Quantity.pieces(1)));
     assertThat(
             KitBooking.broken(
-                    stock(1, 1, 100),
+                    stock(new ItemId(1), 1, 100),
                     Quantity.pieces(1),
                     Quantity.pieces(1),
-                    List.of(content(stock(2, 0, 0), 1)),
+                    List.of(out(stock(new ItemId(2), 0, 0), 1)),
                     TODAY)
                 .isRefused())
         .isTrue();

@@ -3,6 +3,8 @@ package dev.lonja.core.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -19,7 +21,7 @@ class LedgerTest {
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
   private static final Quantity NONE = Quantity.pieces(0);
-  private static final Place SHELF = new Place(9, 1, 1);
+  private static final Place SHELF = new Place(new ItemId(9), new LotId(1), new BinId(1));
 
   /**
    * Three lots: 1 expires in May, 2 on today's date and is good through it, 3 never; 4 expired
@@ -30,20 +32,25 @@ class LedgerTest {
     ItemStock stock =
         stock(
             3_000,
-            lot(1, "2027-01-01", "2027-05-01", 2),
-            lot(2, "2027-02-01", "2027-03-15", 1),
-            lot(3, "2026-01-01", null, 4),
-            lot(4, "2026-01-01", "2027-03-14", 5),
-            quarantined(5, 3));
+            lot(new LotId(1), "2027-01-01", "2027-05-01", 2),
+            lot(new LotId(2), "2027-02-01", "2027-03-15", 1),
+            lot(new LotId(3), "2026-01-01", null, 4),
+            lot(new LotId(4), "2026-01-01", "2027-03-14", 5),
+            quarantined(new LotId(5), 3));
     List<MovementLine> lines = booked(Ledger.issue(stock, Quantity.pieces(5), NONE, TODAY));
-    assertThat(lines.stream().map(line -> line.place().lotId())).containsExactly(2L, 1L, 3L);
+    assertThat(lines.stream().map(line -> line.place().lotId()))
+        .containsExactly(new LotId(2), new LotId(1), new LotId(3));
     assertThat(lines.stream().map(MovementLine::quantity))
         .containsExactly(Quantity.pieces(-1), Quantity.pieces(-2), Quantity.pieces(-2));
   }
 
   @Test
   void lotsWithoutExpiryGoOutOldestFirst() {
-    ItemStock stock = stock(300, lot(1, "2027-02-01", null, 1), lot(2, "2027-01-01", null, 1));
+    ItemStock stock =
+        stock(
+            300,
+            lot(new LotId(1), "2027-02-01", null, 1),
+            lot(new LotId(2), "2027-01-01", null, 1));
     assertThat(booked(Ledger.issue(stock, Quantity.pieces(1), NONE, TODAY)).get(0).place().lotId())
         .isEqualTo(2);
   }
@@ -56,9 +63,9 @@ class LedgerTest {
     ItemStock stock =
         stock(
             900,
-            lot(1, "2027-01-01", null, 7),
-            lot(2, "2027-01-01", "2027-03-14", 1),
-            quarantined(3, 1));
+            lot(new LotId(1), "2027-01-01", null, 7),
+            lot(new LotId(2), "2027-01-01", "2027-03-14", 1),
+            quarantined(new LotId(3), 1));
     assertThat(Ledger.issue(stock, Quantity.pieces(5), Quantity.pieces(2), TODAY))
         .isInstanceOf(Booking.Booked.class);
     assertThat(refusal(Ledger.issue(stock, Quantity.pieces(6), Quantity.pieces(2), TODAY)))
@@ -73,7 +80,7 @@ class LedgerTest {
 
   @Test
   void zeroNegativeAndPartsOfAPieceAreRefused() {
-    ItemStock stock = stock(900, lot(1, "2027-01-01", null, 7));
+    ItemStock stock = stock(900, lot(new LotId(1), "2027-01-01", null, 7));
     assertThat(refusal(Ledger.issue(stock, Quantity.pieces(0), NONE, TODAY)))
         .isEqualTo(new Refusal.NotPositive(Quantity.pieces(0)));
     assertThat(refusal(Ledger.issue(stock, Quantity.pieces(-1), NONE, TODAY)))
@@ -88,7 +95,7 @@ class LedgerTest {
    */
   @Test
   void aReceiptSetsTheAverageAnew() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
     MovementLine line =
         booked(Ledger.receive(stock, SHELF, Quantity.pieces(2), new Money(800, EUR))).get(0);
     assertThat(line.value()).isEqualTo(new Money(800, EUR));
@@ -98,15 +105,15 @@ class LedgerTest {
   /** 10.00 over 3: one piece is worth 3.33, the second 3.33, the last takes the rest, 3.34. */
   @Test
   void theLastPieceTakesTheRest() {
-    ItemStock three = stock(1_000, lot(1, "2027-01-01", null, 3));
+    ItemStock three = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
     assertThat(value(Ledger.issue(three, Quantity.pieces(2), NONE, TODAY))).isEqualTo(-667);
     assertThat(value(Ledger.issue(three, Quantity.pieces(3), NONE, TODAY))).isEqualTo(-1_000);
     UnitPrice average = new UnitPrice(3_333_333, EUR);
     ItemStock one =
         new ItemStock(
-            9,
+            new ItemId(9),
             Measure.PIECES,
-            List.of(lot(1, "2027-01-01", null, 1)),
+            List.of(lot(new LotId(1), "2027-01-01", null, 1)),
             new Money(334, EUR),
             average);
     MovementLine line = booked(Ledger.issue(one, Quantity.pieces(1), NONE, TODAY)).get(0);
@@ -120,7 +127,8 @@ class LedgerTest {
    */
   @Test
   void returnsGoToTheLotPickedLastAtTheCostTheyLeftWith() {
-    List<PastMovement> issue = List.of(issued(11, 1, 2, 667), issued(12, 2, 1, 333));
+    List<PastMovement> issue =
+        List.of(issued(11, new LotId(1), 2, 667), issued(12, new LotId(2), 1, 333));
     ItemStock empty = emptyStock();
     List<MovementLine> lines = booked(Ledger.takeBack(empty, issue, Quantity.pieces(2)));
     assertThat(lines.get(0).place().lotId()).isEqualTo(2);
@@ -152,22 +160,24 @@ class LedgerTest {
 
   @Test
   void aTransferMovesValueAndKeepsTheAverage() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
-    List<MovementLine> lines = booked(Ledger.transfer(stock, SHELF, 2, Quantity.pieces(2)));
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
+    List<MovementLine> lines =
+        booked(Ledger.transfer(stock, SHELF, new BinId(2), Quantity.pieces(2)));
     assertThat(lines.get(0).value()).isEqualTo(new Money(-667, EUR));
     assertThat(lines.get(1).value()).isEqualTo(new Money(667, EUR));
-    assertThat(lines.get(1).place()).isEqualTo(new Place(9, 1, 2));
+    assertThat(lines.get(1).place())
+        .isEqualTo(new Place(new ItemId(9), new LotId(1), new BinId(2)));
     assertThat(lines.get(1).average()).isEqualTo(stock.average());
-    assertThat(refusal(Ledger.transfer(stock, SHELF, 1, Quantity.pieces(1))))
+    assertThat(refusal(Ledger.transfer(stock, SHELF, new BinId(1), Quantity.pieces(1))))
         .isEqualTo(new Refusal.SameBin());
-    assertThat(refusal(Ledger.transfer(stock, SHELF, 2, Quantity.pieces(4))))
+    assertThat(refusal(Ledger.transfer(stock, SHELF, new BinId(2), Quantity.pieces(4))))
         .isEqualTo(new Refusal.NotThere(Quantity.pieces(4), Quantity.pieces(3)));
   }
 
   /** 3 on the shelf, counted 1: two go at 333.3333 each, 6.67. Counted 3: nothing to book. */
   @Test
   void aCountBooksTheDifference() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
     MovementLine less = booked(Ledger.count(stock, SHELF, Quantity.pieces(1))).get(0);
     assertThat(less.quantity()).isEqualTo(Quantity.pieces(-2));
     assertThat(less.value()).isEqualTo(new Money(-667, EUR));
@@ -180,7 +190,7 @@ class LedgerTest {
 
   @Test
   void scrapAndAdjustmentStayAboveZero() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
     assertThat(value(Ledger.scrap(stock, SHELF, Quantity.pieces(3)))).isEqualTo(-1_000);
     assertThat(refusal(Ledger.scrap(stock, SHELF, Quantity.pieces(4))))
         .isInstanceOf(Refusal.NotThere.class);
@@ -192,8 +202,9 @@ class LedgerTest {
 
   @Test
   void aCorrectionUndoesAMovementAtItsOwnValue() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
-    MovementLine line = booked(Ledger.correct(stock, List.of(issued(11, 1, 2, 700)))).get(0);
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
+    MovementLine line =
+        booked(Ledger.correct(stock, List.of(issued(11, new LotId(1), 2, 700)))).get(0);
     assertThat(line.kind()).isEqualTo(MovementKind.CORRECTION);
     assertThat(line.quantity()).isEqualTo(Quantity.pieces(2));
     assertThat(line.value()).isEqualTo(new Money(700, EUR));
@@ -205,13 +216,13 @@ class LedgerTest {
   /** Both halves of a transfer are undone; with only one of two pieces left there, neither is. */
   @Test
   void aTransferIsUndoneWhole() {
-    PastMovement out = half(21, 1, -2, -667);
-    PastMovement in = half(22, 2, 2, 667);
+    PastMovement out = half(21, new BinId(1), -2, -667);
+    PastMovement in = half(22, new BinId(2), 2, 667);
     ItemStock moved =
         new ItemStock(
-            9,
+            new ItemId(9),
             Measure.PIECES,
-            List.of(lot(1, "2027-01-01", null, 1), lotIn(2, 2)),
+            List.of(lot(new LotId(1), "2027-01-01", null, 1), lotIn(new BinId(2), 2)),
             new Money(1_000, EUR),
             new UnitPrice(3_333_333, EUR));
     List<MovementLine> lines = booked(Ledger.correct(moved, List.of(out, in)));
@@ -219,14 +230,18 @@ class LedgerTest {
         .containsExactly(Quantity.pieces(2), Quantity.pieces(-2));
     ItemStock used =
         new ItemStock(
-            9, Measure.PIECES, List.of(lotIn(2, 1)), new Money(333, EUR), moved.average());
+            new ItemId(9),
+            Measure.PIECES,
+            List.of(lotIn(new BinId(2), 1)),
+            new Money(333, EUR),
+            moved.average());
     assertThat(refusal(Ledger.correct(used, List.of(out, in))))
         .isEqualTo(new Refusal.NotThere(Quantity.pieces(2), Quantity.pieces(1)));
   }
 
   @Test
   void whatWasAnsweredOrIsACorrectionStays() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
     PastMovement returned =
         new PastMovement(
             11,
@@ -254,7 +269,7 @@ class LedgerTest {
   /** The receipt's 3 pieces cannot be undone once one has gone. */
   @Test
   void aReceiptPartlyUsedIsNotUndone() {
-    ItemStock stock = stock(667, lot(1, "2027-01-01", null, 2));
+    ItemStock stock = stock(667, lot(new LotId(1), "2027-01-01", null, 2));
     PastMovement receipt =
         new PastMovement(
             1,
@@ -271,8 +286,8 @@ class LedgerTest {
   /** Item 9's stock cannot be booked in a lot of item 8: that is broken code, not a refusal. */
   @Test
   void anotherItemsLotIsNoPlace() {
-    ItemStock stock = stock(1_000, lot(1, "2027-01-01", null, 3));
-    Place others = new Place(8, 1, 1);
+    ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
+    Place others = new Place(new ItemId(8), new LotId(1), new BinId(1));
     assertThatThrownBy(() -> Ledger.count(stock, others, Quantity.pieces(2)))
         .hasMessage("place is a lot of item 8; allowed is one of item 9");
     assertThatThrownBy(() -> Ledger.receive(stock, others, Quantity.pieces(2), new Money(100, EUR)))
@@ -282,17 +297,18 @@ class LedgerTest {
   private static ItemStock stock(long cents, StockedLot... lots) {
     Quantity onHand = List.of(lots).stream().map(StockedLot::quantity).reduce(NONE, Quantity::plus);
     Money value = new Money(cents, EUR);
-    return new ItemStock(9, Measure.PIECES, List.of(lots), value, UnitPrice.average(value, onHand));
+    return new ItemStock(
+        new ItemId(9), Measure.PIECES, List.of(lots), value, UnitPrice.average(value, onHand));
   }
 
   private static ItemStock emptyStock() {
     return new ItemStock(
-        9, Measure.PIECES, List.of(), Money.zero(EUR), new UnitPrice(3_333_333, EUR));
+        new ItemId(9), Measure.PIECES, List.of(), Money.zero(EUR), new UnitPrice(3_333_333, EUR));
   }
 
-  private static StockedLot lot(long id, String received, String expires, int pieces) {
+  private static StockedLot lot(LotId id, String received, String expires, int pieces) {
     return new StockedLot(
-        new Place(9, id, 1),
+        new Place(new ItemId(9), id, new BinId(1)),
         LocalDate.parse(received),
         Optional.ofNullable(expires).map(LocalDate::parse),
         false,
@@ -301,9 +317,9 @@ class LedgerTest {
   }
 
   /** Of lot 1, in another bin. */
-  private static StockedLot lotIn(long binId, int pieces) {
+  private static StockedLot lotIn(BinId binId, int pieces) {
     return new StockedLot(
-        new Place(9, 1, binId),
+        new Place(new ItemId(9), new LotId(1), binId),
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         false,
@@ -311,9 +327,9 @@ class LedgerTest {
         Quantity.pieces(pieces));
   }
 
-  private static StockedLot quarantined(long id, int pieces) {
+  private static StockedLot quarantined(LotId id, int pieces) {
     return new StockedLot(
-        new Place(9, id, 1),
+        new Place(new ItemId(9), id, new BinId(1)),
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         true,
@@ -321,22 +337,22 @@ class LedgerTest {
         Quantity.pieces(pieces));
   }
 
-  private static PastMovement issued(long id, long lotId, int pieces, long cents) {
+  private static PastMovement issued(long id, LotId lotId, int pieces, long cents) {
     return new PastMovement(
         id,
         MovementKind.ISSUE,
-        new Place(9, lotId, 1),
+        new Place(new ItemId(9), lotId, new BinId(1)),
         Quantity.pieces(-pieces),
         new Money(-cents, EUR),
         NONE,
         Money.zero(EUR));
   }
 
-  private static PastMovement half(long id, long binId, int pieces, long cents) {
+  private static PastMovement half(long id, BinId binId, int pieces, long cents) {
     return new PastMovement(
         id,
         MovementKind.TRANSFER,
-        new Place(9, 1, binId),
+        new Place(new ItemId(9), new LotId(1), binId),
         Quantity.pieces(pieces),
         new Money(cents, EUR),
         NONE,

@@ -3,6 +3,8 @@ package dev.lonja.core.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.groups.Tuple.tuple;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -22,9 +24,9 @@ class PackOpeningTest {
   private static final Quantity CAN = Quantity.litres("5");
   private static final Quantity NONE = Quantity.litres("0");
 
-  private static StockedLot lot(long id, String litres, boolean open, int goodForDays) {
+  private static StockedLot lot(LotId id, String litres, boolean open, int goodForDays) {
     return new StockedLot(
-        new Place(7, id, 1),
+        new Place(new ItemId(7), id, new BinId(1)),
         TODAY.minusDays(30),
         Optional.of(TODAY.plusDays(goodForDays)),
         false,
@@ -35,7 +37,7 @@ class PackOpeningTest {
   private static ItemStock stock(StockedLot... lots) {
     Quantity all = Arrays.stream(lots).map(StockedLot::quantity).reduce(NONE, Quantity::plus);
     UnitPrice price = new UnitPrice(4_000_000, EUR);
-    return new ItemStock(7, Measure.LITRES, List.of(lots), price.valueOf(all), price);
+    return new ItemStock(new ItemId(7), Measure.LITRES, List.of(lots), price.valueOf(all), price);
   }
 
   private static Optional<PackOpening> opening(ItemStock stock, String litres) {
@@ -44,14 +46,16 @@ class PackOpeningTest {
 
   private static List<MovementLine> issue(ItemStock stock, String litres) {
     Booking booking =
-        opening(stock, litres).orElseThrow().issue(stock, Quantity.litres(litres), NONE, TODAY, 9);
+        opening(stock, litres)
+            .orElseThrow()
+            .issue(stock, Quantity.litres(litres), NONE, TODAY, new LotId(9));
     return ((Booking.Booked) booking).lines();
   }
 
   /** 6.6 L out of three cans: one leaves whole, 1.6 L of the next, 3.4 L stay open. */
   @Test
   void thePartOfAPackLeavesFromAContainer() {
-    ItemStock stock = stock(lot(1, "15", false, 900));
+    ItemStock stock = stock(lot(new LotId(1), "15", false, 900));
     PackOpening opening = opening(stock, "6.6").orElseThrow();
     assertThat(opening.poured()).isEqualTo(Quantity.litres("1.6"));
     assertThat(opening.left()).isEqualTo(Quantity.litres("3.4"));
@@ -68,7 +72,7 @@ class PackOpeningTest {
   @Test
   void theValueIsThatOfWhatLeaves() {
     Money value =
-        issue(stock(lot(1, "15", false, 900)), "6.6").stream()
+        issue(stock(lot(new LotId(1), "15", false, 900)), "6.6").stream()
             .map(MovementLine::value)
             .reduce(Money.zero(EUR), Money::plus);
     assertThat(value.minor()).isEqualTo(-2_640);
@@ -76,9 +80,10 @@ class PackOpeningTest {
 
   @Test
   void wholePacksAndOpenContainersNeedNoOpening() {
-    assertThat(opening(stock(lot(1, "15", false, 900)), "10")).isEmpty();
-    assertThat(opening(stock(lot(1, "15", false, 900)), "15")).isEmpty();
-    ItemStock withOpen = stock(lot(1, "3.4", true, 360), lot(2, "10", false, 900));
+    assertThat(opening(stock(lot(new LotId(1), "15", false, 900)), "10")).isEmpty();
+    assertThat(opening(stock(lot(new LotId(1), "15", false, 900)), "15")).isEmpty();
+    ItemStock withOpen =
+        stock(lot(new LotId(1), "3.4", true, 360), lot(new LotId(2), "10", false, 900));
     assertThat(opening(withOpen, "3.4")).isEmpty();
     assertThat(opening(withOpen, "2")).isEmpty();
     assertThat(opening(withOpen, "8.4")).isEmpty();
@@ -87,7 +92,8 @@ class PackOpeningTest {
   /** The open 3.4 L leave first, then 0.6 L of a can that is opened for it. */
   @Test
   void whatIsOpenLeavesFirst() {
-    ItemStock stock = stock(lot(2, "10", false, 900), lot(1, "3.4", true, 360));
+    ItemStock stock =
+        stock(lot(new LotId(2), "10", false, 900), lot(new LotId(1), "3.4", true, 360));
     assertThat(opening(stock, "4").map(PackOpening::poured)).contains(Quantity.litres("0.6"));
     assertThat(issue(stock, "4"))
         .extracting(line -> line.place().lotId(), MovementLine::quantity)
@@ -101,17 +107,18 @@ class PackOpeningTest {
   /** A lot that is no whole number of cans: what is left of it is what is opened. */
   @Test
   void anOddLotIsOpenedAsFarAsItGoes() {
-    ItemStock stock = stock(lot(1, "7", false, 900));
+    ItemStock stock = stock(lot(new LotId(1), "7", false, 900));
     assertThat(opening(stock, "6").map(PackOpening::opened)).contains(Quantity.litres("2"));
     assertThat(opening(stock, "7")).isEmpty();
   }
 
   @Test
   void tooMuchIsRefusedAndNothingOpened() {
-    ItemStock stock = stock(lot(1, "15", false, 900));
+    ItemStock stock = stock(lot(new LotId(1), "15", false, 900));
     assertThat(opening(stock, "15.5")).isEmpty();
     PackOpening opening = opening(stock, "6.6").orElseThrow();
-    Booking refused = opening.issue(stock, Quantity.litres("6.6"), Quantity.litres("9"), TODAY, 9);
+    Booking refused =
+        opening.issue(stock, Quantity.litres("6.6"), Quantity.litres("9"), TODAY, new LotId(9));
     assertThat(refused).isInstanceOf(Booking.Refused.class);
   }
 
@@ -121,12 +128,12 @@ class PackOpeningTest {
         new PastMovement(
             3,
             MovementKind.OPENED,
-            new Place(7, 9, 1),
+            new Place(new ItemId(7), new LotId(9), new BinId(1)),
             Quantity.litres("5"),
             new Money(2_000, EUR),
             NONE,
             Money.zero(EUR));
-    assertThat(Ledger.correct(stock(lot(9, "5", true, 300)), List.of(half)))
+    assertThat(Ledger.correct(stock(lot(new LotId(9), "5", true, 300)), List.of(half)))
         .isEqualTo(Booking.refused(new Refusal.PackOpened(3)));
   }
 }

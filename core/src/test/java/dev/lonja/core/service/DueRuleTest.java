@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Fleets;
 import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
@@ -29,7 +30,7 @@ class DueRuleTest {
    */
   @Test
   void theHandbooksExample() {
-    Due due = due(done(task(1, "250", null), "2027-01-20", "1410", OUTLOOK));
+    Due due = due(done(task(new TaskId(1), "250", null), "2027-01-20", "1410", OUTLOOK));
     assertThat(due.limit()).contains(MeterValue.ofHours("1660"));
     assertThat(due.plannedDate()).contains(LocalDate.parse("2027-04-06"));
     assertThat(due.cause()).contains(Due.Cause.METER);
@@ -40,7 +41,7 @@ class DueRuleTest {
   /** Six months from 20 September end on 20 March, before the meter. */
   @Test
   void whicheverComesFirst() {
-    Due due = due(done(task(1, "250", 6), "2026-09-20", "1410", OUTLOOK));
+    Due due = due(done(task(new TaskId(1), "250", 6), "2026-09-20", "1410", OUTLOOK));
     assertThat(due.calendarDate()).contains(LocalDate.parse("2027-03-20"));
     assertThat(due.plannedDate()).contains(LocalDate.parse("2027-03-20"));
     assertThat(due.cause()).contains(Due.Cause.CALENDAR);
@@ -49,11 +50,11 @@ class DueRuleTest {
   /** One month from 31 January is 28 February; from 31 January 2028 it is the 29th. */
   @Test
   void aMonthWithoutThatDayEndsOnItsLast() {
-    assertThat(due(done(task(1, null, 1), "2027-01-31", "0", OUTLOOK)).calendarDate())
+    assertThat(due(done(task(new TaskId(1), null, 1), "2027-01-31", "0", OUTLOOK)).calendarDate())
         .contains(LocalDate.parse("2027-02-28"));
-    assertThat(due(done(task(1, null, 1), "2028-01-31", "0", OUTLOOK)).calendarDate())
+    assertThat(due(done(task(new TaskId(1), null, 1), "2028-01-31", "0", OUTLOOK)).calendarDate())
         .contains(LocalDate.parse("2028-02-29"));
-    assertThat(due(done(task(1, null, 12), "2028-02-29", "0", OUTLOOK)).calendarDate())
+    assertThat(due(done(task(new TaskId(1), null, 12), "2028-02-29", "0", OUTLOOK)).calendarDate())
         .contains(LocalDate.parse("2029-02-28"));
   }
 
@@ -62,10 +63,10 @@ class DueRuleTest {
    */
   @Test
   void exactlyReachedIsDueAndBeyondIsOverdue() {
-    Due reached = due(done(task(1, "250", null), "2026-12-01", "1335", OUTLOOK));
+    Due reached = due(done(task(new TaskId(1), "250", null), "2026-12-01", "1335", OUTLOOK));
     assertThat(reached.plannedDate()).contains(TODAY);
     assertThat(reached.isOverdue()).isFalse();
-    Due beyond = due(done(task(1, "250", null), "2026-12-01", "1334.9", OUTLOOK));
+    Due beyond = due(done(task(new TaskId(1), "250", null), "2026-12-01", "1334.9", OUTLOOK));
     assertThat(beyond.plannedDate()).contains(TODAY);
     assertThat(beyond.overdueRun()).contains(MeterSpan.ofHours("0.1"));
   }
@@ -73,8 +74,9 @@ class DueRuleTest {
   /** Twelve months from 15 March 2026 end today; from 14 March they ended yesterday. */
   @Test
   void theCalendarIsOverdueFromTheNextDay() {
-    assertThat(due(done(task(1, null, 12), "2026-03-15", "0", OUTLOOK)).isOverdue()).isFalse();
-    Due late = due(done(task(1, null, 12), "2026-03-14", "0", OUTLOOK));
+    assertThat(due(done(task(new TaskId(1), null, 12), "2026-03-15", "0", OUTLOOK)).isOverdue())
+        .isFalse();
+    Due late = due(done(task(new TaskId(1), null, 12), "2026-03-14", "0", OUTLOOK));
     assertThat(late.overdueDays()).contains(1L);
     assertThat(late.plannedDate()).contains(TODAY);
   }
@@ -84,8 +86,8 @@ class DueRuleTest {
   void severityActsOnTheMeterOnly() {
     Task harsh =
         task(
-            1,
-            new Task.Action.Inspect(1, ReplacementChance.UNKNOWN),
+            new TaskId(1),
+            new Task.Action.Inspect(new PositionId(1), ReplacementChance.UNKNOWN),
             every("250", 6),
             Optional.empty(),
             "0.8");
@@ -99,8 +101,8 @@ class DueRuleTest {
   void neverDoneCountsFromTheStartOfServiceByTheFirstInterval() {
     Task runningIn =
         task(
-            1,
-            new Task.Action.Inspect(1, ReplacementChance.UNKNOWN),
+            new TaskId(1),
+            new Task.Action.Inspect(new PositionId(1), ReplacementChance.UNKNOWN),
             every("250", 12),
             Optional.of(every("50", null)),
             "1");
@@ -122,10 +124,10 @@ class DueRuleTest {
             Optional.empty(),
             Optional.empty(),
             UsageCalendar.EVEN);
-    Due ahead = due(done(task(1, "250", null), "2026-12-01", "1410", unknown));
+    Due ahead = due(done(task(new TaskId(1), "250", null), "2026-12-01", "1410", unknown));
     assertThat(ahead.plannedDate()).isEmpty();
     assertThat(ahead.flags()).containsExactly(Due.Flag.NOT_FORECASTABLE);
-    Due passed = due(done(task(1, "250", null), "2026-12-01", "1300", unknown));
+    Due passed = due(done(task(new TaskId(1), "250", null), "2026-12-01", "1300", unknown));
     assertThat(passed.plannedDate()).contains(TODAY);
     assertThat(passed.overdueRun()).contains(MeterSpan.ofHours("35"));
     assertThat(passed.flags()).isEmpty();
@@ -134,7 +136,7 @@ class DueRuleTest {
   @Test
   void aMachineThatStandsStillIsDueByTheCalendarOnly() {
     MeterOutlook still = Fleets.steady("2027-03-15", "1585", "0");
-    Due due = due(done(task(1, "250", 12), "2026-12-01", "1410", still));
+    Due due = due(done(task(new TaskId(1), "250", 12), "2026-12-01", "1410", still));
     assertThat(due.flags()).containsExactly(Due.Flag.STANDING_STILL);
     assertThat(due.plannedDate()).contains(LocalDate.parse("2027-12-01"));
   }
@@ -149,8 +151,8 @@ class DueRuleTest {
     assertThatThrownBy(
             () ->
                 task(
-                    1,
-                    new Task.Action.Inspect(1, ReplacementChance.UNKNOWN),
+                    new TaskId(1),
+                    new Task.Action.Inspect(new PositionId(1), ReplacementChance.UNKNOWN),
                     every("1", 1),
                     Optional.empty(),
                     "0"))

@@ -23,7 +23,7 @@ class DueSpreadTest {
    */
   @Test
   void lateDaysLieFurtherOffThanEarlyOnes() {
-    DueSpread spread = spread(task(1, "250", null));
+    DueSpread spread = spread(task(new TaskId(1), "250", null));
     assertThat(spread.p10().orElseThrow()).isBetween("2027-03-20", "2027-03-25");
     assertThat(spread.p50().orElseThrow()).isBetween("2027-03-30", "2027-04-04");
     assertThat(spread.p90().orElseThrow()).isBetween("2027-04-15", "2027-04-24");
@@ -32,25 +32,31 @@ class DueSpreadTest {
   /** Twelve months from 20 March 2026: on 20 March 2027 it is due whatever the meter says. */
   @Test
   void theCalendarCapsEveryDay() {
-    Due due = DueRule.due(done(task(1, "250", 12), "2026-03-20", "825", OUTLOOK), TODAY, UNTIL);
+    Due due =
+        DueRule.due(
+            done(task(new TaskId(1), "250", 12), "2026-03-20", "825", OUTLOOK), TODAY, UNTIL);
     DueSpread spread = DueSpread.of(due, TODAY, UNTIL);
     assertThat(spread.p90()).contains(LocalDate.parse("2027-03-20"));
   }
 
   @Test
   void whatIsOverdueIsDueToday() {
-    Due due = DueRule.due(done(task(1, "250", null), "2026-03-20", "700", OUTLOOK), TODAY, UNTIL);
+    Due due =
+        DueRule.due(
+            done(task(new TaskId(1), "250", null), "2026-03-20", "700", OUTLOOK), TODAY, UNTIL);
     DueSpread spread = DueSpread.of(due, TODAY, UNTIL);
     assertThat(spread.p10()).contains(TODAY);
     assertThat(spread.p90()).contains(TODAY);
-    Due calendar = DueRule.due(done(task(1, null, 6), "2026-03-20", "0", OUTLOOK), TODAY, UNTIL);
+    Due calendar =
+        DueRule.due(done(task(new TaskId(1), null, 6), "2026-03-20", "0", OUTLOOK), TODAY, UNTIL);
     assertThat(DueSpread.of(calendar, TODAY, UNTIL).p50()).contains(TODAY);
   }
 
   /** By calendar alone all three days are one. */
   @Test
   void aCalendarHasNoSpread() {
-    Due due = DueRule.due(done(task(1, null, 12), "2026-05-20", "0", OUTLOOK), TODAY, UNTIL);
+    Due due =
+        DueRule.due(done(task(new TaskId(1), null, 12), "2026-05-20", "0", OUTLOOK), TODAY, UNTIL);
     assertThat(DueSpread.of(due, TODAY, UNTIL))
         .isEqualTo(new DueSpread(due.calendarDate(), due.calendarDate(), due.calendarDate()));
   }
@@ -58,7 +64,9 @@ class DueSpreadTest {
   @Test
   void aStandstillHasNoDays() {
     MeterOutlook still = Fleets.steady("2027-03-15", "1000", "0");
-    Due due = DueRule.due(done(task(1, "250", null), "2026-03-20", "825", still), TODAY, UNTIL);
+    Due due =
+        DueRule.due(
+            done(task(new TaskId(1), "250", null), "2026-03-20", "825", still), TODAY, UNTIL);
     assertThat(DueSpread.of(due, TODAY, UNTIL).p90()).isEmpty();
   }
 

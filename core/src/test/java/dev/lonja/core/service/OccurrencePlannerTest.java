@@ -20,14 +20,16 @@ class OccurrencePlannerTest {
   /** 250 h from 800 h: 1,050 h after 5 days; then every 25 days. */
   @Test
   void theNextCountsFromThePlannedDateAndTheLifeExpectedThen() {
-    assertThat(plan("2027-05-31", done(task(1, "250", null), "2027-02-01", "800", OUTLOOK)))
+    assertThat(
+            plan(
+                "2027-05-31", done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK)))
         .isEqualTo("03-20:1 04-14:1 05-09:1");
   }
 
   /** One month from 31 January is 28 February, long past: done today, then from today. */
   @Test
   void anOverdueOneIsDoneTodayAndCountsFromToday() {
-    assertThat(plan("2027-05-31", done(task(1, null, 1), "2027-01-31", "0", OUTLOOK)))
+    assertThat(plan("2027-05-31", done(task(new TaskId(1), null, 1), "2027-01-31", "0", OUTLOOK)))
         .isEqualTo("03-15:1 04-15:1 05-15:1");
   }
 
@@ -38,9 +40,9 @@ class OccurrencePlannerTest {
    */
   @Test
   void joinsWithinATenthOfTheIntervalOnTheDot() {
-    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
-    TaskStanding second = done(task(2, "500", null), "2027-02-01", "600", OUTLOOK);
-    TaskStanding third = done(task(3, "499", null), "2027-02-01", "601", OUTLOOK);
+    TaskStanding first = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(new TaskId(2), "500", null), "2027-02-01", "600", OUTLOOK);
+    TaskStanding third = done(task(new TaskId(3), "499", null), "2027-02-01", "601", OUTLOOK);
     assertThat(plan("2027-04-10", first, second)).isEqualTo("03-20:1,2+");
     assertThat(plan("2027-04-10", first, third)).isEqualTo("03-20:1 03-25:3");
   }
@@ -48,10 +50,18 @@ class OccurrencePlannerTest {
   /** By calendar only: due 3 April, 14 days after 20 March, joins; 4 April does not. */
   @Test
   void joinsWithinFourteenDays() {
-    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
-    assertThat(plan("2027-04-10", first, done(task(2, null, 6), "2026-10-03", "0", OUTLOOK)))
+    TaskStanding first = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    assertThat(
+            plan(
+                "2027-04-10",
+                first,
+                done(task(new TaskId(2), null, 6), "2026-10-03", "0", OUTLOOK)))
         .isEqualTo("03-20:1,2+");
-    assertThat(plan("2027-04-10", first, done(task(2, null, 6), "2026-10-04", "0", OUTLOOK)))
+    assertThat(
+            plan(
+                "2027-04-10",
+                first,
+                done(task(new TaskId(2), null, 6), "2026-10-04", "0", OUTLOOK)))
         .isEqualTo("03-20:1 04-04:2");
   }
 
@@ -61,25 +71,25 @@ class OccurrencePlannerTest {
    */
   @Test
   void whatWasPulledForwardPullsNoOther() {
-    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
-    TaskStanding second = done(task(2, null, 12), "2026-04-01", "0", OUTLOOK);
-    TaskStanding third = done(task(3, null, 12), "2026-04-10", "0", OUTLOOK);
+    TaskStanding first = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(new TaskId(2), null, 12), "2026-04-01", "0", OUTLOOK);
+    TaskStanding third = done(task(new TaskId(3), null, 12), "2026-04-10", "0", OUTLOOK);
     assertThat(plan("2027-04-12", first, second, third)).isEqualTo("03-20:1,2+ 04-10:3");
   }
 
   /** What was pulled forward to 20 March counts from there: three months on, 20 June. */
   @Test
   void whatWasPulledForwardCountsFromTheDayItIsDone() {
-    TaskStanding first = done(task(1, null, 12), "2026-03-20", "0", OUTLOOK);
-    TaskStanding second = done(task(2, null, 3), "2027-01-01", "0", OUTLOOK);
+    TaskStanding first = done(task(new TaskId(1), null, 12), "2026-03-20", "0", OUTLOOK);
+    TaskStanding second = done(task(new TaskId(2), null, 3), "2027-01-01", "0", OUTLOOK);
     assertThat(plan("2027-07-01", first, second)).isEqualTo("03-20:1,2+ 06-20:2");
   }
 
   /** The horizon ends on 20 March; task 2 is due on 25 March and still joins. */
   @Test
   void whatFallsDueJustAfterTheHorizonStillJoins() {
-    TaskStanding first = done(task(1, "250", null), "2027-02-01", "800", OUTLOOK);
-    TaskStanding second = done(task(2, "500", null), "2027-02-01", "600", OUTLOOK);
+    TaskStanding first = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(new TaskId(2), "500", null), "2027-02-01", "600", OUTLOOK);
     assertThat(plan("2027-03-20", first, second)).isEqualTo("03-20:1,2+");
     assertThat(plan("2027-03-19", first, second)).isEmpty();
   }
@@ -89,8 +99,8 @@ class OccurrencePlannerTest {
     List<Occurrence> occurrences =
         OccurrencePlanner.plan(
             List.of(
-                done(task(1, "250", null), "2027-02-01", "800", OUTLOOK),
-                done(task(2, "500", null), "2027-02-01", "600", OUTLOOK)),
+                done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK),
+                done(task(new TaskId(2), "500", null), "2027-02-01", "600", OUTLOOK)),
             TODAY,
             LocalDate.parse("2027-03-31"));
     assertThat(occurrences.get(0).title()).isEqualTo("Service 1 + Service 2");

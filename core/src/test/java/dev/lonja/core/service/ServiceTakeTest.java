@@ -12,8 +12,10 @@ import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.quantity.Measure;
@@ -29,9 +31,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ServiceTakeTest {
 
-  private static final Task CHANGE_OIL = task(1, new Task.Action.ChangeFluid(SUMP), "250", null);
+  private static final Task CHANGE_OIL =
+      task(new TaskId(1), new Task.Action.ChangeFluid(SUMP), "250", null);
   private static final Task REPLACE_FILTER =
-      task(2, new Task.Action.Replace(FILTER_POSITION), "250", null);
+      task(new TaskId(2), new Task.Action.Replace(FILTER_POSITION), "250", null);
   private static final Map<FillCondition, Volume> BOTH =
       Map.of(
           FillCondition.WITH_FILTER, Volume.ofLitres("6.4"),
@@ -91,7 +94,11 @@ class ServiceTakeTest {
   @Test
   void drainingTakesItsOwnSealsAndNoOthers() {
     UnitNeeds needs =
-        new UnitNeeds(List.of(sump(BOTH)), List.of(seal(20, SUMP, 2), seal(21, 99, 1)));
+        new UnitNeeds(
+            List.of(sump(BOTH)),
+            List.of(
+                seal(new PositionId(20), SUMP, 2),
+                seal(new PositionId(21), new CompartmentId(99), 1)));
     List<TakeLine> lines = ServiceTake.of(needs, List.of(CHANGE_OIL)).lines();
     assertThat(lines).hasSize(2);
     assertThat(lines.get(1).itemId()).isEqualTo(WASHER);
@@ -103,7 +110,11 @@ class ServiceTakeTest {
   @Test
   void aPartToInspectIsExpectedInPartAndLaidWhole() {
     Task inspect =
-        task(3, new Task.Action.Inspect(FILTER_POSITION, ReplacementChance.UNKNOWN), "125", null);
+        task(
+            new TaskId(3),
+            new Task.Action.Inspect(FILTER_POSITION, ReplacementChance.UNKNOWN),
+            "125",
+            null);
     TakeLine line = take(sump(BOTH), Optional.empty(), inspect).lines().get(0);
     assertThat(line.itemId()).isEqualTo(FILTER);
     assertThat(line.expected()).isEqualTo(Quantity.of(Measure.PIECES, new BigDecimal("0.3")));

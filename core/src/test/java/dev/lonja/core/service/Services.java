@@ -1,12 +1,16 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
@@ -18,11 +22,11 @@ import java.util.Optional;
 /** Tasks and needs for worked examples. */
 public final class Services {
 
-  public static final long OIL = 100;
-  public static final long FILTER = 200;
-  public static final long WASHER = 300;
-  public static final long SUMP = 1;
-  public static final long FILTER_POSITION = 10;
+  public static final ItemId OIL = new ItemId(100);
+  public static final ItemId FILTER = new ItemId(200);
+  public static final ItemId WASHER = new ItemId(300);
+  public static final CompartmentId SUMP = new CompartmentId(1);
+  public static final PositionId FILTER_POSITION = new PositionId(10);
 
   private Services() {}
 
@@ -31,28 +35,28 @@ public final class Services {
         Optional.ofNullable(hours).map(MeterSpan::ofHours), Optional.ofNullable(months));
   }
 
-  public static Task task(long id, String hours, Integer months) {
+  public static Task task(TaskId id, String hours, Integer months) {
     return task(
         id,
-        new Task.Action.Inspect(id, ReplacementChance.UNKNOWN),
+        new Task.Action.Inspect(new PositionId(id.value()), ReplacementChance.UNKNOWN),
         every(hours, months),
         Optional.empty(),
         "1");
   }
 
-  public static Task task(long id, Task.Action action, String hours, Integer months) {
+  public static Task task(TaskId id, Task.Action action, String hours, Integer months) {
     return task(id, action, every(hours, months), Optional.empty(), "1");
   }
 
   static Task task(
-      long id, Task.Action action, Interval regular, Optional<Interval> first, String severity) {
+      TaskId id, Task.Action action, Interval regular, Optional<Interval> first, String severity) {
     return new Task(
         id,
         "Service " + id,
         "Task " + id,
         action,
         new Timing.ByInterval(
-            regular.run().map(span -> 1L),
+            regular.run().map(span -> new MeterId(1)),
             regular,
             first,
             severity.equals("1")
@@ -103,7 +107,7 @@ public final class Services {
         Position.Limits.NONE);
   }
 
-  static Position seal(long id, long compartmentId, int quantity) {
+  static Position seal(PositionId id, CompartmentId compartmentId, int quantity) {
     return new Position(
         id,
         "Plug seal " + id,

@@ -7,8 +7,10 @@ import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Fleets;
 import dev.lonja.core.fleet.LayUp;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.quantity.MeterValue;
 import java.math.BigDecimal;
@@ -28,15 +30,15 @@ class TimingTest {
   /** 1,000 h today, 5 h a day. */
   private static final MeterOutlook OUTLOOK = Fleets.steady("2027-03-15", "1000", "5");
 
-  private static final Task LEAD = task(1, "100", null);
+  private static final Task LEAD = task(new TaskId(1), "100", null);
 
   /** The lead is due at 1,050 h on 25 March and every 20 days after: 14 April, 4 and 24 May. */
   @Test
   void everyThirdOccurrenceOfTheLeadBringsTheTaskAlong() {
     List<Occurrence> plan =
         OccurrencePlanner.plan(List.of(lead(), led(3, 1)), TODAY, LocalDate.parse("2027-06-30"));
-    assertThat(daysOf(plan, 2)).containsExactly("2027-04-14", "2027-06-13");
-    assertThat(daysOf(plan, 1))
+    assertThat(daysOf(plan, new TaskId(2))).containsExactly("2027-04-14", "2027-06-13");
+    assertThat(daysOf(plan, new TaskId(1)))
         .containsExactly("2027-03-25", "2027-04-14", "2027-05-04", "2027-05-24", "2027-06-13");
   }
 
@@ -45,7 +47,7 @@ class TimingTest {
   void aLedTaskLongLeftOutComesWithTheNextOccurrence() {
     List<Occurrence> plan =
         OccurrencePlanner.plan(List.of(led(3, 7), lead()), TODAY, LocalDate.parse("2027-03-31"));
-    assertThat(daysOf(plan, 2)).containsExactly("2027-03-25");
+    assertThat(daysOf(plan, new TaskId(2))).containsExactly("2027-03-25");
     Occurrence.OccurrenceTask led = plan.get(0).tasks().get(1);
     assertThat(led.due().cause()).contains(Due.Cause.LEAD);
     assertThat(led.pulledForward()).isFalse();
@@ -61,18 +63,23 @@ class TimingTest {
     Task led = led(3, 0).task();
     LocalDate inService = LocalDate.parse("2026-01-01");
     UnitHistory once =
-        new UnitHistory(inService, Map.of(1L, leads, 2L, List.of(leads.get(2))), Map.of());
+        new UnitHistory(
+            inService,
+            Map.of(new TaskId(1), leads, new TaskId(2), List.of(leads.get(2))),
+            Map.of());
     assertThat(once.standing(led, Optional.empty()).leadsDone()).isEqualTo(1);
-    UnitHistory never = new UnitHistory(inService, Map.of(1L, leads), Map.of());
+    UnitHistory never = new UnitHistory(inService, Map.of(new TaskId(1), leads), Map.of());
     assertThat(never.standing(led, Optional.empty()).leadsDone()).isEqualTo(4);
     assertThat(never.standing(led, Optional.empty()).origin().recorded()).isFalse();
   }
 
   @Test
   void aTaskIsLedEveryTwoToFiftyTimes() {
-    assertThatThrownBy(() -> new Timing.EveryNth(1, 1)).hasMessageContaining("nth is 1");
-    assertThatThrownBy(() -> new Timing.EveryNth(1, 51)).hasMessageContaining("2 to 50");
-    assertThat(new Timing.EveryNth(1, 50).nth()).isEqualTo(50);
+    assertThatThrownBy(() -> new Timing.EveryNth(new TaskId(1), 1))
+        .hasMessageContaining("nth is 1");
+    assertThatThrownBy(() -> new Timing.EveryNth(new TaskId(1), 51))
+        .hasMessageContaining("2 to 50");
+    assertThat(new Timing.EveryNth(new TaskId(1), 50).nth()).isEqualTo(50);
   }
 
   /** The season begins on 1 April; 14 days before it is 18 March. */
@@ -124,13 +131,19 @@ class TimingTest {
   void theFluidInTheCompartmentPicksTheInterval() {
     Timing.ByInterval timed =
         new Timing.ByInterval(
-            Optional.of(1L),
+            Optional.of(new MeterId(1)),
             every("250", 12),
             Optional.empty(),
             Severity.NONE,
             List.of(new Timing.FluidInterval("ACEA E8", every("400", 24))),
             Optional.empty());
-    Task oil = new Task(1, "Service", "Oil", new Task.Action.ChangeFluid(7), timed);
+    Task oil =
+        new Task(
+            new TaskId(1),
+            "Service",
+            "Oil",
+            new Task.Action.ChangeFluid(new CompartmentId(7)),
+            timed);
     assertThat(spanWith(oil, List.of("API CK-4", "acea e8"))).isEqualTo("400 h");
     assertThat(spanWith(oil, List.of("ACEA E8X"))).isEqualTo("250 h");
     assertThat(spanWith(oil, List.of())).isEqualTo("250 h");
@@ -139,7 +152,13 @@ class TimingTest {
   /** 250 h: the maker's, shortened to 0.8 gives 200 h, severity 0.6 gives 150 h. */
   @Test
   void theStoresSchoolDecidesWhichIntervalIsInForce() {
-    Task dusty = task(1, new Task.Action.ChangeFluid(7), every("250", 12), Optional.empty(), "0.6");
+    Task dusty =
+        task(
+            new TaskId(1),
+            new Task.Action.ChangeFluid(new CompartmentId(7)),
+            every("250", 12),
+            Optional.empty(),
+            "0.6");
     assertThat(limitUnder(IntervalPolicy.School.MAKER, dusty)).isEqualTo("1,050 h");
     assertThat(limitUnder(IntervalPolicy.School.SHORTENED, dusty)).isEqualTo("1,000 h");
     assertThat(limitUnder(IntervalPolicy.School.SEVERITY, dusty)).isEqualTo("950 h");
@@ -148,8 +167,8 @@ class TimingTest {
   @Test
   void withoutACalendarLimitMonthsCountOnlyWhereThereIsNoMeter() {
     IntervalPolicy policy = new IntervalPolicy(IntervalPolicy.School.MAKER, BigDecimal.ONE, false);
-    Task both = policy.applyTo(task(1, "250", 12));
-    Task calendar = policy.applyTo(task(2, null, 12));
+    Task both = policy.applyTo(task(new TaskId(1), "250", 12));
+    Task calendar = policy.applyTo(task(new TaskId(2), null, 12));
     assertThat(both.byInterval().orElseThrow().regular().months()).isEmpty();
     assertThat(calendar.byInterval().orElseThrow().regular().months()).contains(12);
   }
@@ -163,7 +182,7 @@ class TimingTest {
     List<Occurrence> plan =
         OccurrencePlanner.plan(
             List.of(lead().movedTo(Optional.of(moved))), TODAY, LocalDate.parse("2027-05-05"));
-    assertThat(daysOf(plan, 1)).containsExactly("2027-04-10", "2027-04-30");
+    assertThat(daysOf(plan, new TaskId(1))).containsExactly("2027-04-10", "2027-04-30");
     Due due = plan.get(0).tasks().get(0).due();
     assertThat(due.cause()).contains(Due.Cause.MOVED);
     assertThat(due.byRule()).contains(LocalDate.parse("2027-03-25"));
@@ -172,16 +191,16 @@ class TimingTest {
   /** A task due on 15 April joins the one moved to 10 April; the moved one itself joins none. */
   @Test
   void othersJoinAMovedOccurrenceButItJoinsNone() {
-    TaskStanding other = done(task(2, null, 12), "2026-04-15", "0", OUTLOOK);
-    TaskStanding early = done(task(3, null, 12), "2026-04-05", "0", OUTLOOK);
+    TaskStanding other = done(task(new TaskId(2), null, 12), "2026-04-15", "0", OUTLOOK);
+    TaskStanding early = done(task(new TaskId(3), null, 12), "2026-04-05", "0", OUTLOOK);
     TaskStanding moved = lead().movedTo(Optional.of(LocalDate.parse("2027-04-10")));
     List<Occurrence> plan =
         OccurrencePlanner.plan(List.of(early, moved, other), TODAY, LocalDate.parse("2027-04-20"));
     assertThat(plan.stream().map(o -> o.date().toString()))
         .containsExactly("2027-04-05", "2027-04-10");
     // 15 April lies within 14 days of 5 April, the earliest of the two
-    assertThat(daysOf(plan, 2)).containsExactly("2027-04-05");
-    assertThat(daysOf(plan, 1)).containsExactly("2027-04-10");
+    assertThat(daysOf(plan, new TaskId(2))).containsExactly("2027-04-05");
+    assertThat(daysOf(plan, new TaskId(1))).containsExactly("2027-04-10");
   }
 
   /** Moved past its limit it is overdue all the same. */
@@ -209,7 +228,12 @@ class TimingTest {
 
   private static TaskStanding led(int nth, int leadsDone) {
     Task task =
-        new Task(2, "Large", "Large", new Task.Action.ChangeFluid(7), new Timing.EveryNth(1, nth));
+        new Task(
+            new TaskId(2),
+            "Large",
+            "Large",
+            new Task.Action.ChangeFluid(new CompartmentId(7)),
+            new Timing.EveryNth(new TaskId(1), nth));
     return new TaskStanding(
         task,
         Origin.startOfService(LocalDate.parse("2026-01-01"), Optional.empty()),
@@ -218,7 +242,7 @@ class TimingTest {
         Optional.empty());
   }
 
-  private static List<String> daysOf(List<Occurrence> plan, long taskId) {
+  private static List<String> daysOf(List<Occurrence> plan, TaskId taskId) {
     return plan.stream()
         .filter(o -> o.tasks().stream().anyMatch(task -> task.task().id() == taskId))
         .map(o -> o.date().toString())
@@ -235,7 +259,13 @@ class TimingTest {
   }
 
   private static Due dueOf(Timing timing, String lastDone) {
-    Task task = new Task(1, "Season", "Season", new Task.Action.ChangeFluid(7), timing);
+    Task task =
+        new Task(
+            new TaskId(1),
+            "Season",
+            "Season",
+            new Task.Action.ChangeFluid(new CompartmentId(7)),
+            timing);
     return DueRule.due(
         new TaskStanding(
             task, Origin.done(LocalDate.parse(lastDone), Optional.empty()), Optional.empty()),
@@ -244,7 +274,7 @@ class TimingTest {
   }
 
   private static String spanWith(Task task, List<String> classes) {
-    UnitFacts facts = new UnitFacts(List.of(), Map.of(7L, classes), Map.of());
+    UnitFacts facts = new UnitFacts(List.of(), Map.of(new CompartmentId(7), classes), Map.of());
     Timing.ByInterval timed =
         facts.applyTo(task, new UnitNeeds(List.of(), List.of())).byInterval().orElseThrow();
     return timed.spanInForce(timed.regular()).orElseThrow().display();

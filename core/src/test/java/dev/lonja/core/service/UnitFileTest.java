@@ -9,8 +9,11 @@ import static dev.lonja.core.service.Services.sump;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
@@ -24,7 +27,7 @@ import org.junit.jupiter.api.Test;
 /** A variant with a sump, its filter and seal, a loose position, and three tasks. */
 class UnitFileTest {
 
-  private static final long LOOSE = 30;
+  private static final PositionId LOOSE = new PositionId(30);
   private static final UnitNeeds NEEDS =
       new UnitNeeds(
           List.of(
@@ -33,12 +36,18 @@ class UnitFileTest {
                       FillCondition.WITH_FILTER, Volume.ofLitres("6.4"),
                       FillCondition.WITHOUT_FILTER, Volume.ofLitres("5.9")))),
           List.of(
-              filter(Optional.of(Volume.ofLitres("0.5"))), seal(20, SUMP, 1), seal(LOOSE, 99, 1)));
+              filter(Optional.of(Volume.ofLitres("0.5"))),
+              seal(new PositionId(20), SUMP, 1),
+              seal(LOOSE, new CompartmentId(99), 1)));
   private static final List<Task> TASKS =
       List.of(
-          task(1, new Task.Action.ChangeFluid(SUMP), "250", 12),
-          task(2, new Task.Action.Replace(FILTER_POSITION), "250", 12),
-          task(3, new Task.Action.Inspect(LOOSE, ReplacementChance.UNKNOWN), "125", null));
+          task(new TaskId(1), new Task.Action.ChangeFluid(SUMP), "250", 12),
+          task(new TaskId(2), new Task.Action.Replace(FILTER_POSITION), "250", 12),
+          task(
+              new TaskId(3),
+              new Task.Action.Inspect(LOOSE, ReplacementChance.UNKNOWN),
+              "125",
+              null));
 
   @Test
   void withoutDeviationsAUnitIsItsVariant() {
@@ -51,8 +60,8 @@ class UnitFileTest {
   @Test
   void anAbsentPositionTakesItsTasksAlong() {
     UnitFile file = with(new Deviation.Change.NoPosition(FILTER_POSITION));
-    assertThat(positions(file)).containsExactly(20L, LOOSE);
-    assertThat(tasks(file)).containsExactly(1L, 3L);
+    assertThat(positions(file)).containsExactly(new PositionId(20), LOOSE);
+    assertThat(tasks(file)).containsExactly(new TaskId(1), new TaskId(3));
     TakeLine fill = ServiceTake.of(file.needs(), List.of(TASKS.get(0))).lines().get(0);
     assertThat(fill.toLay()).isEqualTo(Quantity.litres("5.9"));
     assertThat(file.deviations()).hasSize(1);
@@ -63,7 +72,7 @@ class UnitFileTest {
     UnitFile file = with(new Deviation.Change.NoCompartment(SUMP));
     assertThat(file.needs().compartments()).isEmpty();
     assertThat(positions(file)).containsExactly(LOOSE);
-    assertThat(tasks(file)).containsExactly(3L);
+    assertThat(tasks(file)).containsExactly(new TaskId(3));
   }
 
   @Test
@@ -89,11 +98,11 @@ class UnitFileTest {
     Deviation other =
         deviation(
             new Deviation.Change.OtherPart(
-                FILTER_POSITION, 222, Optional.of(Volume.ofLitres("0.7"))));
+                FILTER_POSITION, new ItemId(222), Optional.of(Volume.ofLitres("0.7"))));
     UnitFile file = UnitFile.of(onlyWithout, TASKS, List.of(other));
     Take take = ServiceTake.of(file.needs(), file.tasks().subList(0, 2));
     assertThat(take.lines().get(0).toLay()).isEqualTo(Quantity.litres("6.6"));
-    assertThat(take.lines().stream().map(TakeLine::itemId)).contains(222L);
+    assertThat(take.lines().stream().map(TakeLine::itemId)).contains(new ItemId(222));
   }
 
   @Test
@@ -101,21 +110,21 @@ class UnitFileTest {
     TorqueRange torque = TorqueRange.of(Torque.ofNewtonMetres("35"));
     UnitFile file =
         with(
-            new Deviation.Change.OtherFluid(SUMP, 111),
-            new Deviation.Change.OtherTorque(20, torque),
-            new Deviation.Change.OtherInterval(1, every("200", null)),
-            new Deviation.Change.NoTask(3));
-    assertThat(file.needs().compartment(SUMP).itemId()).contains(111L);
-    assertThat(file.needs().position(20).torque()).contains(torque);
+            new Deviation.Change.OtherFluid(SUMP, new ItemId(111)),
+            new Deviation.Change.OtherTorque(new PositionId(20), torque),
+            new Deviation.Change.OtherInterval(new TaskId(1), every("200", null)),
+            new Deviation.Change.NoTask(new TaskId(3)));
+    assertThat(file.needs().compartment(SUMP).itemId()).contains(new ItemId(111));
+    assertThat(file.needs().position(new PositionId(20)).torque()).contains(torque);
     assertThat(regular(file.tasks().get(0))).isEqualTo(every("200", null));
     assertThat(file.tasks().get(0).meterId()).isPresent();
-    assertThat(tasks(file)).containsExactly(1L, 2L);
+    assertThat(tasks(file)).containsExactly(new TaskId(1), new TaskId(2));
   }
 
   /** By calendar only, a task needs no meter any more. */
   @Test
   void anIntervalOfMonthsNeedsNoMeter() {
-    UnitFile file = with(new Deviation.Change.OtherInterval(1, every(null, 6)));
+    UnitFile file = with(new Deviation.Change.OtherInterval(new TaskId(1), every(null, 6)));
     assertThat(file.tasks().get(0).meterId()).isEmpty();
     assertThat(regular(file.tasks().get(0)).months()).contains(6);
   }
@@ -139,11 +148,11 @@ class UnitFileTest {
         "storekeeper");
   }
 
-  private static List<Long> positions(UnitFile file) {
+  private static List<PositionId> positions(UnitFile file) {
     return file.needs().positions().stream().map(Position::id).toList();
   }
 
-  private static List<Long> tasks(UnitFile file) {
+  private static List<TaskId> tasks(UnitFile file) {
     return file.tasks().stream().map(Task::id).toList();
   }
 }

@@ -3,10 +3,13 @@ package dev.lonja.core.tray;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.KitCover;
 import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.TaskId;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -15,9 +18,10 @@ import org.junit.jupiter.api.Test;
 /** What boxes and kits bring: filter 1 or 2, washers 10 and 11 that are the same thing. */
 class BoxSettlementTest {
 
-  private static final Boxes.Content WASHER = new Boxes.Content(Set.of(10L, 11L), 1);
+  private static final Boxes.Content WASHER =
+      new Boxes.Content(Set.of(new ItemId(10), new ItemId(11)), 1);
 
-  private static TrayLine line(long id, long item, long wanted, boolean positioned) {
+  private static TrayLine line(long id, ItemId item, long wanted, boolean positioned) {
     return new TrayLine(
         id,
         item,
@@ -26,16 +30,16 @@ class BoxSettlementTest {
         1,
         Quantity.pieces(wanted),
         Quantity.pieces(0),
-        positioned ? Destination.position(id) : Destination.NONE,
+        positioned ? Destination.position(new PositionId(id)) : Destination.NONE,
         Optional.empty());
   }
 
-  private static TakeLine take(long item, long pieces) {
+  private static TakeLine take(ItemId item, long pieces) {
     return new TakeLine(
-        1,
+        new TaskId(1),
         item,
         "seal",
-        Destination.position(5),
+        Destination.position(new PositionId(5)),
         Quantity.pieces(pieces),
         Quantity.pieces(pieces),
         new TakeLine.Reason.Part(""));
@@ -45,37 +49,43 @@ class BoxSettlementTest {
   void whatTheBoxLacksAndTheJobNeedsIsAdded() {
     List<BoxSettlement.Change> changes =
         BoxSettlement.changes(
-            List.of(line(1, 2, 1, true)), 1, List.of(WASHER), List.of(), List.of(take(10, 1)));
+            List.of(line(1, new ItemId(2), 1, true)),
+            1,
+            List.of(WASHER),
+            List.of(),
+            List.of(take(new ItemId(10), 1)));
     assertThat(changes)
-        .containsExactly(new BoxSettlement.Change.Add(take(10, 1), Quantity.pieces(1)));
+        .containsExactly(new BoxSettlement.Change.Add(take(new ItemId(10), 1), Quantity.pieces(1)));
   }
 
   @Test
   void whatTheJobDoesNotNeedOrTheTrayHasIsNotAdded() {
-    List<TrayLine> filter = List.of(line(1, 2, 1, true));
+    List<TrayLine> filter = List.of(line(1, new ItemId(2), 1, true));
     assertThat(BoxSettlement.changes(filter, 1, List.of(WASHER), List.of(), List.of())).isEmpty();
-    List<TrayLine> withWasher = List.of(line(1, 2, 1, true), line(2, 11, 1, true));
+    List<TrayLine> withWasher =
+        List.of(line(1, new ItemId(2), 1, true), line(2, new ItemId(11), 1, true));
     assertThat(
-            BoxSettlement.changes(withWasher, 1, List.of(WASHER), List.of(), List.of(take(10, 1))))
+            BoxSettlement.changes(
+                withWasher, 1, List.of(WASHER), List.of(), List.of(take(new ItemId(10), 1))))
         .isEmpty();
     assertThat(
             BoxSettlement.changes(
-                filter, 1, List.of(WASHER), List.of(WASHER), List.of(take(10, 1))))
+                filter, 1, List.of(WASHER), List.of(WASHER), List.of(take(new ItemId(10), 1))))
         .isEmpty();
   }
 
   /** Two filters bring two washers; the job needs three, so one stays. */
   @Test
   void whatTheBoxBringsIsDroppedFromItsPosition() {
-    TrayLine washers = line(2, 11, 3, true);
-    TrayLine extra = line(3, 11, 1, false);
+    TrayLine washers = line(2, new ItemId(11), 3, true);
+    TrayLine extra = line(3, new ItemId(11), 1, false);
     assertThat(
             BoxSettlement.changes(
-                List.of(line(1, 2, 2, true), washers, extra),
+                List.of(line(1, new ItemId(2), 2, true), washers, extra),
                 1,
                 List.of(),
                 List.of(WASHER),
-                List.of(take(10, 3))))
+                List.of(take(new ItemId(10), 3))))
         .containsExactly(new BoxSettlement.Change.Drop(washers, Quantity.pieces(2)));
   }
 
@@ -83,11 +93,11 @@ class BoxSettlementTest {
   void aKitAgainstAJob() {
     KitCover cover =
         KitCover.of(
-            List.of(take(1, 1), take(10, 3), take(7, 1)),
+            List.of(take(new ItemId(1), 1), take(new ItemId(10), 3), take(new ItemId(7), 1)),
             List.of(
-                new Boxes.Content(Set.of(1L), 1),
-                new Boxes.Content(Set.of(10L, 11L), 2),
-                new Boxes.Content(Set.of(8L), 4)));
+                new Boxes.Content(Set.of(new ItemId(1)), 1),
+                new Boxes.Content(Set.of(new ItemId(10), new ItemId(11)), 2),
+                new Boxes.Content(Set.of(new ItemId(8)), 4)));
     assertThat(cover.covered())
         .extracting(covered -> covered.line().itemId() + " " + covered.pieces().display())
         .containsExactly("1 1", "10 2");
@@ -97,7 +107,10 @@ class BoxSettlementTest {
     assertThat(cover.surplus()).containsExactly(new KitCover.Surplus(2, Quantity.pieces(4)));
     assertThat(cover.isExact()).isFalse();
     assertThat(
-            KitCover.of(List.of(take(1, 1)), List.of(new Boxes.Content(Set.of(1L), 1))).isExact())
+            KitCover.of(
+                    List.of(take(new ItemId(1), 1)),
+                    List.of(new Boxes.Content(Set.of(new ItemId(1)), 1)))
+                .isExact())
         .isTrue();
   }
 }

@@ -3,6 +3,7 @@ package dev.lonja.core.tray;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import java.util.List;
 import java.util.Map;
@@ -11,8 +12,8 @@ import org.junit.jupiter.api.Test;
 
 class TrayProgressTest {
 
-  private static final long FILTER = 7;
-  private static final long WASHER = 8;
+  private static final ItemId FILTER = new ItemId(7);
+  private static final ItemId WASHER = new ItemId(8);
 
   @Test
   void linesComeInWalkingOrder() {
@@ -45,14 +46,14 @@ class TrayProgressTest {
 
   @Test
   void aTrayBegunIsLaidInPart() {
-    Map<Long, Quantity> free = Map.of(FILTER, Quantity.pieces(5));
+    Map<ItemId, Quantity> free = Map.of(FILTER, Quantity.pieces(5));
     assertThat(TrayProgress.of(List.of(line(1, FILTER, 10, 2, 1)), free).state())
         .isEqualTo(TrayProgress.State.LAID_IN_PART);
     assertThat(TrayProgress.of(List.of(line(1, FILTER, 10, 2, 0)), free).state())
         .isEqualTo(TrayProgress.State.NOT_BEGUN);
   }
 
-  private static TrayLine line(long id, long itemId, int walk, int wanted, int laid) {
+  private static TrayLine line(long id, ItemId itemId, int walk, int wanted, int laid) {
     return new TrayLine(
         id,
         itemId,

@@ -1,5 +1,7 @@
 package dev.lonja.desk.choice;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;
@@ -37,10 +39,11 @@ public final class ChangeOverPlan {
    *
    * @param item the pack to take then
    */
-  public record Change(long compartmentId, long from, long to, Item item, LocalDate on) {}
+  public record Change(
+      CompartmentId compartmentId, ProductId from, ProductId to, Item item, LocalDate on) {}
 
   /** Old stock that is left over when everything has changed. */
-  public record Rest(long productId, Quantity litres) {}
+  public record Rest(ProductId productId, Quantity litres) {}
 
   public record Plan(List<Change> changes, List<Rest> rests) {}
 
@@ -52,17 +55,17 @@ public final class ChangeOverPlan {
   }
 
   public Plan of(Study study) {
-    Map<Long, Line> changing = new LinkedHashMap<>();
+    Map<CompartmentId, Line> changing = new LinkedHashMap<>();
     study.lines().stream()
         .filter(line -> line.today().isPresent() && line.proposed().isPresent())
         .filter(line -> !line.today().equals(line.proposed()))
         .forEach(line -> changing.putIfAbsent(line.compartmentId(), line));
-    Map<Long, Quantity> left = new LinkedHashMap<>();
+    Map<ProductId, Quantity> left = new LinkedHashMap<>();
     changing.values().forEach(line -> left.computeIfAbsent(line.today().orElseThrow(), book::free));
-    Map<Long, LocalDate> days = days(changing, left);
+    Map<CompartmentId, LocalDate> days = days(changing, left);
     List<Change> changes = new ArrayList<>();
     for (Line line : changing.values()) {
-      long to = line.proposed().orElseThrow();
+      ProductId to = line.proposed().orElseThrow();
       pack(to)
           .ifPresent(
               item ->
@@ -84,18 +87,19 @@ public final class ChangeOverPlan {
   }
 
   /** Walks the year's fills in order of their days, drawing on the old stock while it lasts. */
-  private Map<Long, LocalDate> days(Map<Long, Line> changing, Map<Long, Quantity> left) {
-    Map<Long, LocalDate> days = new LinkedHashMap<>();
+  private Map<CompartmentId, LocalDate> days(
+      Map<CompartmentId, Line> changing, Map<ProductId, Quantity> left) {
+    Map<CompartmentId, LocalDate> days = new LinkedHashMap<>();
     PlanLine plan =
         PlanLine.of(fleet.plans(PlanLine.lastDay(today, WEEKS)), List.of(), today, WEEKS);
-    Map<Long, LocalDate> lastUse = new LinkedHashMap<>();
+    Map<CompartmentId, LocalDate> lastUse = new LinkedHashMap<>();
     for (Demand demand : plan.demands()) {
-      Optional<Long> id = demand.line().destination().compartmentId();
+      Optional<CompartmentId> id = demand.line().destination().compartmentId();
       Optional<Line> line = id.map(changing::get).filter(Objects::nonNull);
       if (line.isEmpty() || days.containsKey(id.get())) {
         continue;
       }
-      long old = line.get().today().orElseThrow();
+      ProductId old = line.get().today().orElseThrow();
       Quantity rest = left.get(old);
       if (demand.line().toLay().compareTo(rest) > 0) {
         days.put(id.get(), demand.date());
@@ -110,7 +114,7 @@ public final class ChangeOverPlan {
   }
 
   /** The pack to prefer: the one of which most is here, else the smallest. */
-  private Optional<Item> pack(long product) {
+  private Optional<Item> pack(ProductId product) {
     return book.packs(product).stream()
         .max(
             (a, b) -> {
@@ -122,13 +126,13 @@ public final class ChangeOverPlan {
   }
 
   /** The name of a compartment with its variant, for people. */
-  public Map<Long, String> names() {
-    Map<Long, String> names = new LinkedHashMap<>();
+  public Map<CompartmentId, String> names() {
+    Map<CompartmentId, String> names = new LinkedHashMap<>();
     SpecUse.all(session, fleet).forEach(use -> names.put(use.compartment().id(), use.display()));
     return names;
   }
 
-  public String productName(long id) {
+  public String productName(ProductId id) {
     return book.byId(id).map(read -> read.product().display()).orElse("");
   }
 }

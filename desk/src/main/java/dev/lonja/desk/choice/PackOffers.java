@@ -57,8 +57,8 @@ public final class PackOffers {
   private Pack forSale(Item item, Supply supply) {
     Volume litres = item.pack().orElseThrow();
     return new Pack(
-        item.id(),
-        litres.display() + " (" + item.number() + ")",
+        new Pack.Origin.Sealed(item.id()),
+        item.number(),
         litres,
         supply.price().valueOf(Quantity.of(litres)),
         Math.max(1, wholePacks(supply.least(), litres, RoundingMode.CEILING)),
@@ -105,8 +105,8 @@ public final class PackOffers {
         Money value = price.valueOf(Quantity.of(litres));
         offers.add(
             new Pack(
-                item.id(),
-                litres.display() + " (" + item.number() + ")",
+                new Pack.Origin.Sealed(item.id()),
+                item.number(),
                 litres,
                 value,
                 1,
@@ -122,8 +122,8 @@ public final class PackOffers {
     Optional<Integer> days =
         lot.lot().expiresOn().map(day -> (int) ChronoUnit.DAYS.between(today, day));
     return new Pack(
-        -lot.lot().place().lotId(),
-        "the open " + inIt.display() + " (" + item.number() + ")",
+        new Pack.Origin.Opened(item.id(), lot.lot().place().lotId()),
+        item.number(),
         inIt,
         price.valueOf(Quantity.of(inIt)),
         1,

@@ -1,13 +1,17 @@
 package dev.lonja.desk.choice;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.LeastSet;
 import dev.lonja.core.fluid.Level;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -49,10 +53,11 @@ public final class StudyMaker {
 
   /** What a person asks for. */
   public record Wish(
-      String title, Level allowed, Money holding, Set<Long> forbidden, Set<Long> kept) {}
+      String title, Level allowed, Money holding, Set<ProductId> forbidden, Set<ProductId> kept) {}
 
   /** A spec in use by those of its units that take the same item today. */
-  private record Use(long compartmentId, Optional<Long> today, Map<Long, Volume> litres) {}
+  private record Use(
+      CompartmentId compartmentId, Optional<ProductId> today, Map<UnitId, Volume> litres) {}
 
   public StudyMaker(Session session, LocalDate today) {
     this.session = session;
@@ -102,14 +107,14 @@ public final class StudyMaker {
             actor));
   }
 
-  private static Volume sum(Map<Long, Volume> litres) {
+  private static Volume sum(Map<UnitId, Volume> litres) {
     return litres.values().stream().reduce(Volume.ZERO, Volume::plus);
   }
 
   /** Compartments that the plan line fills within a year, by what is poured into them today. */
   private List<Use> uses() {
-    Map<Long, Map<Long, Volume>> byCompartment = litresByUnit();
-    Map<Long, Long> products = session.products().ofItems();
+    Map<CompartmentId, Map<UnitId, Volume>> byCompartment = litresByUnit();
+    Map<ItemId, ProductId> products = session.products().ofItems();
     Map<List<Object>, Use> uses = new LinkedHashMap<>();
     for (Unit unit : fleet.units()) {
       for (Compartment compartment : fleet.needs(unit.id()).compartments()) {
@@ -120,7 +125,7 @@ public final class StudyMaker {
         if (compartment.itemId().isEmpty() && litres.equals(Volume.ZERO)) {
           continue;
         }
-        Optional<Long> product = compartment.itemId().map(products::get);
+        Optional<ProductId> product = compartment.itemId().map(products::get);
         uses.computeIfAbsent(
                 List.of(compartment.id(), product),
                 key -> new Use(compartment.id(), product, new HashMap<>()))
@@ -131,10 +136,10 @@ public final class StudyMaker {
     return List.copyOf(uses.values());
   }
 
-  private Map<Long, Map<Long, Volume>> litresByUnit() {
+  private Map<CompartmentId, Map<UnitId, Volume>> litresByUnit() {
     PlanLine plan =
         PlanLine.of(fleet.plans(PlanLine.lastDay(today, WEEKS)), List.of(), today, WEEKS);
-    Map<Long, Map<Long, Volume>> litres = new HashMap<>();
+    Map<CompartmentId, Map<UnitId, Volume>> litres = new HashMap<>();
     for (Demand demand : plan.demands()) {
       demand
           .line()
@@ -153,10 +158,10 @@ public final class StudyMaker {
   }
 
   private LeastSet.Demand demand(long id, Use use, Level allowed) {
-    long unit = use.litres().keySet().iterator().next();
+    UnitId unit = use.litres().keySet().iterator().next();
     Compartment compartment = fleet.needs(unit).compartment(use.compartmentId());
     SpecJudge judge = book.judge(compartment.spec());
-    Set<Long> covering =
+    Set<ProductId> covering =
         book.ofKind(compartment.spec().kind()).stream()
             .filter(read -> judge.judge(read).overall().compareTo(allowed) <= 0)
             .map(read -> read.product().id())
@@ -184,7 +189,7 @@ public final class StudyMaker {
   }
 
   private Optional<UnitPrice> price(List<Item> packs) {
-    Map<Long, UnitPrice> bought =
+    Map<ItemId, UnitPrice> bought =
         session.keeping().lowestPrices(packs.stream().map(Item::id).toList(), currency);
     return bought.values().stream()
         .min((a, b) -> Long.compare(a.tenThousandthsOfMinor(), b.tenThousandthsOfMinor()))

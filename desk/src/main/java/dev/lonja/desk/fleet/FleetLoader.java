@@ -1,21 +1,27 @@
 package dev.lonja.desk.fleet;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Meter;
 import dev.lonja.core.fleet.MeterDigest;
 import dev.lonja.core.fleet.MeterFile;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.RecordedFill;
 import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitFacts;
 import dev.lonja.core.service.UnitFile;
@@ -41,14 +47,14 @@ public final class FleetLoader {
   private final List<Unit> units;
   private final IntervalPolicy inForce;
   private final Map<Long, UnitNeeds> variants;
-  private final Map<Long, List<Task>> makers;
-  private final Map<Long, UsageCalendar> calendars;
-  private final Map<Long, MeterStanding> meters;
-  private final Map<Long, List<Deviation>> deviations;
-  private final Map<Long, Map<Long, List<Origin>>> done;
-  private final Map<Long, Map<Long, RecordRepository.Move>> moves;
-  private final Map<Long, List<RecordedFill>> fills;
-  private final Map<Long, List<String>> fluidClasses;
+  private final Map<UnitId, List<Task>> makers;
+  private final Map<UnitId, UsageCalendar> calendars;
+  private final Map<MeterId, MeterStanding> meters;
+  private final Map<UnitId, List<Deviation>> deviations;
+  private final Map<UnitId, Map<TaskId, List<Origin>>> done;
+  private final Map<UnitId, Map<TaskId, RecordRepository.Move>> moves;
+  private final Map<UnitId, List<RecordedFill>> fills;
+  private final Map<ItemId, List<String>> fluidClasses;
   private final Map<Long, Map<Position.Kind, ReplacementChance>> chances;
 
   public FleetLoader(Session session, LocalDate today) {
@@ -74,9 +80,9 @@ public final class FleetLoader {
 
   /** The fleet as it would stand under another school of intervals. */
   public FleetPicture pictureUnder(IntervalPolicy policy) {
-    Map<Long, UnitFile> files =
+    Map<UnitId, UnitFile> files =
         units.stream().collect(Collectors.toMap(Unit::id, unit -> file(unit, policy)));
-    Map<Long, List<TaskStanding>> standings =
+    Map<UnitId, List<TaskStanding>> standings =
         units.stream()
             .collect(Collectors.toMap(Unit::id, unit -> standings(unit, files.get(unit.id()))));
     return new FleetPicture(
@@ -92,9 +98,9 @@ public final class FleetLoader {
   }
 
   /** By item, the classes that the fluid in it meets, with and without the organisation's name. */
-  private static Map<Long, List<String>> fluidClasses(Session session) {
+  private static Map<ItemId, List<String>> fluidClasses(Session session) {
     FluidReference reference = session.references().fluids();
-    Map<Long, List<String>> byProduct = new HashMap<>();
+    Map<ProductId, List<String>> byProduct = new HashMap<>();
     for (Product product : session.products().all()) {
       byProduct.put(
           product.id(),
@@ -103,15 +109,16 @@ public final class FleetLoader {
               .distinct()
               .toList());
     }
-    Map<Long, List<String>> byItem = new HashMap<>();
+    Map<ItemId, List<String>> byItem = new HashMap<>();
     session.products().ofItems().forEach((item, id) -> byItem.put(item, byProduct.get(id)));
     return byItem;
   }
 
   private List<MeterFile> meterFiles(Session session) {
-    Map<Long, Unit> byId = units.stream().collect(Collectors.toMap(Unit::id, Function.identity()));
+    Map<UnitId, Unit> byId =
+        units.stream().collect(Collectors.toMap(Unit::id, Function.identity()));
     List<Meter> all = session.fleet().meters();
-    Map<Long, MeterDigest> digests = session.meterDigests().of(all, calendars, today);
+    Map<MeterId, MeterDigest> digests = session.meterDigests().of(all, calendars, today);
     List<MeterFile> files = new ArrayList<>();
     for (Meter meter : all) {
       files.add(
@@ -133,7 +140,7 @@ public final class FleetLoader {
 
   private List<TaskStanding> standings(Unit unit, UnitFile file) {
     UnitFacts facts = facts(unit, file.needs());
-    Map<Long, LocalDate> moved = new HashMap<>();
+    Map<TaskId, LocalDate> moved = new HashMap<>();
     moves.getOrDefault(unit.id(), Map.of()).forEach((task, move) -> moved.put(task, move.day()));
     UnitHistory history =
         new UnitHistory(unit.inServiceOn(), done.getOrDefault(unit.id(), Map.of()), moved);
@@ -151,15 +158,15 @@ public final class FleetLoader {
   }
 
   /** The classes of what was poured last, else of the preferred fluid. */
-  private Map<Long, List<String>> inCompartments(Unit unit, UnitNeeds needs) {
-    Map<Long, Long> items = new HashMap<>();
+  private Map<CompartmentId, List<String>> inCompartments(Unit unit, UnitNeeds needs) {
+    Map<CompartmentId, ItemId> items = new HashMap<>();
     for (Compartment compartment : needs.compartments()) {
       compartment.itemId().ifPresent(item -> items.put(compartment.id(), item));
     }
     fills
         .getOrDefault(unit.id(), List.of())
         .forEach(fill -> items.put(fill.compartmentId(), fill.itemId()));
-    Map<Long, List<String>> classes = new HashMap<>();
+    Map<CompartmentId, List<String>> classes = new HashMap<>();
     items.forEach(
         (compartment, item) ->
             Optional.ofNullable(fluidClasses.get(item))

@@ -1,8 +1,10 @@
 package dev.lonja.desk.fleet;
 
 import dev.lonja.core.fleet.JudgedMeter;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.OccurrencePlanner;
@@ -29,10 +31,10 @@ import java.util.concurrent.ConcurrentMap;
 public record FleetPicture(
     LocalDate today,
     List<Unit> units,
-    Map<Long, MeterStanding> meters,
-    Map<Long, List<TaskStanding>> tasks,
-    Map<Long, UnitFile> files,
-    Map<Long, List<Task>> makers,
+    Map<MeterId, MeterStanding> meters,
+    Map<UnitId, List<TaskStanding>> tasks,
+    Map<UnitId, UnitFile> files,
+    Map<UnitId, List<Task>> makers,
     Map<Long, UnitNeeds> variants,
     IntervalPolicy policy,
     ConcurrentMap<LocalDate, List<UnitPlan>> plans) {
@@ -46,7 +48,7 @@ public record FleetPicture(
   }
 
   /** What one unit is made of. */
-  public UnitNeeds needs(long unitId) {
+  public UnitNeeds needs(UnitId unitId) {
     return files.get(unitId).needs();
   }
 
@@ -78,6 +80,8 @@ public record FleetPicture(
   }
 
   public List<MeterStanding> metersOf(Unit unit) {
-    return meters.values().stream().filter(meter -> meter.file().unit().id() == unit.id()).toList();
+    return meters.values().stream()
+        .filter(meter -> meter.file().unit().id().equals(unit.id()))
+        .toList();
   }
 }

@@ -5,11 +5,13 @@ import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.fluid.Window;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
@@ -28,10 +30,10 @@ public final class FluidBook {
 
   private final FluidReference reference;
   private final Climate climate;
-  private final Map<Long, ProductClaims> claims = new HashMap<>();
+  private final Map<ProductId, ProductClaims> claims = new HashMap<>();
   private final List<ProductClaims> inOrder;
-  private final Map<Long, List<Item>> packs;
-  private final Map<Long, Quantity> freeByItem;
+  private final Map<ProductId, List<Item>> packs;
+  private final Map<ItemId, Quantity> freeByItem;
 
   private FluidBook(Session session, LocalDate today) {
     this.reference = session.references().fluids();
@@ -71,16 +73,16 @@ public final class FluidBook {
   }
 
   /** A product that is known; an unknown one is broken data and throws. */
-  public ProductClaims claims(long productId) {
+  public ProductClaims claims(ProductId productId) {
     return Objects.requireNonNull(claims.get(productId), "product " + productId);
   }
 
-  public Optional<ProductClaims> byId(long productId) {
+  public Optional<ProductClaims> byId(ProductId productId) {
     return Optional.ofNullable(claims.get(productId));
   }
 
   /** The items that are packs of a product, the smallest first. */
-  public List<Item> packs(long productId) {
+  public List<Item> packs(ProductId productId) {
     return packs.getOrDefault(productId, List.of());
   }
 
@@ -90,7 +92,7 @@ public final class FluidBook {
   }
 
   /** What is free of a product in all its packs. */
-  public Quantity free(long productId) {
+  public Quantity free(ProductId productId) {
     return packs(productId).stream()
         .map(this::freeOf)
         .reduce(Quantity.zero(Measure.LITRES), Quantity::plus);
@@ -110,7 +112,7 @@ public final class FluidBook {
   }
 
   /** A product's verdict for a spec over the whole year. */
-  public Suitability verdict(Spec spec, long productId) {
+  public Suitability verdict(Spec spec, ProductId productId) {
     return judge(spec).judge(claims(productId));
   }
 }

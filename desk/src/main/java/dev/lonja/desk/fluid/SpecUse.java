@@ -1,10 +1,12 @@
 package dev.lonja.desk.fluid;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.Session;
@@ -24,8 +26,8 @@ public record SpecUse(
 
   /** Every compartment of every unit in service, once for each variant, in order of the units. */
   public static List<SpecUse> all(Session session, FleetPicture fleet) {
-    Map<Long, List<Unit>> units = new LinkedHashMap<>();
-    Map<Long, Compartment> compartments = new LinkedHashMap<>();
+    Map<CompartmentId, List<Unit>> units = new LinkedHashMap<>();
+    Map<CompartmentId, Compartment> compartments = new LinkedHashMap<>();
     for (Unit unit : fleet.units()) {
       for (Compartment compartment : fleet.needs(unit.id()).compartments()) {
         units.computeIfAbsent(compartment.id(), id -> new ArrayList<>()).add(unit);
@@ -37,7 +39,7 @@ public record SpecUse(
           .compartments()
           .forEach(c -> compartments.putIfAbsent(c.id(), c));
     }
-    Map<Long, Item> items = new LinkedHashMap<>();
+    Map<ItemId, Item> items = new LinkedHashMap<>();
     session.items().ofFamily(Family.FLUID).forEach(item -> items.put(item.id(), item));
     List<SpecUse> uses = new ArrayList<>();
     units.forEach(

@@ -2,9 +2,11 @@ package dev.lonja.desk.fluid;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.TopUp;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.PourRepository.LastFill;
@@ -22,7 +24,7 @@ public record SumpLoader(
     Optional<LastFill> fill, List<StoredTopUp> topUps, TopUp.Contents contents) {
 
   public static SumpLoader load(
-      Session session, FluidBook book, long unitId, Compartment compartment) {
+      Session session, FluidBook book, UnitId unitId, Compartment compartment) {
     Optional<LastFill> fill = session.pours().lastFill(unitId, compartment.id());
     Optional<LocalDate> since = fill.map(LastFill::on);
     List<StoredTopUp> topUps = session.pours().topUps(unitId, compartment.id(), since);
@@ -47,7 +49,7 @@ public record SumpLoader(
         .orElse(Volume.ZERO);
   }
 
-  private static Optional<ProductClaims> claims(Session session, FluidBook book, long itemId) {
+  private static Optional<ProductClaims> claims(Session session, FluidBook book, ItemId itemId) {
     return session.items().byId(itemId).flatMap(Item::product).map(p -> book.claims(p.id()));
   }
 }

@@ -5,6 +5,7 @@ import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -40,14 +41,14 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
   }
 
   /** The subject that an item belongs to; empty for an unknown item. */
-  public Optional<Subject> subjectOf(long itemId) {
+  public Optional<Subject> subjectOf(ItemId itemId) {
     return subjects.stream()
-        .filter(subject -> subject.items().stream().anyMatch(item -> item.id() == itemId))
+        .filter(subject -> subject.items().stream().anyMatch(item -> item.id().equals(itemId)))
         .findFirst();
   }
 
   private static TrayHold hold(Tray tray) {
-    Map<Long, Quantity> laid = new HashMap<>();
+    Map<ItemId, Quantity> laid = new HashMap<>();
     for (TrayLine line : tray.lines()) {
       laid.merge(line.askedItemId(), line.laid(), Quantity::plus);
     }
@@ -55,8 +56,8 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
   }
 
   private static List<Subject> subjects(Session session, PlanLine plan, LocalDate today) {
-    Map<Long, Quantity> free = session.ledger().free(today);
-    Map<Long, List<Demand>> demands = new HashMap<>();
+    Map<ItemId, Quantity> free = session.ledger().free(today);
+    Map<ItemId, List<Demand>> demands = new HashMap<>();
     for (Demand demand : plan.demands()) {
       demands.computeIfAbsent(demand.itemId(), id -> new ArrayList<>()).add(demand);
     }
@@ -71,8 +72,8 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
 
   private static Subject subject(
       List<Item> items,
-      Map<Long, Quantity> free,
-      Map<Long, List<Demand>> demands,
+      Map<ItemId, Quantity> free,
+      Map<ItemId, List<Demand>> demands,
       LocalDate today) {
     Quantity sum = Quantity.zero(items.get(0).measure());
     List<Demand> all = new ArrayList<>();

@@ -20,7 +20,7 @@ public record Subject(
     return demands.stream()
         .map(Demand::itemId)
         .findFirst()
-        .flatMap(id -> items.stream().filter(item -> item.id() == id).findFirst())
+        .flatMap(id -> items.stream().filter(item -> item.id().equals(id)).findFirst())
         .orElse(items.get(0));
   }
 }

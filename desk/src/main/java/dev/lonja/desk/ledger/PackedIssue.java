@@ -1,9 +1,11 @@
 package dev.lonja.desk.ledger;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.PackOpening;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
@@ -24,7 +26,7 @@ public final class PackedIssue {
    * @param held what open trays, other than the one this issue is for, hold of the item
    */
   public static Booking of(
-      Session session, long itemId, Quantity wanted, Quantity held, LocalDate today) {
+      Session session, ItemId itemId, Quantity wanted, Quantity held, LocalDate today) {
     ItemStock stock = session.ledger().stockOf(itemId);
     Booking plain = Ledger.issue(stock, wanted, held, today);
     if (plain instanceof Booking.Refused) {
@@ -35,13 +37,13 @@ public final class PackedIssue {
         .flatMap(pack -> PackOpening.of(stock, wanted, Quantity.of(pack), today))
         .map(
             opening -> {
-              long container = openLot(session, item, opening, today);
+              LotId container = openLot(session, item, opening, today);
               return opening.issue(stock, wanted, held, today, container);
             })
         .orElse(plain);
   }
 
-  private static long openLot(Session session, Item item, PackOpening opening, LocalDate today) {
+  private static LotId openLot(Session session, Item item, PackOpening opening, LocalDate today) {
     LotFacts from =
         session.ledger().lotsOf(item.id()).stream()
             .filter(lot -> lot.lot().place().equals(opening.from().place()))

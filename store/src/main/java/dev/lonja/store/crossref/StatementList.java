@@ -12,6 +12,7 @@ import dev.lonja.core.crossref.ListRow;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.PlainDecimal;
 import java.io.IOException;
@@ -251,7 +252,7 @@ public final class StatementList {
 
   /** Writes what a checked list has that is new; the caller's transaction is the whole of it. */
   public void write(ListCheck.Result checked, String actor, Instant at, Progress progress) {
-    Map<Long, Long> ids = statements.addParts(checked.newParts());
+    Map<PartId, PartId> ids = statements.addParts(checked.newParts());
     List<Statement> fresh = checked.fresh();
     for (int from = 0; from < fresh.size(); from += STEP) {
       List<Statement> step = new ArrayList<>(STEP);
@@ -274,7 +275,7 @@ public final class StatementList {
 
   /** Writes every standing statement as a list that can be read in again. */
   public void export(Writer target) {
-    Map<Long, String[]> names = new HashMap<>();
+    Map<PartId, String[]> names = new HashMap<>();
     statements.forEachPart((id, make, number, key) -> names.put(id, new String[] {make, number}));
     CsvWriter csv = CsvWriter.builder().build(target);
     csv.writeRecord(ALL);

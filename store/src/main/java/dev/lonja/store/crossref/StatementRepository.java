@@ -12,9 +12,11 @@ import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.crossref.StatementSource;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.NextNumber;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collection;
@@ -44,7 +46,7 @@ public final class StatementRepository implements StatementSource {
   }
 
   @Override
-  public List<Statement> standing(Collection<Long> parts) {
+  public List<Statement> standing(Collection<PartId> parts) {
     // by one index each, and the few that name two of these parts only once
     return statements()
         .where(STANDS, Bound.oneOf(STATEMENT.SUBJECT_ID, parts))
@@ -54,7 +56,7 @@ public final class StatementRepository implements StatementSource {
   }
 
   @Override
-  public List<Part> parts(Collection<Long> ids) {
+  public List<Part> parts(Collection<PartId> ids) {
     return new PartRepository(context).byIds(ids);
   }
 
@@ -63,7 +65,7 @@ public final class StatementRepository implements StatementSource {
   }
 
   /** Everything that was ever said of a part, the latest first. */
-  public List<StatedLine> history(long partId) {
+  public List<StatedLine> history(PartId partId) {
     return lines(STATEMENT.SUBJECT_ID.eq(partId).or(STATEMENT.OBJECT_ID.eq(partId)));
   }
 
@@ -87,13 +89,13 @@ public final class StatementRepository implements StatementSource {
         .fetch(StatementRepository::statement);
   }
 
-  private static Condition isRecorded(Field<Long> part) {
+  private static Condition isRecorded(Field<PartId> part) {
     return part.in(DSL.select(PART_PROPERTY.PART_ID).from(PART_PROPERTY));
   }
 
   /** Hears of a part: its id, make, number and key. */
   interface PartHearer {
-    void hear(long id, String make, String number, String key);
+    void hear(PartId id, String make, String number, String key);
   }
 
   /** Tells of every part, without holding them all. */
@@ -116,20 +118,20 @@ public final class StatementRepository implements StatementSource {
         .forEach(row -> each.accept(statement(row)));
   }
 
-  /** Adds parts of which nothing is recorded; their new ids, by those below zero. */
-  Map<Long, Long> addParts(List<KnownParts.NewPart> parts) {
-    Field<Long> highest = DSL.coalesce(DSL.max(PART.ID), 0L);
-    long next = context.select(highest).from(PART).fetchSingle(highest);
-    Map<Long, Long> ids = new HashMap<>();
+  /** Adds parts of which nothing is recorded; the numbers they get, by those they were given. */
+  Map<PartId, PartId> addParts(List<KnownParts.NewPart> parts) {
+    long next = NextNumber.of(context, PART, PART.ID).value();
+    Map<PartId, PartId> ids = new HashMap<>();
     BatchBindStep batch =
         context.batch(
             context
                 .insertInto(PART, PART.ID, PART.MAKE, PART.NUMBER, PART.NUMBER_KEY, PART.NEAR_KEY)
-                .values((Long) null, null, null, null, null));
+                .values((PartId) null, null, null, null, null));
     for (KnownParts.NewPart part : parts) {
       PartKey key = PartKey.of(part.number()).orElseThrow();
-      ids.put(part.id(), ++next);
-      batch.bind(next, part.make(), part.number(), key.text(), key.near());
+      PartId id = new PartId(next++);
+      ids.put(part.id(), id);
+      batch.bind(id, part.make(), part.number(), key.text(), key.near());
     }
     if (!parts.isEmpty()) {
       batch.execute();
@@ -153,7 +155,7 @@ public final class StatementRepository implements StatementSource {
                     STATEMENT.NOTE,
                     STATEMENT.ACTOR,
                     STATEMENT.RECORDED_AT)
-                .values((Long) null, null, null, null, null, null, null, null, null));
+                .values((PartId) null, null, null, null, null, null, null, null, null));
     for (Statement s : made) {
       batch.bind(
           s.subject(),

@@ -24,8 +24,13 @@ record Column<T>(
     return new Column<>(name, field, format, true, false, Optional.empty(), meaning);
   }
 
-  static Column<Long> reference(String name, Field<Long> field, String table, String meaning) {
-    return of(name, field, Format.id(), meaning).referringTo(table);
+  /** The number of the row itself, or of one it names, whatever the field makes of it. */
+  static <T> Column<T> number(String name, Field<T> field, String meaning) {
+    return of(name, field, Format.id(field.getDataType()), meaning);
+  }
+
+  static <T> Column<T> reference(String name, Field<T> field, String table, String meaning) {
+    return number(name, field, meaning).referringTo(table);
   }
 
   Column<T> referringTo(String table) {

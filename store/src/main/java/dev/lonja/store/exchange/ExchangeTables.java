@@ -1,7 +1,7 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.symbol;
 import static dev.lonja.store.exchange.Format.text;
@@ -69,7 +69,7 @@ final class ExchangeTables {
 
   private static ExchangeTable people() {
     return ExchangeTable.named("people", PERSON)
-        .with(of("id", PERSON.ID, id(), "number of the row"))
+        .with(number("id", PERSON.ID, "number of the row"))
         .with(of("name", PERSON.NAME, text(60), "name to sign in with"))
         .with(of("role", PERSON.ROLE, words(Person.Role.values()), "what the person may do"))
         .with(of("active", PERSON.ACTIVE, yesNo(), "whether the person may sign in"))
@@ -79,9 +79,9 @@ final class ExchangeTables {
 
   private static ExchangeTable auditLines() {
     return ExchangeTable.named("audit_lines", AUDIT_LINE)
-        .with(of("id", AUDIT_LINE.ID, id(), "number of the row"))
+        .with(number("id", AUDIT_LINE.ID, "number of the row"))
         .with(of("entity", AUDIT_LINE.ENTITY, text(40), "what was edited"))
-        .with(of("entity_id", AUDIT_LINE.ENTITY_ID, id(), "which"))
+        .with(number("entity_id", AUDIT_LINE.ENTITY_ID, "which"))
         .with(of("action", AUDIT_LINE.ACTION, text(80), "what was done"))
         .with(of("before", AUDIT_LINE.BEFORE_TEXT, text(2000), "how it was").orEmptyText())
         .with(of("after", AUDIT_LINE.AFTER_TEXT, text(2000), "how it is").orEmptyText())

@@ -1,12 +1,12 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UM;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.materials;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
@@ -54,7 +54,7 @@ final class FleetTables {
 
   private static ExchangeTable classes() {
     return ExchangeTable.named("classes", UNIT_CLASS)
-        .with(of("id", UNIT_CLASS.ID, id(), "number of the row"))
+        .with(number("id", UNIT_CLASS.ID, "number of the row"))
         .with(of("code", UNIT_CLASS.CODE, text(20), "short name"))
         .with(of("name", UNIT_CLASS.NAME, text(60), "name"))
         .with(of("outline", UNIT_CLASS.OUTLINE, words(Outline.values()), "how it is drawn"))
@@ -65,7 +65,7 @@ final class FleetTables {
 
   private static ExchangeTable classMonths() {
     return ExchangeTable.named("class_months", CLASS_MONTH)
-        .with(of("id", CLASS_MONTH.ID, id(), "number of the row"))
+        .with(number("id", CLASS_MONTH.ID, "number of the row"))
         .with(reference("class_id", CLASS_MONTH.CLASS_ID, "classes", "the class"))
         .with(of("month", CLASS_MONTH.MONTH, whole(1, 12), "1 for January"))
         .with(
@@ -80,7 +80,7 @@ final class FleetTables {
 
   private static ExchangeTable models() {
     return ExchangeTable.named("models", MODEL)
-        .with(of("id", MODEL.ID, id(), "number of the row"))
+        .with(number("id", MODEL.ID, "number of the row"))
         .with(of("make", MODEL.MAKE, text(60), "who makes it"))
         .with(of("name", MODEL.NAME, text(60), "what it is called"))
         .unique("make", "name")
@@ -89,7 +89,7 @@ final class FleetTables {
 
   private static ExchangeTable variants() {
     return ExchangeTable.named("variants", VARIANT)
-        .with(of("id", VARIANT.ID, id(), "number of the row"))
+        .with(number("id", VARIANT.ID, "number of the row"))
         .with(reference("model_id", VARIANT.MODEL_ID, "models", "the model"))
         .with(of("name", VARIANT.NAME, text(60), "what tells it from others").orEmptyText())
         .with(of("version", VARIANT.VERSION, whole(0, MOST), "number of edits"))
@@ -99,7 +99,7 @@ final class FleetTables {
 
   private static ExchangeTable units() {
     return ExchangeTable.named("units", UNIT)
-        .with(of("id", UNIT.ID, id(), "number of the row"))
+        .with(number("id", UNIT.ID, "number of the row"))
         .with(of("code", UNIT.CODE, text(20), "short name on the machine"))
         .with(of("name", UNIT.NAME, text(60), "what it is"))
         .with(reference("class_id", UNIT.CLASS_ID, "classes", "its class"))
@@ -113,7 +113,7 @@ final class FleetTables {
 
   private static ExchangeTable layUps() {
     return ExchangeTable.named("lay_ups", LAY_UP)
-        .with(of("id", LAY_UP.ID, id(), "number of the row"))
+        .with(number("id", LAY_UP.ID, "number of the row"))
         .with(reference("unit_id", LAY_UP.UNIT_ID, "units", "the unit laid up"))
         .with(of("first_on", LAY_UP.FIRST_ON, date(), "first day out of use"))
         .with(of("last_on", LAY_UP.LAST_ON, date(), "last day out of use"))
@@ -129,7 +129,7 @@ final class FleetTables {
 
   private static ExchangeTable compartments() {
     return ExchangeTable.named("compartments", COMPARTMENT)
-        .with(of("id", COMPARTMENT.ID, id(), "number of the row"))
+        .with(number("id", COMPARTMENT.ID, "number of the row"))
         .with(reference("variant_id", COMPARTMENT.VARIANT_ID, "variants", "the variant"))
         .with(of("name", COMPARTMENT.NAME, text(60), "name"))
         .with(of("kind", COMPARTMENT.KIND, words(Compartment.Kind.values()), "kind"))
@@ -166,7 +166,7 @@ final class FleetTables {
 
   private static ExchangeTable capacities() {
     return ExchangeTable.named("capacities", CAPACITY)
-        .with(of("id", CAPACITY.ID, id(), "number of the row"))
+        .with(number("id", CAPACITY.ID, "number of the row"))
         .with(reference("compartment_id", CAPACITY.COMPARTMENT_ID, "compartments", "which"))
         .with(
             of(
@@ -181,7 +181,7 @@ final class FleetTables {
 
   private static ExchangeTable positions() {
     return ExchangeTable.named("positions", POSITION)
-        .with(of("id", POSITION.ID, id(), "number of the row"))
+        .with(number("id", POSITION.ID, "number of the row"))
         .with(reference("variant_id", POSITION.VARIANT_ID, "variants", "the variant"))
         .with(
             reference("compartment_id", POSITION.COMPARTMENT_ID, "compartments", "belongs to")

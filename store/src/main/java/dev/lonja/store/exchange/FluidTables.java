@@ -1,11 +1,11 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -54,7 +54,7 @@ final class FluidTables {
 
   private static ExchangeTable products() {
     return ExchangeTable.named("products", PRODUCT)
-        .with(of("id", PRODUCT.ID, id(), "number of the row"))
+        .with(number("id", PRODUCT.ID, "number of the row"))
         .with(of("make", PRODUCT.MAKE, text(60), "who makes it"))
         .with(of("name", PRODUCT.NAME, text(60), "what it is called"))
         .with(of("kind", PRODUCT.KIND, words(FluidKind.values()), "what it is for"))
@@ -92,7 +92,7 @@ final class FluidTables {
 
   private static ExchangeTable productApprovals() {
     return ExchangeTable.named("product_approvals", PRODUCT_APPROVAL)
-        .with(of("id", PRODUCT_APPROVAL.ID, id(), "number of the row"))
+        .with(number("id", PRODUCT_APPROVAL.ID, "number of the row"))
         .with(reference("product_id", PRODUCT_APPROVAL.PRODUCT_ID, "products", "the product"))
         .with(of("code", PRODUCT_APPROVAL.CODE, text(40), "the maker's code"))
         .with(of("listed", PRODUCT_APPROVAL.LISTED, yesNo(), "false: only said to be suitable"))
@@ -126,7 +126,7 @@ final class FluidTables {
 
   private static ExchangeTable referenceChanges() {
     return ExchangeTable.named("reference_changes", REFERENCE_CHANGE)
-        .with(of("id", REFERENCE_CHANGE.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", REFERENCE_CHANGE.ID, "number of the row, in order of entry"))
         .with(
             of(
                 "file",
@@ -169,7 +169,7 @@ final class FluidTables {
 
   private static ExchangeTable specGrades() {
     return ExchangeTable.named("spec_grades", SPEC_GRADE)
-        .with(of("id", SPEC_GRADE.ID, id(), "number of the row"))
+        .with(number("id", SPEC_GRADE.ID, "number of the row"))
         .with(reference("compartment_id", SPEC_GRADE.COMPARTMENT_ID, "compartments", "whose chart"))
         .with(of("grade", SPEC_GRADE.GRADE, text(20), "grade"))
         .with(of("lowest_c", SPEC_GRADE.LOWEST_TENTHS, celsius(), "from ambient").optional())
@@ -180,7 +180,7 @@ final class FluidTables {
 
   private static ExchangeTable specClasses() {
     return ExchangeTable.named("spec_classes", SPEC_CLASS)
-        .with(of("id", SPEC_CLASS.ID, id(), "number of the row"))
+        .with(number("id", SPEC_CLASS.ID, "number of the row"))
         .with(reference("compartment_id", SPEC_CLASS.COMPARTMENT_ID, "compartments", "whose spec"))
         .with(of("group", SPEC_CLASS.GROUP_NO, whole(1, 20), "any group will do, whole"))
         .with(of("organisation", SPEC_CLASS.ORGANISATION, text(20), "of the class").orEmptyText())
@@ -191,7 +191,7 @@ final class FluidTables {
 
   private static ExchangeTable specApprovals() {
     return ExchangeTable.named("spec_approvals", SPEC_APPROVAL)
-        .with(of("id", SPEC_APPROVAL.ID, id(), "number of the row"))
+        .with(number("id", SPEC_APPROVAL.ID, "number of the row"))
         .with(
             reference("compartment_id", SPEC_APPROVAL.COMPARTMENT_ID, "compartments", "whose spec"))
         .with(of("code", SPEC_APPROVAL.CODE, text(40), "the maker's code"))
@@ -201,7 +201,7 @@ final class FluidTables {
 
   static ExchangeTable signOffs() {
     return ExchangeTable.named("sign_offs", SIGN_OFF)
-        .with(of("id", SIGN_OFF.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", SIGN_OFF.ID, "number of the row, in order of entry"))
         .with(reference("unit_id", SIGN_OFF.UNIT_ID, "units", "the unit"))
         .with(reference("compartment_id", SIGN_OFF.COMPARTMENT_ID, "compartments", "its place"))
         .with(reference("item_id", SIGN_OFF.ITEM_ID, "items", "what was signed for"))
@@ -216,7 +216,7 @@ final class FluidTables {
 
   private static ExchangeTable topUps() {
     return ExchangeTable.named("top_ups", TOP_UP)
-        .with(of("id", TOP_UP.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", TOP_UP.ID, "number of the row, in order of entry"))
         .with(reference("unit_id", TOP_UP.UNIT_ID, "units", "the unit"))
         .with(reference("compartment_id", TOP_UP.COMPARTMENT_ID, "compartments", "its place"))
         .with(reference("item_id", TOP_UP.ITEM_ID, "items", "what was added"))
@@ -232,7 +232,7 @@ final class FluidTables {
 
   private static ExchangeTable studies() {
     return ExchangeTable.named("studies", STUDY)
-        .with(of("id", STUDY.ID, id(), "number of the row"))
+        .with(number("id", STUDY.ID, "number of the row"))
         .with(of("title", STUDY.TITLE, text(60), "what it is called"))
         .with(of("made_on", STUDY.MADE_ON, date(), "day"))
         .with(
@@ -252,7 +252,7 @@ final class FluidTables {
 
   private static ExchangeTable studyProducts() {
     return ExchangeTable.named("study_products", STUDY_PRODUCT)
-        .with(of("id", STUDY_PRODUCT.ID, id(), "number of the row"))
+        .with(number("id", STUDY_PRODUCT.ID, "number of the row"))
         .with(reference("study_id", STUDY_PRODUCT.STUDY_ID, "studies", "the study"))
         .with(reference("product_id", STUDY_PRODUCT.PRODUCT_ID, "products", "the product"))
         .with(
@@ -267,7 +267,7 @@ final class FluidTables {
 
   private static ExchangeTable studyLines() {
     return ExchangeTable.named("study_lines", STUDY_LINE)
-        .with(of("id", STUDY_LINE.ID, id(), "number of the row"))
+        .with(number("id", STUDY_LINE.ID, "number of the row"))
         .with(reference("study_id", STUDY_LINE.STUDY_ID, "studies", "the study"))
         .with(reference("compartment_id", STUDY_LINE.COMPARTMENT_ID, "compartments", "the spec"))
         .with(of("litres_per_year", STUDY_LINE.LITRES_UL, scaled(6, 0, MOST_UL), "litres a year"))
@@ -281,7 +281,7 @@ final class FluidTables {
 
   private static ExchangeTable studyForces() {
     return ExchangeTable.named("study_forces", STUDY_FORCE)
-        .with(of("id", STUDY_FORCE.ID, id(), "number of the row"))
+        .with(number("id", STUDY_FORCE.ID, "number of the row"))
         .with(reference("study_id", STUDY_FORCE.STUDY_ID, "studies", "the study"))
         .with(reference("unit_id", STUDY_FORCE.UNIT_ID, "units", "the unit that alone"))
         .with(reference("product_id", STUDY_FORCE.PRODUCT_ID, "products", "forces the product"))
@@ -291,7 +291,7 @@ final class FluidTables {
 
   private static ExchangeTable changeOvers() {
     return ExchangeTable.named("change_overs", CHANGE_OVER)
-        .with(of("id", CHANGE_OVER.ID, id(), "number of the row"))
+        .with(number("id", CHANGE_OVER.ID, "number of the row"))
         .with(reference("compartment_id", CHANGE_OVER.COMPARTMENT_ID, "compartments", "which"))
         .with(reference("item_id", CHANGE_OVER.ITEM_ID, "items", "what it takes then"))
         .with(of("from_on", CHANGE_OVER.FROM_ON, date(), "from which day"))

@@ -10,9 +10,12 @@ import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.UNIT;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.ClassList;
 import dev.lonja.core.fluid.Coverage;
 import dev.lonja.core.fluid.ServiceClass;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.store.exchange.Verification.Finding;
 import dev.lonja.store.reference.ReferenceFile;
 import dev.lonja.store.reference.ReferenceRepository;
@@ -72,7 +75,7 @@ final class FluidVerification {
   }
 
   /** What goes into a compartment is a fluid. */
-  private void checkItems(String name, Table<?> table, Field<Long> id, Field<Long> item) {
+  private void checkItems(String name, Table<?> table, Field<Long> id, Field<ItemId> item) {
     context
         .select(id)
         .from(table)
@@ -83,7 +86,11 @@ final class FluidVerification {
   }
 
   private void checkPlaces(
-      String name, Table<?> table, Field<Long> id, Field<Long> unit, Field<Long> compartment) {
+      String name,
+      Table<?> table,
+      Field<Long> id,
+      Field<UnitId> unit,
+      Field<CompartmentId> compartment) {
     context
         .select(id)
         .from(table)

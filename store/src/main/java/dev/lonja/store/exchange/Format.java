@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.jooq.DataType;
 
 /**
  * How one kind of value is written in a CSV cell.
@@ -77,8 +78,14 @@ record Format<T>(
     return scaled(0, lowest, highest);
   }
 
-  static Format<Long> id() {
-    return whole(1, 999_999_999_999L);
+  /** The number of a row, as the type that its field has. */
+  static <T> Format<T> id(DataType<T> type) {
+    Format<Long> whole = whole(1, 999_999_999_999L);
+    return new Format<>(
+        whole.type(),
+        whole.allowed(),
+        cell -> whole.parse().apply(cell).map(type::convert),
+        Object::toString);
   }
 
   /** A decimal held as a whole number of 10<sup>−scale</sup>; the limits are in that base unit. */

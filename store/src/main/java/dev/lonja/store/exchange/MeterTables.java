@@ -1,10 +1,10 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.symbol;
@@ -28,7 +28,7 @@ final class MeterTables {
 
   private static ExchangeTable meters() {
     return ExchangeTable.named("meters", METER)
-        .with(of("id", METER.ID, id(), "number of the row"))
+        .with(number("id", METER.ID, "number of the row"))
         .with(reference("unit_id", METER.UNIT_ID, "units", "the unit it sits on"))
         .with(of("name", METER.NAME, text(40), "what it counts"))
         .with(of("unit", METER.MEASURE, symbol("h", "km"), "hours or kilometres"))
@@ -51,7 +51,7 @@ final class MeterTables {
 
   private static ExchangeTable readings() {
     return ExchangeTable.named("readings", READING)
-        .with(of("id", READING.ID, id(), "number of the row"))
+        .with(number("id", READING.ID, "number of the row"))
         .with(reference("meter_id", READING.METER_ID, "meters", "the meter read"))
         .with(of("read_on", READING.READ_ON, date(), "day of the reading"))
         .with(of("read_at", READING.READ_AT, instant(), "instant, if known").optional())
@@ -66,7 +66,7 @@ final class MeterTables {
 
   private static ExchangeTable rulings() {
     return ExchangeTable.named("reading_rulings", READING_RULING)
-        .with(of("id", READING_RULING.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", READING_RULING.ID, "number of the row, in order of entry"))
         .with(reference("reading_id", READING_RULING.READING_ID, "readings", "the reading"))
         .with(of("accepted", READING_RULING.ACCEPTED, yesNo(), "whether it is to count"))
         .with(of("reason", READING_RULING.REASON, text(200), "why"))
@@ -77,7 +77,7 @@ final class MeterTables {
 
   private static ExchangeTable replacements() {
     return ExchangeTable.named("meter_replacements", METER_REPLACEMENT)
-        .with(of("id", METER_REPLACEMENT.ID, id(), "number of the row"))
+        .with(number("id", METER_REPLACEMENT.ID, "number of the row"))
         .with(
             reference(
                 "end_reading_id",

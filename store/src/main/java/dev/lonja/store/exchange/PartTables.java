@@ -1,9 +1,9 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.symbol;
@@ -37,7 +37,7 @@ final class PartTables {
 
   private static ExchangeTable parts() {
     return ExchangeTable.named("parts", PART)
-        .with(of("id", PART.ID, id(), "number of the row"))
+        .with(number("id", PART.ID, "number of the row"))
         .with(of("make", PART.MAKE, text(60), "whose number it is"))
         .with(of("number", PART.NUMBER, Format.partNumber(), "part number as printed"))
         .with(of("family", PART.FAMILY, words(Family.values()), "kind of thing").optional())
@@ -53,7 +53,7 @@ final class PartTables {
 
   private static ExchangeTable partProperties() {
     return ExchangeTable.named("part_properties", PART_PROPERTY)
-        .with(of("id", PART_PROPERTY.ID, id(), "number of the row"))
+        .with(number("id", PART_PROPERTY.ID, "number of the row"))
         .with(reference("part_id", PART_PROPERTY.PART_ID, "parts", "the part"))
         .with(
             of(
@@ -84,7 +84,7 @@ final class PartTables {
 
   private static ExchangeTable boxContents() {
     return ExchangeTable.named("box_contents", BOX_CONTENT)
-        .with(of("id", BOX_CONTENT.ID, id(), "number of the row"))
+        .with(number("id", BOX_CONTENT.ID, "number of the row"))
         .with(reference("part_id", BOX_CONTENT.PART_ID, "parts", "the box or kit"))
         .with(reference("content_part_id", BOX_CONTENT.CONTENT_PART_ID, "parts", "what is in it"))
         .with(of("quantity", BOX_CONTENT.QUANTITY, whole(1, 200), "how many"))
@@ -99,7 +99,7 @@ final class PartTables {
 
   private static ExchangeTable statements() {
     return ExchangeTable.named("statements", STATEMENT)
-        .with(of("id", STATEMENT.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", STATEMENT.ID, "number of the row, in order of entry"))
         .with(reference("subject_id", STATEMENT.SUBJECT_ID, "parts", "the part spoken of"))
         .with(of("kind", STATEMENT.KIND, words(StatementKind.values()), "what is said"))
         .with(reference("object_id", STATEMENT.OBJECT_ID, "parts", "of which other part"))
@@ -124,7 +124,7 @@ final class PartTables {
 
   private static ExchangeTable withdrawals() {
     return ExchangeTable.named("withdrawals", WITHDRAWAL)
-        .with(of("id", WITHDRAWAL.ID, id(), "number of the row"))
+        .with(number("id", WITHDRAWAL.ID, "number of the row"))
         .with(reference("statement_id", WITHDRAWAL.STATEMENT_ID, "statements", "what is ended"))
         .with(of("reason", WITHDRAWAL.REASON, text(200), "why"))
         .with(of("actor", WITHDRAWAL.ACTOR, text(60), "who withdrew it"))
@@ -135,7 +135,7 @@ final class PartTables {
 
   private static ExchangeTable rubberFluids() {
     return ExchangeTable.named("rubber_fluids", RUBBER_FLUID)
-        .with(of("id", RUBBER_FLUID.ID, id(), "number of the row"))
+        .with(number("id", RUBBER_FLUID.ID, "number of the row"))
         .with(
             of(
                 "rubber",

@@ -1,11 +1,11 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
@@ -29,7 +29,7 @@ final class RecordTables {
 
   private static ExchangeTable taskRecords() {
     return ExchangeTable.named("task_records", TASK_RECORD)
-        .with(of("id", TASK_RECORD.ID, id(), "number of the row"))
+        .with(number("id", TASK_RECORD.ID, "number of the row"))
         .with(reference("unit_id", TASK_RECORD.UNIT_ID, "units", "the unit"))
         .with(reference("task_id", TASK_RECORD.TASK_ID, "tasks", "the task"))
         .with(of("done_on", TASK_RECORD.DONE_ON, date(), "day it was done"))
@@ -52,7 +52,7 @@ final class RecordTables {
 
   private static ExchangeTable inspections() {
     return ExchangeTable.named("inspections", INSPECTION)
-        .with(of("id", INSPECTION.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", INSPECTION.ID, "number of the row, in order of entry"))
         .with(reference("record_id", INSPECTION.RECORD_ID, "task_records", "the inspection"))
         .with(
             of("outcome", INSPECTION.OUTCOME, words(InspectionOutcome.values()), "what was found"))
@@ -64,7 +64,7 @@ final class RecordTables {
 
   private static ExchangeTable fills() {
     return ExchangeTable.named("fills", FILL)
-        .with(of("id", FILL.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", FILL.ID, "number of the row, in order of entry"))
         .with(reference("unit_id", FILL.UNIT_ID, "units", "the unit"))
         .with(reference("compartment_id", FILL.COMPARTMENT_ID, "compartments", "what was filled"))
         .with(reference("item_id", FILL.ITEM_ID, "items", "with what"))
@@ -81,7 +81,7 @@ final class RecordTables {
 
   private static ExchangeTable taskMoves() {
     return ExchangeTable.named("task_moves", TASK_MOVE)
-        .with(of("id", TASK_MOVE.ID, id(), "number of the row, in order of entry"))
+        .with(number("id", TASK_MOVE.ID, "number of the row, in order of entry"))
         .with(reference("unit_id", TASK_MOVE.UNIT_ID, "units", "the unit"))
         .with(reference("task_id", TASK_MOVE.TASK_ID, "tasks", "the task"))
         .with(of("moved_on", TASK_MOVE.MOVED_ON, date(), "the day; none moves it back").optional())

@@ -1,11 +1,11 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.monthDay;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -34,7 +34,7 @@ final class ServiceTables {
 
   private static ExchangeTable services() {
     return ExchangeTable.named("services", SERVICE)
-        .with(of("id", SERVICE.ID, id(), "number of the row"))
+        .with(number("id", SERVICE.ID, "number of the row"))
         .with(reference("variant_id", SERVICE.VARIANT_ID, "variants", "the variant"))
         .with(of("name", SERVICE.NAME, text(60), "name"))
         .unique("variant_id", "name")
@@ -43,7 +43,7 @@ final class ServiceTables {
 
   private static ExchangeTable tasks() {
     return ExchangeTable.named("tasks", TASK)
-        .with(of("id", TASK.ID, id(), "number of the row"))
+        .with(number("id", TASK.ID, "number of the row"))
         .with(reference("service_id", TASK.SERVICE_ID, "services", "the service"))
         .with(of("name", TASK.NAME, text(60), "name"))
         .with(
@@ -133,7 +133,7 @@ final class ServiceTables {
 
   private static ExchangeTable fluidIntervals() {
     return ExchangeTable.named("fluid_intervals", FLUID_INTERVAL)
-        .with(of("id", FLUID_INTERVAL.ID, id(), "number of the row, in order of preference"))
+        .with(number("id", FLUID_INTERVAL.ID, "number of the row, in order of preference"))
         .with(reference("task_id", FLUID_INTERVAL.TASK_ID, "tasks", "the change of fluid"))
         .with(of("fluid_class", FLUID_INTERVAL.FLUID_CLASS, text(40), "while this is in"))
         .with(
@@ -159,7 +159,7 @@ final class ServiceTables {
 
   private static ExchangeTable deviations() {
     return ExchangeTable.named("deviations", DEVIATION)
-        .with(of("id", DEVIATION.ID, id(), "number of the row"))
+        .with(number("id", DEVIATION.ID, "number of the row"))
         .with(reference("unit_id", DEVIATION.UNIT_ID, "units", "the unit that differs"))
         .with(
             reference("compartment_id", DEVIATION.COMPARTMENT_ID, "compartments", "in this")

@@ -1,11 +1,11 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.symbol;
@@ -48,7 +48,7 @@ final class StockTables {
 
   private static ExchangeTable bins() {
     return ExchangeTable.named("bins", BIN)
-        .with(of("id", BIN.ID, id(), "number of the row"))
+        .with(number("id", BIN.ID, "number of the row"))
         .with(of("address", BIN.ADDRESS, text(12), "what stands on the shelf"))
         .with(of("walk_order", BIN.WALK_ORDER, whole(1, 999_999), "place on the walk"))
         .unique("address")
@@ -58,7 +58,7 @@ final class StockTables {
 
   private static ExchangeTable items() {
     return ExchangeTable.named("items", ITEM)
-        .with(of("id", ITEM.ID, id(), "number of the row"))
+        .with(number("id", ITEM.ID, "number of the row"))
         .with(reference("part_id", ITEM.PART_ID, "parts", "the part"))
         .with(of("description", ITEM.DESCRIPTION, text(120), "what it is"))
         .with(of("unit", ITEM.MEASURE, symbol("pc", "L"), "what it is counted in"))
@@ -83,7 +83,7 @@ final class StockTables {
 
   private static ExchangeTable barcodes() {
     return ExchangeTable.named("barcodes", BARCODE)
-        .with(of("id", BARCODE.ID, id(), "number of the row"))
+        .with(number("id", BARCODE.ID, "number of the row"))
         .with(reference("item_id", BARCODE.ITEM_ID, "items", "the item"))
         .with(of("code", BARCODE.CODE, text(80), "what a scanner reads"))
         .unique("code")
@@ -92,7 +92,7 @@ final class StockTables {
 
   private static ExchangeTable itemBins() {
     return ExchangeTable.named("item_bins", ITEM_BIN)
-        .with(of("id", ITEM_BIN.ID, id(), "number of the row"))
+        .with(number("id", ITEM_BIN.ID, "number of the row"))
         .with(reference("item_id", ITEM_BIN.ITEM_ID, "items", "the item"))
         .with(reference("bin_id", ITEM_BIN.BIN_ID, "bins", "the bin"))
         .with(of("least_pc_or_l", ITEM_BIN.LEAST_MICRO, scaled(6, 0, MOST_UL), "at least"))
@@ -111,7 +111,7 @@ final class StockTables {
 
   private static ExchangeTable suppliers() {
     return ExchangeTable.named("suppliers", SUPPLIER)
-        .with(of("id", SUPPLIER.ID, id(), "number of the row"))
+        .with(number("id", SUPPLIER.ID, "number of the row"))
         .with(of("name", SUPPLIER.NAME, text(60), "who supplies"))
         .with(of("lead_days", SUPPLIER.LEAD_DAYS, whole(0, 400), "days from order to door, quoted"))
         .with(of("version", SUPPLIER.VERSION, whole(0, MOST), "number of edits"))
@@ -121,7 +121,7 @@ final class StockTables {
 
   private static ExchangeTable supplies() {
     return ExchangeTable.named("supplies", SUPPLY)
-        .with(of("id", SUPPLY.ID, id(), "number of the row"))
+        .with(number("id", SUPPLY.ID, "number of the row"))
         .with(reference("item_id", SUPPLY.ITEM_ID, "items", "the item"))
         .with(reference("supplier_id", SUPPLY.SUPPLIER_ID, "suppliers", "who supplies it"))
         .with(of("order_number", SUPPLY.ORDER_NUMBER, text(60), "their number").orEmptyText())
@@ -134,7 +134,7 @@ final class StockTables {
 
   private static ExchangeTable lots() {
     return ExchangeTable.named("lots", LOT)
-        .with(of("id", LOT.ID, id(), "number of the row"))
+        .with(number("id", LOT.ID, "number of the row"))
         .with(reference("item_id", LOT.ITEM_ID, "items", "the item"))
         .with(of("code", LOT.CODE, text(40), "what is printed on it"))
         .with(of("received_on", LOT.RECEIVED_ON, date(), "day of receipt"))
@@ -157,7 +157,7 @@ final class StockTables {
 
   private static ExchangeTable movements() {
     return ExchangeTable.named("movements", MOVEMENT)
-        .with(of("id", MOVEMENT.ID, id(), "number of the row, in order of booking"))
+        .with(number("id", MOVEMENT.ID, "number of the row, in order of booking"))
         .with(reference("item_id", MOVEMENT.ITEM_ID, "items", "the item"))
         .with(reference("lot_id", MOVEMENT.LOT_ID, "lots", "the lot"))
         .with(reference("bin_id", MOVEMENT.BIN_ID, "bins", "the bin"))

@@ -1,11 +1,11 @@
 package dev.lonja.store.exchange;
 
+import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
-import static dev.lonja.store.exchange.Format.id;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
@@ -27,7 +27,7 @@ final class TrayTables {
 
   private static ExchangeTable trays() {
     return ExchangeTable.named("trays", TRAY)
-        .with(of("id", TRAY.ID, id(), "number of the row"))
+        .with(number("id", TRAY.ID, "number of the row"))
         .with(of("number", TRAY.NUMBER, text(20), "number on the tray's label"))
         .with(reference("unit_id", TRAY.UNIT_ID, "units", "the unit it is for"))
         .with(of("title", TRAY.TITLE, text(200), "the services"))
@@ -44,7 +44,7 @@ final class TrayTables {
 
   private static ExchangeTable trayTasks() {
     return ExchangeTable.named("tray_tasks", TRAY_TASK)
-        .with(of("id", TRAY_TASK.ID, id(), "number of the row"))
+        .with(number("id", TRAY_TASK.ID, "number of the row"))
         .with(reference("tray_id", TRAY_TASK.TRAY_ID, "trays", "the tray"))
         .with(reference("task_id", TRAY_TASK.TASK_ID, "tasks", "the task it serves"))
         .unique("tray_id", "task_id")
@@ -53,7 +53,7 @@ final class TrayTables {
 
   private static ExchangeTable trayLines() {
     return ExchangeTable.named("tray_lines", TRAY_LINE)
-        .with(of("id", TRAY_LINE.ID, id(), "number of the row"))
+        .with(number("id", TRAY_LINE.ID, "number of the row"))
         .with(reference("tray_id", TRAY_LINE.TRAY_ID, "trays", "the tray"))
         .with(reference("item_id", TRAY_LINE.ITEM_ID, "items", "what belongs on it"))
         .with(of("place", TRAY_LINE.PLACE, text(60), "where it goes").orEmptyText())

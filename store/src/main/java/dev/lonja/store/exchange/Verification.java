@@ -24,8 +24,11 @@ import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 import dev.lonja.core.crossref.ReplacementCircles;
 import dev.lonja.core.crossref.ReplacementCircles.Replacement;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.place.BinId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -103,29 +106,32 @@ public final class Verification {
     }
   }
 
+  private record LotInBin(LotId lot, BinId bin) {}
+
   private void checkStock() {
-    Map<List<Long>, Long> sums = new HashMap<>();
+    Map<LotInBin, Long> sums = new HashMap<>();
     context
         .select(MOVEMENT.LOT_ID, MOVEMENT.BIN_ID, MOVEMENT.QUANTITY_MICRO)
         .from(MOVEMENT)
         .orderBy(MOVEMENT.ID)
         .forEach(
             row -> {
-              long after = sums.merge(List.of(row.value1(), row.value2()), row.value3(), Long::sum);
+              long after =
+                  sums.merge(new LotInBin(row.value1(), row.value2()), row.value3(), Long::sum);
               if (after < 0) {
                 add("movements", "lot " + row.value1() + " goes below zero");
               }
             });
-    Map<List<Long>, Long> stock =
+    Map<LotInBin, Long> stock =
         context
             .selectFrom(STOCK)
             .fetchMap(
-                row -> List.of(row.get(STOCK.LOT_ID), row.get(STOCK.BIN_ID)),
+                row -> new LotInBin(row.get(STOCK.LOT_ID), row.get(STOCK.BIN_ID)),
                 row -> row.get(STOCK.QUANTITY_MICRO));
     sums.forEach(
         (place, sum) -> {
           if (!sum.equals(stock.get(place))) {
-            add("movements", "lot " + place.get(0) + " adds up to " + sum + ", not to its stock");
+            add("movements", "lot " + place.lot() + " adds up to " + sum + ", not to its stock");
           }
         });
     if (!sums.keySet().containsAll(stock.keySet())) {
@@ -152,7 +158,7 @@ public final class Verification {
 
   /** The value of what is on hand never falls below zero and is zero when nothing is left. */
   private void checkValues() {
-    Map<Long, long[]> running = new HashMap<>();
+    Map<ItemId, long[]> running = new HashMap<>();
     context
         .select(MOVEMENT.ID, MOVEMENT.ITEM_ID, MOVEMENT.QUANTITY_MICRO, MOVEMENT.VALUE_MINOR)
         .from(MOVEMENT)

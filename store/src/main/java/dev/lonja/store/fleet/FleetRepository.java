@@ -15,16 +15,19 @@ import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Meter;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fleet.UsageCalendar;
 import dev.lonja.core.fleet.UsageRate;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
@@ -82,7 +85,7 @@ public final class FleetRepository {
   }
 
   /** Adds a unit to the fleet; its code must be free. */
-  public long addUnit(
+  public UnitId addUnit(
       String code, String name, long classId, long variantId, LocalDate inServiceOn) {
     return context
         .insertInto(UNIT)
@@ -97,7 +100,7 @@ public final class FleetRepository {
 
   /** Edits a unit; false if someone else changed it since it was read with this version. */
   public boolean editUnit(
-      long unitId, long readVersion, String name, long classId, LocalDate inServiceOn) {
+      UnitId unitId, long readVersion, String name, long classId, LocalDate inServiceOn) {
     return context
             .update(UNIT)
             .set(UNIT.NAME, name)
@@ -111,7 +114,7 @@ public final class FleetRepository {
   }
 
   /** Puts a meter on a unit, standing at {@code start} when it goes into service. */
-  public void addMeter(long unitId, String name, MeterValue start) {
+  public void addMeter(UnitId unitId, String name, MeterValue start) {
     context
         .insertInto(METER)
         .set(METER.UNIT_ID, unitId)
@@ -126,7 +129,7 @@ public final class FleetRepository {
    *
    * @return false if someone else changed it since it was read with this version
    */
-  public boolean retire(long unitId, long readVersion, LocalDate day) {
+  public boolean retire(UnitId unitId, long readVersion, LocalDate day) {
     return context
             .update(UNIT)
             .set(UNIT.RETIRED_ON, day)
@@ -141,7 +144,7 @@ public final class FleetRepository {
   public record StoredLayUp(long id, LayUp layUp) {}
 
   /** The lay-ups of a unit, in order of their days. */
-  public List<StoredLayUp> layUps(long unitId) {
+  public List<StoredLayUp> layUps(UnitId unitId) {
     return context
         .selectFrom(LAY_UP)
         .where(LAY_UP.UNIT_ID.eq(unitId))
@@ -153,7 +156,7 @@ public final class FleetRepository {
                     new LayUp(row.get(LAY_UP.FIRST_ON), row.get(LAY_UP.LAST_ON))));
   }
 
-  public void addLayUp(long unitId, LayUp layUp) {
+  public void addLayUp(UnitId unitId, LayUp layUp) {
     context
         .insertInto(LAY_UP)
         .set(LAY_UP.UNIT_ID, unitId)
@@ -179,7 +182,7 @@ public final class FleetRepository {
   }
 
   /** The usage calendar of every unit: its class's months and its own lay-ups. */
-  public Map<Long, UsageCalendar> calendars() {
+  public Map<UnitId, UsageCalendar> calendars() {
     Map<Long, List<Integer>> months = new HashMap<>();
     context
         .selectFrom(CLASS_MONTH)
@@ -189,14 +192,14 @@ public final class FleetRepository {
                 months
                     .computeIfAbsent(row.get(CLASS_MONTH.CLASS_ID), id -> new ArrayList<>())
                     .add(Math.toIntExact(row.get(CLASS_MONTH.FACTOR_E4))));
-    Map<Long, List<LayUp>> layUps =
+    Map<UnitId, List<LayUp>> layUps =
         context
             .selectFrom(LAY_UP)
             .orderBy(LAY_UP.FIRST_ON)
             .fetchGroups(
                 LAY_UP.UNIT_ID,
                 row -> new LayUp(row.get(LAY_UP.FIRST_ON), row.get(LAY_UP.LAST_ON)));
-    Map<Long, UsageCalendar> calendars = new HashMap<>();
+    Map<UnitId, UsageCalendar> calendars = new HashMap<>();
     for (Unit unit : units()) {
       List<Integer> factors =
           months.getOrDefault(unit.unitClass().id(), UsageCalendar.EVEN.monthlyFactors());
@@ -234,7 +237,7 @@ public final class FleetRepository {
    * The codes of the units in service whose variant prefers the item somewhere, or that deviate to
    * it, in order.
    */
-  public List<String> unitsThatUse(long itemId) {
+  public List<String> unitsThatUse(ItemId itemId) {
     Condition variantTakesIt =
         UNIT.VARIANT_ID.in(
             DSL.select(COMPARTMENT.VARIANT_ID)
@@ -256,7 +259,7 @@ public final class FleetRepository {
   }
 
   private Map<Long, List<Compartment>> compartments() {
-    Map<Long, Map<FillCondition, Volume>> capacities = new HashMap<>();
+    Map<CompartmentId, Map<FillCondition, Volume>> capacities = new HashMap<>();
     context
         .selectFrom(CAPACITY)
         .forEach(
@@ -266,7 +269,7 @@ public final class FleetRepository {
                     .put(
                         FillCondition.valueOf(row.get(CAPACITY.CONDITION)),
                         new Volume(row.get(CAPACITY.VOLUME_UL))));
-    Map<Long, Spec> specs = new SpecRepository(context).all();
+    Map<CompartmentId, Spec> specs = new SpecRepository(context).all();
     return context
         .select()
         .from(COMPARTMENT)

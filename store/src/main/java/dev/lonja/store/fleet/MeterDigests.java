@@ -5,7 +5,9 @@ import static dev.lonja.store.schema.Tables.READING;
 
 import dev.lonja.core.fleet.Meter;
 import dev.lonja.core.fleet.MeterDigest;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fleet.UsageCalendar;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -30,7 +32,7 @@ public final class MeterDigests {
 
   /** What is remembered between sessions of one store. */
   public static final class Memory {
-    private final Map<Long, Remembered> byMeter = new ConcurrentHashMap<>();
+    private final Map<MeterId, Remembered> byMeter = new ConcurrentHashMap<>();
   }
 
   private record Remembered(
@@ -56,12 +58,12 @@ public final class MeterDigests {
    *
    * @param calendars by unit
    */
-  public Map<Long, MeterDigest> of(
-      List<Meter> meters, Map<Long, UsageCalendar> calendars, LocalDate today) {
-    Map<Long, Long> changes =
+  public Map<MeterId, MeterDigest> of(
+      List<Meter> meters, Map<UnitId, UsageCalendar> calendars, LocalDate today) {
+    Map<MeterId, Long> changes =
         context.select(METER.ID, METER.CHANGES).from(METER).fetchMap(METER.ID, METER.CHANGES);
-    Map<Long, MeterDigest> digests = new ConcurrentHashMap<>();
-    Map<Long, Meter> missing = new HashMap<>();
+    Map<MeterId, MeterDigest> digests = new ConcurrentHashMap<>();
+    Map<MeterId, Meter> missing = new HashMap<>();
     for (Meter meter : meters) {
       Remembered known = memory.byMeter.get(meter.id());
       UsageCalendar calendar = calendars.get(meter.unitId());
@@ -71,7 +73,7 @@ public final class MeterDigests {
         missing.put(meter.id(), meter);
       }
     }
-    BiConsumer<Long, MeterNotes> digest =
+    BiConsumer<MeterId, MeterNotes> digest =
         (id, notes) -> {
           UsageCalendar calendar = calendars.get(missing.get(id).unitId());
           MeterDigest found = MeterDigest.of(notes, calendar, today);

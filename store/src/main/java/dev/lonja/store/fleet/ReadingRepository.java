@@ -5,6 +5,7 @@ import static dev.lonja.store.schema.Tables.METER_REPLACEMENT;
 import static dev.lonja.store.schema.Tables.READING;
 import static dev.lonja.store.schema.Tables.READING_RULING;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterReplacement;
 import dev.lonja.core.fleet.Reading;
@@ -48,7 +49,7 @@ public final class ReadingRepository {
   }
 
   /** All that was noted of one meter. */
-  public MeterNotes of(long meterId) {
+  public MeterNotes of(MeterId meterId) {
     List<MeterNotes> notes = new ArrayList<>();
     forEach(READING.METER_ID.eq(meterId), (id, found) -> notes.add(found));
     return notes.isEmpty() ? MeterNotes.of(List.of()) : notes.get(0);
@@ -58,17 +59,18 @@ public final class ReadingRepository {
    * Gives the notes of every meter that has any, one meter after the other, and keeps none of them:
    * years of readings of a whole fleet do not fit into memory together.
    */
-  void forEach(Condition which, BiConsumer<Long, MeterNotes> use) {
-    Map<Long, List<MeterReplacement>> replacements = replacements();
-    Map<Long, List<Ruling>> rulings = rulings();
+  void forEach(Condition which, BiConsumer<MeterId, MeterNotes> use) {
+    Map<MeterId, List<MeterReplacement>> replacements = replacements();
+    Map<MeterId, List<Ruling>> rulings = rulings();
     List<Reading> readings = new ArrayList<>();
-    long meter = -1;
+    Optional<MeterId> meter = Optional.empty();
     try (Cursor<? extends Record> rows = rows(which).fetchLazy()) {
       for (Record row : rows) {
-        if (row.get(READING.METER_ID) != meter) {
+        Optional<MeterId> of = Optional.of(row.get(READING.METER_ID));
+        if (!of.equals(meter)) {
           give(meter, readings, replacements, rulings, use);
           readings.clear();
-          meter = row.get(READING.METER_ID);
+          meter = of;
         }
         readings.add(reading(row));
       }
@@ -77,19 +79,19 @@ public final class ReadingRepository {
   }
 
   private static void give(
-      long meter,
+      Optional<MeterId> meter,
       List<Reading> readings,
-      Map<Long, List<MeterReplacement>> replacements,
-      Map<Long, List<Ruling>> rulings,
-      BiConsumer<Long, MeterNotes> use) {
-    if (!readings.isEmpty()) {
-      use.accept(
-          meter,
-          new MeterNotes(
-              readings,
-              replacements.getOrDefault(meter, List.of()),
-              rulings.getOrDefault(meter, List.of())));
-    }
+      Map<MeterId, List<MeterReplacement>> replacements,
+      Map<MeterId, List<Ruling>> rulings,
+      BiConsumer<MeterId, MeterNotes> use) {
+    meter.ifPresent(
+        id ->
+            use.accept(
+                id,
+                new MeterNotes(
+                    readings,
+                    replacements.getOrDefault(id, List.of()),
+                    rulings.getOrDefault(id, List.of()))));
   }
 
   private ResultQuery<? extends Record> rows(Condition which) {
@@ -109,7 +111,7 @@ public final class ReadingRepository {
         .orderBy(READING.METER_ID, READING.READ_ON, READING.ID);
   }
 
-  private Map<Long, List<MeterReplacement>> replacements() {
+  private Map<MeterId, List<MeterReplacement>> replacements() {
     return context
         .select(METER_REPLACEMENT.asterisk(), READING.METER_ID, METER.MEASURE)
         .from(METER_REPLACEMENT)
@@ -137,7 +139,7 @@ public final class ReadingRepository {
         .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(METER_REPLACEMENT.ID)));
   }
 
-  private Map<Long, List<Ruling>> rulings() {
+  private Map<MeterId, List<Ruling>> rulings() {
     return context
         .select(READING_RULING.asterisk(), READING.METER_ID)
         .from(READING_RULING)
@@ -159,7 +161,7 @@ public final class ReadingRepository {
    *
    * @return the id that the store gave it
    */
-  public long add(long meterId, Reading reading, Source source, String actor, Instant at) {
+  public long add(MeterId meterId, Reading reading, Source source, String actor, Instant at) {
     return context
         .insertInto(READING)
         .set(READING.METER_ID, meterId)

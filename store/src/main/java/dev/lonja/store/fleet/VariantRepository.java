@@ -17,11 +17,14 @@ import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.store.fluid.SpecRepository;
+import dev.lonja.store.query.NextNumber;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -148,27 +151,28 @@ public final class VariantRepository {
     context.deleteFrom(VARIANT).where(VARIANT.ID.eq(variantId)).execute();
   }
 
-  /** Saves a compartment of a variant; one with the id 0 is added. */
-  public long save(long variantId, Compartment compartment) {
+  /** The number of a compartment that is about to be saved for the first time. */
+  public CompartmentId nextCompartment() {
+    return NextNumber.of(context, COMPARTMENT, COMPARTMENT.ID);
+  }
+
+  /** The number of a position that is about to be saved for the first time. */
+  public PositionId nextPosition() {
+    return NextNumber.of(context, POSITION, POSITION.ID);
+  }
+
+  /** Saves a compartment of a variant, new or known. */
+  public void save(long variantId, Compartment compartment) {
+    CompartmentId id = compartment.id();
     Record row = context.newRecord(COMPARTMENT);
+    row.set(COMPARTMENT.ID, id);
     row.set(COMPARTMENT.VARIANT_ID, variantId);
     row.set(COMPARTMENT.NAME, compartment.name());
     row.set(COMPARTMENT.KIND, compartment.kind().name());
     SpecRepository.write(row, compartment.spec());
     row.set(COMPARTMENT.ITEM_ID, compartment.itemId().orElse(null));
     row.set(COMPARTMENT.HINT, compartment.hint());
-    long id;
-    if (compartment.id() == 0) {
-      id =
-          context
-              .insertInto(COMPARTMENT)
-              .set(row)
-              .returning(COMPARTMENT.ID)
-              .fetchSingle(COMPARTMENT.ID);
-    } else {
-      id = compartment.id();
-      context.update(COMPARTMENT).set(row).where(COMPARTMENT.ID.eq(id)).execute();
-    }
+    write(COMPARTMENT, COMPARTMENT.ID.eq(id), row);
     new SpecRepository(context).save(id, compartment.spec());
     context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
     compartment
@@ -181,12 +185,21 @@ public final class VariantRepository {
                     .set(CAPACITY.CONDITION, condition.name())
                     .set(CAPACITY.VOLUME_UL, volume.microlitres())
                     .execute());
-    return id;
   }
 
-  /** Saves a position of a variant; one with the id 0 is added. */
-  public long save(long variantId, Position position) {
+  /** Changes the row there is, or adds it. */
+  private void write(Table<?> table, Condition isIt, Record row) {
+    if (context.fetchExists(table, isIt)) {
+      context.update(table).set(row).where(isIt).execute();
+    } else {
+      context.insertInto(table).set(row).execute();
+    }
+  }
+
+  /** Saves a position of a variant, new or known. */
+  public void save(long variantId, Position position) {
     Record row = context.newRecord(POSITION);
+    row.set(POSITION.ID, position.id());
     row.set(POSITION.VARIANT_ID, variantId);
     row.set(POSITION.COMPARTMENT_ID, position.compartmentId().orElse(null));
     row.set(POSITION.NAME, position.name());
@@ -209,15 +222,11 @@ public final class VariantRepository {
         POSITION.MOST_OUTER_UM, limits.mostOuterDiameter().map(Length::micrometres).orElse(null));
     row.set(POSITION.WATER_SEPARATOR, limits.waterSeparator() ? 1L : 0L);
     row.set(POSITION.MATERIALS, String.join(", ", limits.materials()));
-    if (position.id() == 0) {
-      return context.insertInto(POSITION).set(row).returning(POSITION.ID).fetchSingle(POSITION.ID);
-    }
-    context.update(POSITION).set(row).where(POSITION.ID.eq(position.id())).execute();
-    return position.id();
+    write(POSITION, POSITION.ID.eq(position.id()), row);
   }
 
   /** What keeps a compartment from being deleted, in the names of tables; none if nothing does. */
-  public List<String> usesOfCompartment(long id) {
+  public List<String> usesOfCompartment(CompartmentId id) {
     return Stream.of(
             use("positions", POSITION, POSITION.COMPARTMENT_ID.eq(id)),
             use("tasks", TASK, TASK.COMPARTMENT_ID.eq(id)),
@@ -232,7 +241,7 @@ public final class VariantRepository {
   }
 
   /** What keeps a position from being deleted. */
-  public List<String> usesOfPosition(long id) {
+  public List<String> usesOfPosition(PositionId id) {
     return Stream.of(
             use("tasks", TASK, TASK.POSITION_ID.eq(id)),
             use("deviations", DEVIATION, DEVIATION.POSITION_ID.eq(id)))
@@ -245,14 +254,14 @@ public final class VariantRepository {
     return count == 0 ? Optional.empty() : Optional.of(count + " " + name);
   }
 
-  public void deleteCompartment(long id) {
+  public void deleteCompartment(CompartmentId id) {
     context.deleteFrom(CHANGE_OVER).where(CHANGE_OVER.COMPARTMENT_ID.eq(id)).execute();
     new SpecRepository(context).delete(id);
     context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
     context.deleteFrom(COMPARTMENT).where(COMPARTMENT.ID.eq(id)).execute();
   }
 
-  public void deletePosition(long id) {
+  public void deletePosition(PositionId id) {
     context.deleteFrom(POSITION).where(POSITION.ID.eq(id)).execute();
   }
 

@@ -8,6 +8,10 @@ import static dev.lonja.store.schema.Tables.TASK_MOVE;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.store.query.NextNumber;
 import java.math.BigDecimal;
 import java.time.MonthDay;
 import java.util.ArrayList;
@@ -58,22 +62,24 @@ public final class VariantTasks {
   /**
    * A task as it is kept; exactly one of interval, lead, season and lay-up says when it comes.
    *
-   * @param subject the compartment of a change of fluid, else the position
+   * @param compartment of a change of fluid
+   * @param position of any other
    * @param meter empty without a run in the interval
    * @param nth with every nth time of {@code lead}
    */
   public record StoredTask(
-      long id,
+      TaskId id,
       String service,
       String name,
       Action action,
-      long subject,
+      Optional<CompartmentId> compartment,
+      Optional<PositionId> position,
       Optional<String> meter,
       Span interval,
       Span first,
       BigDecimal severity,
       String severityReason,
-      Optional<Long> lead,
+      Optional<TaskId> lead,
       Optional<Integer> nth,
       Optional<MonthDay> season,
       boolean beforeLayUp,
@@ -82,7 +88,7 @@ public final class VariantTasks {
 
   /** The tasks of a variant, by service in order of entry. */
   public List<StoredTask> of(long variantId) {
-    Map<Long, List<WhileIn>> byFluid =
+    Map<TaskId, List<WhileIn>> byFluid =
         context
             .selectFrom(FLUID_INTERVAL)
             .orderBy(FLUID_INTERVAL.ID)
@@ -105,13 +111,13 @@ public final class VariantTasks {
   }
 
   private static StoredTask task(Record row, List<WhileIn> byFluid) {
-    Action action = Action.valueOf(row.get(TASK.ACTION));
     return new StoredTask(
         row.get(TASK.ID),
         row.get(SERVICE.NAME),
         row.get(TASK.NAME),
-        action,
-        row.get(action == Action.CHANGE_FLUID ? TASK.COMPARTMENT_ID : TASK.POSITION_ID),
+        Action.valueOf(row.get(TASK.ACTION)),
+        Optional.ofNullable(row.get(TASK.COMPARTMENT_ID)),
+        Optional.ofNullable(row.get(TASK.POSITION_ID)),
         Optional.ofNullable(row.get(TASK.METER_NAME)),
         span(row.get(TASK.INTERVAL_TENTHS), row.get(TASK.INTERVAL_MONTHS)),
         span(row.get(TASK.FIRST_INTERVAL_TENTHS), row.get(TASK.FIRST_INTERVAL_MONTHS)),
@@ -129,15 +135,20 @@ public final class VariantTasks {
     return new Span(Optional.ofNullable(tenths), Optional.ofNullable(months).map(Math::toIntExact));
   }
 
-  /** Saves a task of a variant; one with the id 0 is added, and its service if it is new. */
-  public long save(long variantId, StoredTask task) {
+  /** The number of a task that is about to be saved for the first time. */
+  public TaskId next() {
+    return NextNumber.of(context, TASK, TASK.ID);
+  }
+
+  /** Saves a task of a variant, new or known, and its service if that is new. */
+  public void save(long variantId, StoredTask task) {
     Record row = context.newRecord(TASK);
-    boolean fluid = task.action() == Action.CHANGE_FLUID;
+    row.set(TASK.ID, task.id());
     row.set(TASK.SERVICE_ID, service(variantId, task.service()));
     row.set(TASK.NAME, task.name());
     row.set(TASK.ACTION, task.action().name());
-    row.set(TASK.COMPARTMENT_ID, fluid ? task.subject() : null);
-    row.set(TASK.POSITION_ID, fluid ? null : task.subject());
+    row.set(TASK.COMPARTMENT_ID, task.compartment().orElse(null));
+    row.set(TASK.POSITION_ID, task.position().orElse(null));
     row.set(TASK.METER_NAME, task.meter().orElse(null));
     row.set(TASK.INTERVAL_TENTHS, task.interval().tenths().orElse(null));
     row.set(TASK.INTERVAL_MONTHS, months(task.interval()));
@@ -150,21 +161,16 @@ public final class VariantTasks {
     row.set(TASK.SEASON_START, task.season().map(day -> day.toString().substring(2)).orElse(null));
     row.set(TASK.BEFORE_LAY_UP, task.beforeLayUp() ? 1L : 0L);
     row.set(TASK.LEAD_DAYS, task.leadDays().map(Integer::longValue).orElse(null));
-    long id = write(task.id(), row);
-    saveByFluid(id, task.byFluid());
-    removeEmptyServices(variantId);
-    return id;
-  }
-
-  private long write(long id, Record row) {
-    if (id == 0) {
-      return context.insertInto(TASK).set(row).returning(TASK.ID).fetchSingle(TASK.ID);
+    if (context.fetchExists(TASK, TASK.ID.eq(task.id()))) {
+      context.update(TASK).set(row).where(TASK.ID.eq(task.id())).execute();
+    } else {
+      context.insertInto(TASK).set(row).execute();
     }
-    context.update(TASK).set(row).where(TASK.ID.eq(id)).execute();
-    return id;
+    saveByFluid(task.id(), task.byFluid());
+    removeEmptyServices(variantId);
   }
 
-  private void saveByFluid(long taskId, List<WhileIn> byFluid) {
+  private void saveByFluid(TaskId taskId, List<WhileIn> byFluid) {
     context.deleteFrom(FLUID_INTERVAL).where(FLUID_INTERVAL.TASK_ID.eq(taskId)).execute();
     for (WhileIn entry : byFluid) {
       context
@@ -206,7 +212,7 @@ public final class VariantTasks {
   }
 
   /** What keeps a task from being deleted; none if nothing does. */
-  public List<String> usesOf(long taskId) {
+  public List<String> usesOf(TaskId taskId) {
     List<String> uses = new ArrayList<>();
     count(uses, "records", context.fetchCount(TASK_RECORD, TASK_RECORD.TASK_ID.eq(taskId)));
     count(uses, "trays", context.fetchCount(TRAY_TASK, TRAY_TASK.TASK_ID.eq(taskId)));
@@ -223,7 +229,7 @@ public final class VariantTasks {
   }
 
   /** Deletes a task of a variant that nothing refers to. */
-  public void delete(long variantId, long taskId) {
+  public void delete(long variantId, TaskId taskId) {
     context.deleteFrom(FLUID_INTERVAL).where(FLUID_INTERVAL.TASK_ID.eq(taskId)).execute();
     context.deleteFrom(TASK).where(TASK.ID.eq(taskId)).execute();
     removeEmptyServices(variantId);
@@ -242,20 +248,23 @@ public final class VariantTasks {
    * @param compartments the copy's compartment for each of the original's
    * @param positions the same of positions
    */
-  public void copy(long from, long to, Map<Long, Long> compartments, Map<Long, Long> positions) {
-    Map<Long, Long> copies = new HashMap<>();
+  public void copy(
+      long from,
+      long to,
+      Map<CompartmentId, CompartmentId> compartments,
+      Map<PositionId, PositionId> positions) {
+    Map<TaskId, TaskId> copies = new HashMap<>();
     List<StoredTask> tasks = new ArrayList<>(of(from));
     tasks.sort((a, b) -> Boolean.compare(a.lead().isPresent(), b.lead().isPresent()));
     for (StoredTask task : tasks) {
-      boolean fluid = task.action() == Action.CHANGE_FLUID;
-      long subject = (fluid ? compartments : positions).get(task.subject());
       StoredTask copy =
           new StoredTask(
-              0,
+              next(),
               task.service(),
               task.name(),
               task.action(),
-              subject,
+              task.compartment().map(compartments::get),
+              task.position().map(positions::get),
               task.meter(),
               task.interval(),
               task.first(),
@@ -267,7 +276,8 @@ public final class VariantTasks {
               task.beforeLayUp(),
               task.leadDays(),
               task.byFluid());
-      copies.put(task.id(), save(to, copy));
+      save(to, copy);
+      copies.put(task.id(), copy.id());
     }
   }
 }

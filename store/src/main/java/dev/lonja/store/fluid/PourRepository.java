@@ -5,6 +5,9 @@ import static dev.lonja.store.schema.Tables.SIGN_OFF;
 import static dev.lonja.store.schema.Tables.TOP_UP;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.schema.tables.Fill;
 import dev.lonja.store.schema.tables.TopUp;
@@ -29,7 +32,7 @@ public final class PourRepository {
   }
 
   /** The last fill of a compartment at a drain. */
-  public record LastFill(long itemId, LocalDate on) {}
+  public record LastFill(ItemId itemId, LocalDate on) {}
 
   /**
    * A top-up.
@@ -38,7 +41,7 @@ public final class PourRepository {
    */
   public record StoredTopUp(
       long id,
-      long itemId,
+      ItemId itemId,
       Volume volume,
       LocalDate on,
       Optional<SignOff> signOff,
@@ -73,7 +76,7 @@ public final class PourRepository {
   }
 
   /** Everything signed for on a unit, newest first. */
-  public List<SignOff> ofUnit(long unitId) {
+  public List<SignOff> ofUnit(UnitId unitId) {
     return context
         .selectFrom(SIGN_OFF)
         .where(SIGN_OFF.UNIT_ID.eq(unitId))
@@ -87,9 +90,9 @@ public final class PourRepository {
    * @param signOffId the signature it needed, if it needed one
    */
   public long addTopUp(
-      long unitId,
-      long compartmentId,
-      long itemId,
+      UnitId unitId,
+      CompartmentId compartmentId,
+      ItemId itemId,
       Volume volume,
       LocalDate on,
       Optional<Long> signOffId,
@@ -112,7 +115,7 @@ public final class PourRepository {
   }
 
   /** The last fill of a compartment that was not withdrawn. */
-  public Optional<LastFill> lastFill(long unitId, long compartmentId) {
+  public Optional<LastFill> lastFill(UnitId unitId, CompartmentId compartmentId) {
     return context
         .select(FILL.ITEM_ID, FILL.FILLED_ON)
         .from(FILL)
@@ -130,7 +133,8 @@ public final class PourRepository {
   }
 
   /** What was added after a day, or ever, and not withdrawn; oldest first. */
-  public List<StoredTopUp> topUps(long unitId, long compartmentId, Optional<LocalDate> after) {
+  public List<StoredTopUp> topUps(
+      UnitId unitId, CompartmentId compartmentId, Optional<LocalDate> after) {
     TopUp later = TOP_UP.as("later");
     Condition since = after.map(TOP_UP.ADDED_ON::ge).orElse(DSL.noCondition());
     return context
@@ -160,7 +164,12 @@ public final class PourRepository {
 
   /** Withdraws a top-up that was noted in error. */
   public void withdrawTopUp(
-      long unitId, long compartmentId, StoredTopUp wrong, String why, String actor, Instant at) {
+      UnitId unitId,
+      CompartmentId compartmentId,
+      StoredTopUp wrong,
+      String why,
+      String actor,
+      Instant at) {
     context
         .insertInto(TOP_UP)
         .set(TOP_UP.UNIT_ID, unitId)

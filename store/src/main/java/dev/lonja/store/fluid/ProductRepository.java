@@ -6,8 +6,11 @@ import static dev.lonja.store.schema.Tables.PRODUCT_APPROVAL;
 
 import dev.lonja.core.fluid.Approval;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import dev.lonja.store.query.NextNumber;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +34,7 @@ public final class ProductRepository {
     return where(DSL.noCondition());
   }
 
-  public Optional<Product> byId(long id) {
+  public Optional<Product> byId(ProductId id) {
     return where(PRODUCT.ID.eq(id)).stream().findFirst();
   }
 
@@ -50,12 +53,15 @@ public final class ProductRepository {
         .fetch(ProductRows::product);
   }
 
-  /** Adds a product; its id and version do not count. */
-  public long add(Product product) {
-    long id =
-        context.insertInto(PRODUCT).set(row(product)).returning(PRODUCT.ID).fetchSingle(PRODUCT.ID);
-    addApprovals(id, product.approvals());
-    return id;
+  /** The number of a product that is about to be added. */
+  public ProductId next() {
+    return NextNumber.of(context, PRODUCT, PRODUCT.ID);
+  }
+
+  /** Adds a product under the number drawn for it; its version does not count. */
+  public void add(Product product) {
+    context.insertInto(PRODUCT).set(row(product)).set(PRODUCT.ID, product.id()).execute();
+    addApprovals(product.id(), product.approvals());
   }
 
   /** Writes an edit; false if someone else changed the product since it was read. */
@@ -79,7 +85,7 @@ public final class ProductRepository {
   }
 
   /** The product of each item that is a pack of one. */
-  public Map<Long, Long> ofItems() {
+  public Map<ItemId, ProductId> ofItems() {
     return context
         .select(ITEM.ID, ITEM.PRODUCT_ID)
         .from(ITEM)
@@ -87,7 +93,7 @@ public final class ProductRepository {
         .fetchMap(ITEM.ID, ITEM.PRODUCT_ID);
   }
 
-  private void addApprovals(long id, List<Approval> approvals) {
+  private void addApprovals(ProductId id, List<Approval> approvals) {
     for (Approval approval : approvals) {
       context
           .insertInto(PRODUCT_APPROVAL)

@@ -1,5 +1,9 @@
 package dev.lonja.store.fluid;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
 import java.time.Instant;
 import java.util.Optional;
 
@@ -12,10 +16,10 @@ import java.util.Optional;
  * @param actor who entered it
  */
 public record SignOff(
-    long unitId,
-    long compartmentId,
-    long itemId,
-    Optional<Long> trayId,
+    UnitId unitId,
+    CompartmentId compartmentId,
+    ItemId itemId,
+    Optional<TrayId> trayId,
     String verdict,
     String signedBy,
     String why,

@@ -5,6 +5,7 @@ import static dev.lonja.store.schema.Tables.SPEC_APPROVAL;
 import static dev.lonja.store.schema.Tables.SPEC_CLASS;
 import static dev.lonja.store.schema.Tables.SPEC_GRADE;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
@@ -38,13 +39,13 @@ public final class SpecRepository {
   }
 
   /** The specs of all compartments, by compartment. */
-  public Map<Long, Spec> all() {
-    Map<Long, List<GradeRow>> charts =
+  public Map<CompartmentId, Spec> all() {
+    Map<CompartmentId, List<GradeRow>> charts =
         context
             .selectFrom(SPEC_GRADE)
             .orderBy(SPEC_GRADE.ID)
             .fetchGroups(SPEC_GRADE.COMPARTMENT_ID, SpecRepository::gradeRow);
-    Map<Long, Map<Long, Set<ServiceClass>>> groups = new HashMap<>();
+    Map<CompartmentId, Map<Long, Set<ServiceClass>>> groups = new HashMap<>();
     context
         .selectFrom(SPEC_CLASS)
         .forEach(
@@ -55,15 +56,15 @@ public final class SpecRepository {
                     .add(
                         new ServiceClass(
                             row.get(SPEC_CLASS.ORGANISATION), row.get(SPEC_CLASS.NAME))));
-    Map<Long, List<ApprovalCode>> approvals =
+    Map<CompartmentId, List<ApprovalCode>> approvals =
         context
             .selectFrom(SPEC_APPROVAL)
             .orderBy(SPEC_APPROVAL.ID)
             .fetchGroups(
                 SPEC_APPROVAL.COMPARTMENT_ID, row -> new ApprovalCode(row.get(SPEC_APPROVAL.CODE)));
-    Map<Long, Spec> specs = new HashMap<>();
+    Map<CompartmentId, Spec> specs = new HashMap<>();
     for (Record row : context.selectFrom(COMPARTMENT)) {
-      long id = row.get(COMPARTMENT.ID);
+      CompartmentId id = row.get(COMPARTMENT.ID);
       specs.put(
           id,
           new Spec(
@@ -102,7 +103,7 @@ public final class SpecRepository {
   }
 
   /** Writes the spec of a compartment in place of what was there. */
-  public void save(long compartmentId, Spec spec) {
+  public void save(CompartmentId compartmentId, Spec spec) {
     delete(compartmentId);
     Record row = context.newRecord(COMPARTMENT);
     write(row, spec);
@@ -128,7 +129,7 @@ public final class SpecRepository {
     row.set(COMPARTMENT.BASE, limits.base().map(Enum::name).orElse(null));
   }
 
-  private void addRows(long compartmentId, Spec spec) {
+  private void addRows(CompartmentId compartmentId, Spec spec) {
     for (GradeRow grade : spec.chart().rows()) {
       context
           .insertInto(SPEC_GRADE)
@@ -165,7 +166,7 @@ public final class SpecRepository {
   }
 
   /** Deletes what stands in tables of its own; the compartment's row stays. */
-  public void delete(long compartmentId) {
+  public void delete(CompartmentId compartmentId) {
     context.deleteFrom(SPEC_GRADE).where(SPEC_GRADE.COMPARTMENT_ID.eq(compartmentId)).execute();
     context.deleteFrom(SPEC_CLASS).where(SPEC_CLASS.COMPARTMENT_ID.eq(compartmentId)).execute();
     context

@@ -6,7 +6,11 @@ import static dev.lonja.store.schema.Tables.STUDY_FORCE;
 import static dev.lonja.store.schema.Tables.STUDY_LINE;
 import static dev.lonja.store.schema.Tables.STUDY_PRODUCT;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Level;
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Volume;
 import java.time.Instant;
@@ -44,11 +48,11 @@ public final class StudyRepository {
       LocalDate on,
       Level allowed,
       Money holding,
-      List<Long> forbidden,
-      List<Long> kept,
-      List<Long> chosen,
+      List<ProductId> forbidden,
+      List<ProductId> kept,
+      List<ProductId> chosen,
       List<Line> lines,
-      Map<Long, List<Long>> forcedBy,
+      Map<UnitId, List<ProductId>> forcedBy,
       Money cost,
       Money costToday,
       String actor) {
@@ -65,10 +69,14 @@ public final class StudyRepository {
    * @param proposed empty if no allowed product covers it
    */
   public record Line(
-      long compartmentId, Volume litres, Optional<Long> today, Optional<Long> proposed) {}
+      CompartmentId compartmentId,
+      Volume litres,
+      Optional<ProductId> today,
+      Optional<ProductId> proposed) {}
 
   /** From a day on a compartment takes another item. */
-  public record ChangeOver(long compartmentId, long itemId, LocalDate from, long studyId) {}
+  public record ChangeOver(
+      CompartmentId compartmentId, ItemId itemId, LocalDate from, long studyId) {}
 
   /** Keeps a study; its id does not count. */
   public long add(Study study, Instant at) {
@@ -93,7 +101,7 @@ public final class StudyRepository {
     return id;
   }
 
-  private void addProduct(long study, long product, String part) {
+  private void addProduct(long study, ProductId product, String part) {
     context
         .insertInto(STUDY_PRODUCT)
         .set(STUDY_PRODUCT.STUDY_ID, study)
@@ -113,7 +121,7 @@ public final class StudyRepository {
         .execute();
   }
 
-  private void addForce(long study, long unit, long product) {
+  private void addForce(long study, UnitId unit, ProductId product) {
     context
         .insertInto(STUDY_FORCE)
         .set(STUDY_FORCE.STUDY_ID, study)
@@ -167,7 +175,7 @@ public final class StudyRepository {
         row.get(STUDY.ACTOR));
   }
 
-  private List<Long> products(long study, String part) {
+  private List<ProductId> products(long study, String part) {
     return context
         .selectFrom(STUDY_PRODUCT)
         .where(STUDY_PRODUCT.STUDY_ID.eq(study), STUDY_PRODUCT.PART.eq(part))
@@ -176,7 +184,7 @@ public final class StudyRepository {
   }
 
   /** Every change-over that was set, by compartment. */
-  public Map<Long, ChangeOver> changeOvers() {
+  public Map<CompartmentId, ChangeOver> changeOvers() {
     return context
         .selectFrom(CHANGE_OVER)
         .fetchMap(
@@ -202,7 +210,7 @@ public final class StudyRepository {
   }
 
   /** Takes a change-over back. */
-  public void cancel(long compartmentId) {
+  public void cancel(CompartmentId compartmentId) {
     context.deleteFrom(CHANGE_OVER).where(CHANGE_OVER.COMPARTMENT_ID.eq(compartmentId)).execute();
   }
 }

@@ -13,9 +13,13 @@ import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.fluid.ProductRows;
@@ -51,13 +55,13 @@ public final class ItemRepository {
     return where(DSL.noCondition());
   }
 
-  public Optional<Item> byId(long id) {
+  public Optional<Item> byId(ItemId id) {
     return items().where(ITEM.ID.eq(id)).fetchOptional(ItemRepository::item);
   }
 
   /** The items of these parts, by part; parts that are not stocked are absent. */
-  public Map<Long, Item> byParts(Collection<Long> partIds) {
-    Map<Long, Item> items = new HashMap<>();
+  public Map<PartId, Item> byParts(Collection<PartId> partIds) {
+    Map<PartId, Item> items = new HashMap<>();
     where(Bound.oneOf(ITEM.PART_ID, partIds)).forEach(item -> items.put(item.partId(), item));
     return items;
   }
@@ -75,7 +79,7 @@ public final class ItemRepository {
   }
 
   /** Items at home in this bin. */
-  public List<Item> atHomeIn(long binId) {
+  public List<Item> atHomeIn(BinId binId) {
     return where(ITEM.HOME_BIN_ID.eq(binId));
   }
 
@@ -137,14 +141,14 @@ public final class ItemRepository {
    */
   public record Facts(
       String description,
-      Optional<Long> product,
+      Optional<ProductId> product,
       Optional<Volume> pack,
       Optional<Volume> filterVolume,
-      long homeBinId,
+      BinId homeBinId,
       Item.Keeping keeping) {}
 
   /** Adds an item of a part. */
-  public long add(long partId, Facts facts) {
+  public ItemId add(PartId partId, Facts facts) {
     return context
         .insertInto(ITEM)
         .set(row(facts))
@@ -159,7 +163,7 @@ public final class ItemRepository {
    *
    * @return false if someone else changed it in between; nothing is written then
    */
-  public boolean update(long id, long readVersion, Facts facts) {
+  public boolean update(ItemId id, long readVersion, Facts facts) {
     return context
             .update(ITEM)
             .set(row(facts))
@@ -186,7 +190,7 @@ public final class ItemRepository {
   }
 
   /** Keeps an item no more, or again; false if it has another version by now. */
-  public boolean retire(long id, long readVersion, Optional<LocalDate> on) {
+  public boolean retire(ItemId id, long readVersion, Optional<LocalDate> on) {
     return context
             .update(ITEM)
             .set(ITEM.RETIRED_ON, on.orElse(null))
@@ -197,12 +201,12 @@ public final class ItemRepository {
   }
 
   /** True if the ledger knows the item; then it can be retired but not deleted. */
-  public boolean hasMovements(long id) {
+  public boolean hasMovements(ItemId id) {
     return context.fetchExists(MOVEMENT, MOVEMENT.ITEM_ID.eq(id));
   }
 
   /** What keeps an item from being deleted, in a word each: movements, trays and so on. */
-  public List<String> uses(long id) {
+  public List<String> uses(ItemId id) {
     Map<String, Boolean> uses = new LinkedHashMap<>();
     uses.put("movements", hasMovements(id));
     uses.put(
@@ -219,7 +223,7 @@ public final class ItemRepository {
   }
 
   /** Deletes an item that nothing refers to; what is known of its part stays. */
-  public void delete(long id) {
+  public void delete(ItemId id) {
     new KeepingRepository(context).forget(id);
     context.deleteFrom(LOT).where(LOT.ITEM_ID.eq(id)).execute();
     context.deleteFrom(ITEM).where(ITEM.ID.eq(id)).execute();

@@ -9,6 +9,7 @@ import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
 import dev.lonja.core.item.ItemBin;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.quantity.Measure;
@@ -37,7 +38,7 @@ public final class KeepingRepository {
     this.context = context;
   }
 
-  public List<String> barcodes(long itemId) {
+  public List<String> barcodes(ItemId itemId) {
     return context
         .selectFrom(BARCODE)
         .where(BARCODE.ITEM_ID.eq(itemId))
@@ -46,11 +47,11 @@ public final class KeepingRepository {
   }
 
   /** The item that has this barcode already. */
-  public Optional<Long> itemWithBarcode(String code) {
+  public Optional<ItemId> itemWithBarcode(String code) {
     return context.selectFrom(BARCODE).where(BARCODE.CODE.eq(code)).fetchOptional(BARCODE.ITEM_ID);
   }
 
-  public void setBarcodes(long itemId, List<String> codes) {
+  public void setBarcodes(ItemId itemId, List<String> codes) {
     context.deleteFrom(BARCODE).where(BARCODE.ITEM_ID.eq(itemId)).execute();
     for (String code : codes) {
       context.insertInto(BARCODE).set(BARCODE.ITEM_ID, itemId).set(BARCODE.CODE, code).execute();
@@ -58,7 +59,7 @@ public final class KeepingRepository {
   }
 
   /** The bins of an item in walking order, with how much each should hold. */
-  public List<ItemBin> bins(long itemId) {
+  public List<ItemBin> bins(ItemId itemId) {
     return context
         .select()
         .from(ITEM_BIN)
@@ -79,7 +80,7 @@ public final class KeepingRepository {
             });
   }
 
-  public void setBins(long itemId, List<ItemBin> bins) {
+  public void setBins(ItemId itemId, List<ItemBin> bins) {
     context.deleteFrom(ITEM_BIN).where(ITEM_BIN.ITEM_ID.eq(itemId)).execute();
     for (ItemBin bin : bins) {
       context
@@ -92,19 +93,19 @@ public final class KeepingRepository {
     }
   }
 
-  public Optional<Picture> picture(long itemId) {
+  public Optional<Picture> picture(ItemId itemId) {
     return context
         .selectFrom(PICTURE)
         .where(PICTURE.ITEM_ID.eq(itemId))
         .fetchOptional(row -> new Picture(row.get(PICTURE.MEDIA_TYPE), row.get(PICTURE.CONTENT)));
   }
 
-  public boolean hasPicture(long itemId) {
+  public boolean hasPicture(ItemId itemId) {
     return context.fetchExists(PICTURE, PICTURE.ITEM_ID.eq(itemId));
   }
 
   /** Puts a picture in place of the one that was. */
-  public void setPicture(long itemId, Picture picture) {
+  public void setPicture(ItemId itemId, Picture picture) {
     dropPicture(itemId);
     context
         .insertInto(PICTURE)
@@ -114,7 +115,7 @@ public final class KeepingRepository {
         .execute();
   }
 
-  public void dropPicture(long itemId) {
+  public void dropPicture(ItemId itemId) {
     context.deleteFrom(PICTURE).where(PICTURE.ITEM_ID.eq(itemId)).execute();
   }
 
@@ -141,7 +142,7 @@ public final class KeepingRepository {
   }
 
   /** Who supplies an item, the cheapest first. */
-  public List<Supply> supplies(long itemId, Currency currency) {
+  public List<Supply> supplies(ItemId itemId, Currency currency) {
     return context
         .select()
         .from(SUPPLY)
@@ -168,7 +169,7 @@ public final class KeepingRepository {
   }
 
   /** The lowest price of each of these items that somebody supplies. */
-  public Map<Long, UnitPrice> lowestPrices(Collection<Long> itemIds, Currency currency) {
+  public Map<ItemId, UnitPrice> lowestPrices(Collection<ItemId> itemIds, Currency currency) {
     return context
         .select(SUPPLY.ITEM_ID, DSL.min(SUPPLY.PRICE_E4))
         .from(SUPPLY)
@@ -180,7 +181,7 @@ public final class KeepingRepository {
             Collectors.toMap(row -> row.value1(), row -> new UnitPrice(row.value2(), currency)));
   }
 
-  public void setSupplies(long itemId, List<Supply> supplies) {
+  public void setSupplies(ItemId itemId, List<Supply> supplies) {
     context.deleteFrom(SUPPLY).where(SUPPLY.ITEM_ID.eq(itemId)).execute();
     for (Supply supply : supplies) {
       context
@@ -196,7 +197,7 @@ public final class KeepingRepository {
   }
 
   /** Drops all that goes with an item that is about to be deleted. */
-  void forget(long itemId) {
+  void forget(ItemId itemId) {
     setBarcodes(itemId, List.of());
     setBins(itemId, List.of());
     setSupplies(itemId, List.of());

@@ -1,5 +1,6 @@
 package dev.lonja.store.ledger;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.quantity.Money;
@@ -11,7 +12,7 @@ import java.util.Optional;
 /** A movement as it stands in the ledger. */
 public record LedgerLine(
     long id,
-    long itemId,
+    ItemId itemId,
     MovementKind kind,
     Place place,
     String lotCode,

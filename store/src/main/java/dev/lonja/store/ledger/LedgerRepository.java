@@ -8,16 +8,20 @@ import static dev.lonja.store.schema.Tables.STOCK;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.query.Bound;
 import dev.lonja.store.schema.tables.Movement;
 import java.time.LocalDate;
@@ -47,7 +51,7 @@ public final class LedgerRepository {
   }
 
   /** All stock of one item; an unknown item is broken data and throws. */
-  public ItemStock stockOf(long itemId) {
+  public ItemStock stockOf(ItemId itemId) {
     Measure measure =
         Measure.ofSymbol(
             context
@@ -73,7 +77,7 @@ public final class LedgerRepository {
   }
 
   /** What lies of an item, lot by lot and bin by bin, empty places left out. */
-  public List<LotFacts> lotsOf(long itemId) {
+  public List<LotFacts> lotsOf(ItemId itemId) {
     return context
         .select()
         .from(STOCK)
@@ -89,11 +93,11 @@ public final class LedgerRepository {
   }
 
   /** By item, what may be issued today: neither expired nor quarantined. */
-  public Map<Long, Quantity> usable(LocalDate today) {
+  public Map<ItemId, Quantity> usable(LocalDate today) {
     return usable(today, DSL.noCondition());
   }
 
-  private Map<Long, Quantity> usable(LocalDate today, Condition which) {
+  private Map<ItemId, Quantity> usable(LocalDate today, Condition which) {
     Field<Long> sum = DSL.sum(STOCK.QUANTITY_MICRO).cast(Long.class);
     return context
         .select(ITEM.ID, ITEM.MEASURE, sum)
@@ -111,16 +115,16 @@ public final class LedgerRepository {
   }
 
   /** By item, what open trays hold. */
-  public Map<Long, Quantity> held() {
+  public Map<ItemId, Quantity> held() {
     return held(DSL.noCondition());
   }
 
   /** By item, what open trays other than this one hold. */
-  public Map<Long, Quantity> heldBesides(long trayId) {
+  public Map<ItemId, Quantity> heldBesides(TrayId trayId) {
     return held(TRAY.ID.ne(trayId));
   }
 
-  private Map<Long, Quantity> held(Condition which) {
+  private Map<ItemId, Quantity> held(Condition which) {
     Field<Long> sum = DSL.sum(TRAY_LINE.LAID_MICRO).cast(Long.class);
     return context
         .select(ITEM.ID, ITEM.MEASURE, sum)
@@ -137,17 +141,17 @@ public final class LedgerRepository {
   }
 
   /** By item, what may be issued and lies on no open tray, never below zero. */
-  public Map<Long, Quantity> free(LocalDate today) {
+  public Map<ItemId, Quantity> free(LocalDate today) {
     return free(today, DSL.noCondition());
   }
 
   /** The same of these items only, which is quicker than of a whole store. */
-  public Map<Long, Quantity> free(LocalDate today, Collection<Long> itemIds) {
+  public Map<ItemId, Quantity> free(LocalDate today, Collection<ItemId> itemIds) {
     return free(today, Bound.oneOf(ITEM.ID, itemIds));
   }
 
-  private Map<Long, Quantity> free(LocalDate today, Condition which) {
-    Map<Long, Quantity> free = new HashMap<>(usable(today, which));
+  private Map<ItemId, Quantity> free(LocalDate today, Condition which) {
+    Map<ItemId, Quantity> free = new HashMap<>(usable(today, which));
     held(which)
         .forEach(
             (itemId, laid) ->
@@ -156,18 +160,18 @@ public final class LedgerRepository {
   }
 
   /** Opens a lot for a receipt. */
-  public long addLot(
-      long itemId, String code, LocalDate receivedOn, Optional<LocalDate> expiresOn) {
+  public LotId addLot(
+      ItemId itemId, String code, LocalDate receivedOn, Optional<LocalDate> expiresOn) {
     return addLot(itemId, code, receivedOn, expiresOn, false);
   }
 
   /** Opens a lot that is set aside and may not be issued. */
-  public long addQuarantinedLot(long itemId, String code, LocalDate receivedOn) {
+  public LotId addQuarantinedLot(ItemId itemId, String code, LocalDate receivedOn) {
     return addLot(itemId, code, receivedOn, Optional.empty(), true);
   }
 
-  private long addLot(
-      long itemId,
+  private LotId addLot(
+      ItemId itemId,
       String code,
       LocalDate receivedOn,
       Optional<LocalDate> expiresOn,
@@ -184,8 +188,8 @@ public final class LedgerRepository {
   }
 
   /** A lot for a container opened out of a sealed one; it counts from the sealed one's receipt. */
-  public long addOpenLot(
-      long itemId, LotFacts from, LocalDate openedOn, Optional<LocalDate> expiresOn) {
+  public LotId addOpenLot(
+      ItemId itemId, LotFacts from, LocalDate openedOn, Optional<LocalDate> expiresOn) {
     Field<Integer> count = DSL.count();
     int before =
         context
@@ -205,7 +209,7 @@ public final class LedgerRepository {
   }
 
   /** The items that lie in a bin. */
-  public List<Long> itemsIn(long binId) {
+  public List<ItemId> itemsIn(BinId binId) {
     return context
         .selectDistinct(STOCK.ITEM_ID)
         .from(STOCK)
@@ -214,20 +218,15 @@ public final class LedgerRepository {
         .fetch(STOCK.ITEM_ID);
   }
 
-  /** The item of a lot; an unknown lot is broken data and throws. */
-  public long itemOfLot(long lotId) {
-    return context.select(LOT.ITEM_ID).from(LOT).where(LOT.ID.eq(lotId)).fetchSingle(LOT.ITEM_ID);
-  }
-
   /** A lot of this item in a bin; empty if the item has no such lot, or the store no such bin. */
-  public Optional<Place> place(long itemId, long lotId, long binId) {
+  public Optional<Place> place(ItemId itemId, LotId lotId, BinId binId) {
     boolean known =
         context.fetchExists(LOT, LOT.ITEM_ID.eq(itemId), LOT.ID.eq(lotId))
             && context.fetchExists(BIN, BIN.ID.eq(binId));
     return known ? Optional.of(new Place(itemId, lotId, binId)) : Optional.empty();
   }
 
-  public Optional<Long> lotByCode(long itemId, String code) {
+  public Optional<LotId> lotByCode(ItemId itemId, String code) {
     return context
         .select(LOT.ID)
         .from(LOT)
@@ -260,7 +259,7 @@ public final class LedgerRepository {
   }
 
   /** The latest movements of an item, newest first. */
-  public List<LedgerLine> latest(long itemId, int most) {
+  public List<LedgerLine> latest(ItemId itemId, int most) {
     return lines(MOVEMENT.ITEM_ID.eq(itemId), most);
   }
 
@@ -294,8 +293,8 @@ public final class LedgerRepository {
   }
 
   /** The issues booked under a reference, by item, with what came back of each. */
-  public Map<Long, List<PastMovement>> issuesOf(String reference) {
-    Map<Long, List<PastMovement>> issues = new HashMap<>();
+  public Map<ItemId, List<PastMovement>> issuesOf(String reference) {
+    Map<ItemId, List<PastMovement>> issues = new HashMap<>();
     context
         .selectDistinct(MOVEMENT.ITEM_ID)
         .from(MOVEMENT)

@@ -5,9 +5,11 @@ import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.PART;
 
 import dev.lonja.core.crossref.BoxDifference;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.store.query.Bound;
 import java.util.Collection;
@@ -30,12 +32,12 @@ public final class BoxRepository {
   }
 
   /** What comes in the box of a part, in the order in which it was noted. */
-  public List<BoxContent> of(long partId) {
+  public List<BoxContent> of(PartId partId) {
     return of(List.of(partId)).getOrDefault(partId, List.of());
   }
 
   /** The same for several parts; those with nothing in the box are absent. */
-  public Map<Long, List<BoxContent>> of(Collection<Long> partIds) {
+  public Map<PartId, List<BoxContent>> of(Collection<PartId> partIds) {
     List<Record> rows =
         List.copyOf(
             context
@@ -44,7 +46,7 @@ public final class BoxRepository {
                 .where(Bound.oneOf(BOX_CONTENT.PART_ID, partIds))
                 .orderBy(BOX_CONTENT.ID)
                 .fetch());
-    Map<Long, Part> contents = new HashMap<>();
+    Map<PartId, Part> contents = new HashMap<>();
     new PartRepository(context)
         .byIds(rows.stream().map(row -> row.get(BOX_CONTENT.CONTENT_PART_ID)).toList())
         .forEach(part -> contents.put(part.id(), part));
@@ -62,15 +64,15 @@ public final class BoxRepository {
 
   /** What comes in the boxes of stocked items, as the stocked items that are the same thing. */
   public Boxes ofStockedItems() {
-    Map<Long, Long> itemOfPart =
+    Map<PartId, ItemId> itemOfPart =
         context
             .select(ITEM.PART_ID, ITEM.ID)
             .from(ITEM)
             .where(ITEM.PART_ID.in(DSL.select(BOX_CONTENT.PART_ID).from(BOX_CONTENT)))
             .fetchMap(ITEM.PART_ID, ITEM.ID);
-    Map<Long, List<BoxContent>> contents = of(itemOfPart.keySet());
+    Map<PartId, List<BoxContent>> contents = of(itemOfPart.keySet());
     Sameness sameness = new Sameness();
-    Map<Long, List<Boxes.Content>> boxes = new HashMap<>();
+    Map<ItemId, List<Boxes.Content>> boxes = new HashMap<>();
     contents.forEach(
         (part, inside) ->
             boxes.put(
@@ -85,9 +87,9 @@ public final class BoxRepository {
 
   /** Finds the stocked items that are the same thing as a part; each family is read once. */
   private final class Sameness {
-    private final Map<Family, Map<Part, Long>> stocked = new HashMap<>();
+    private final Map<Family, Map<Part, ItemId>> stocked = new HashMap<>();
 
-    Set<Long> itemsOf(Part content) {
+    Set<ItemId> itemsOf(Part content) {
       return content
           .family()
           .map(family -> stocked.computeIfAbsent(family, this::read))
@@ -100,8 +102,8 @@ public final class BoxRepository {
           .orElse(Set.of());
     }
 
-    private Map<Part, Long> read(Family family) {
-      Map<Long, Long> items =
+    private Map<Part, ItemId> read(Family family) {
+      Map<PartId, ItemId> items =
           context
               .select(PART.ID, ITEM.ID)
               .from(ITEM)
@@ -109,7 +111,7 @@ public final class BoxRepository {
               .on(PART.ID.eq(ITEM.PART_ID))
               .where(PART.FAMILY.eq(family.name()), ITEM.RETIRED_ON.isNull())
               .fetchMap(PART.ID, ITEM.ID);
-      Map<Part, Long> parts = new HashMap<>();
+      Map<Part, ItemId> parts = new HashMap<>();
       new PartRepository(context)
           .byIds(items.keySet())
           .forEach(part -> parts.put(part, items.get(part.id())));
@@ -118,7 +120,7 @@ public final class BoxRepository {
   }
 
   /** The parts in whose boxes a part comes. */
-  public List<Long> boxesWith(long contentPartId) {
+  public List<PartId> boxesWith(PartId contentPartId) {
     return context
         .select(BOX_CONTENT.PART_ID)
         .from(BOX_CONTENT)
@@ -127,7 +129,7 @@ public final class BoxRepository {
   }
 
   /** Writes what comes in a box in place of what did. */
-  public void set(long partId, List<BoxContent> contents) {
+  public void set(PartId partId, List<BoxContent> contents) {
     context.deleteFrom(BOX_CONTENT).where(BOX_CONTENT.PART_ID.eq(partId)).execute();
     for (BoxContent content : contents) {
       context

@@ -5,6 +5,7 @@ import static dev.lonja.store.schema.Tables.PART_PROPERTY;
 
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Properties;
 import dev.lonja.store.query.Bound;
@@ -32,11 +33,11 @@ public final class PartRepository {
     this.context = context;
   }
 
-  public Optional<Part> byId(long id) {
+  public Optional<Part> byId(PartId id) {
     return byIds(List.of(id)).stream().findFirst();
   }
 
-  public List<Part> byIds(Collection<Long> ids) {
+  public List<Part> byIds(Collection<PartId> ids) {
     return where(Bound.oneOf(PART.ID, ids), ids.size());
   }
 
@@ -116,7 +117,7 @@ public final class PartRepository {
   }
 
   /** Adds a part of which nothing is recorded yet. */
-  public long add(String make, String number, Optional<Family> family) {
+  public PartId add(String make, String number, Optional<Family> family) {
     PartKey key = PartKey.of(number).orElseThrow();
     return context
         .insertInto(PART)
@@ -130,7 +131,7 @@ public final class PartRepository {
   }
 
   /** Writes what is recorded of a part in place of what was. */
-  public void record(long partId, Optional<Family> family, Properties properties) {
+  public void record(PartId partId, Optional<Family> family, Properties properties) {
     context
         .update(PART)
         .set(PART.FAMILY, family.map(Family::name).orElse(null))
@@ -148,7 +149,7 @@ public final class PartRepository {
   }
 
   /** Gives a part another make or number. */
-  public void rename(long partId, String make, String number) {
+  public void rename(PartId partId, String make, String number) {
     PartKey key = PartKey.of(number).orElseThrow();
     context
         .update(PART)
@@ -169,7 +170,7 @@ public final class PartRepository {
         .orderBy(PART.NUMBER_KEY, PART.MAKE, PART.NUMBER)
         .limit(most)
         .forEach(rows::add);
-    Map<Long, Properties> properties =
+    Map<PartId, Properties> properties =
         properties(rows.stream().map(row -> row.get(PART.ID)).toList());
     return rows.stream()
         .map(
@@ -183,8 +184,8 @@ public final class PartRepository {
         .toList();
   }
 
-  private Map<Long, Properties> properties(List<Long> partIds) {
-    Map<Long, Properties> properties = new HashMap<>();
+  private Map<PartId, Properties> properties(List<PartId> partIds) {
+    Map<PartId, Properties> properties = new HashMap<>();
     if (!partIds.isEmpty()) {
       context
           .select(PART_PROPERTY.PART_ID, PART_PROPERTY.PROPERTY, PART_PROPERTY.VALUE)

@@ -5,7 +5,10 @@ import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.TASK;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.Torque;
@@ -13,6 +16,7 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
+import dev.lonja.core.service.TaskId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,7 +37,7 @@ public final class DeviationRepository {
   }
 
   /** All deviations, by unit, in order of entry. */
-  public Map<Long, List<Deviation>> byUnit() {
+  public Map<UnitId, List<Deviation>> byUnit() {
     return context
         .select(DEVIATION.asterisk(), ITEM.FILTER_VOLUME_UL, METER.MEASURE)
         .from(DEVIATION)
@@ -48,7 +52,7 @@ public final class DeviationRepository {
   }
 
   /** Puts a deviation in force; one that changed the same thing before gives way. */
-  public void put(long unitId, Deviation deviation) {
+  public void put(UnitId unitId, Deviation deviation) {
     Row row = row(deviation.change());
     context
         .deleteFrom(DEVIATION)
@@ -76,7 +80,7 @@ public final class DeviationRepository {
   }
 
   /** Lets a unit follow its variant again; false if the deviation is not there. */
-  public boolean remove(long unitId, long deviationId) {
+  public boolean remove(UnitId unitId, long deviationId) {
     return context
             .deleteFrom(DEVIATION)
             .where(DEVIATION.UNIT_ID.eq(unitId), DEVIATION.ID.eq(deviationId))
@@ -87,20 +91,20 @@ public final class DeviationRepository {
   /** The columns that say what is changed. */
   private record Row(
       String change,
-      Optional<Long> compartmentId,
-      Optional<Long> positionId,
-      Optional<Long> taskId,
+      Optional<CompartmentId> compartmentId,
+      Optional<PositionId> positionId,
+      Optional<TaskId> taskId,
       Optional<String> condition) {
 
-    static Row ofCompartment(String change, long id) {
+    static Row ofCompartment(String change, CompartmentId id) {
       return new Row(change, Optional.of(id), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
-    static Row ofPosition(String change, long id) {
+    static Row ofPosition(String change, PositionId id) {
       return new Row(change, Optional.empty(), Optional.of(id), Optional.empty(), Optional.empty());
     }
 
-    static Row ofTask(String change, long id) {
+    static Row ofTask(String change, TaskId id) {
       return new Row(change, Optional.empty(), Optional.empty(), Optional.of(id), Optional.empty());
     }
   }
@@ -164,8 +168,8 @@ public final class DeviationRepository {
   }
 
   private static Deviation.Change change(Record row) {
-    Long compartment = row.get(DEVIATION.COMPARTMENT_ID);
-    Long position = row.get(DEVIATION.POSITION_ID);
+    CompartmentId compartment = row.get(DEVIATION.COMPARTMENT_ID);
+    PositionId position = row.get(DEVIATION.POSITION_ID);
     return switch (row.get(DEVIATION.CHANGE)) {
       case "CAPACITY" ->
           new Deviation.Change.OtherCapacity(
@@ -192,7 +196,7 @@ public final class DeviationRepository {
   }
 
   private static Deviation.Change absent(
-      @Nullable Long compartment, @Nullable Long position, Record row) {
+      @Nullable CompartmentId compartment, @Nullable PositionId position, Record row) {
     if (compartment != null) {
       return new Deviation.Change.NoCompartment(compartment);
     }

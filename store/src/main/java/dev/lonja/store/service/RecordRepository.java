@@ -10,10 +10,13 @@ import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.InspectionOutcome;
 import dev.lonja.core.service.RecordedFill;
 import dev.lonja.core.service.ReplacementChance;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -30,10 +33,10 @@ import org.jooq.impl.DSL;
 public final class RecordRepository {
 
   /** The inspection of a task that a tray brought about; empty until its outcome is noted. */
-  public record Inspected(long recordId, long taskId, Optional<InspectionOutcome> outcome) {}
+  public record Inspected(long recordId, TaskId taskId, Optional<InspectionOutcome> outcome) {}
 
   /** A fill with the tray it was noted on, if it was. */
-  public record NotedFill(RecordedFill fill, long unitId, Optional<Long> trayId) {}
+  public record NotedFill(RecordedFill fill, UnitId unitId, Optional<TrayId> trayId) {}
 
   private final DSLContext context;
 
@@ -85,7 +88,7 @@ public final class RecordRepository {
   }
 
   /** The inspections that a tray brought about, in order of their tasks. */
-  public List<Inspected> inspectionsOf(long trayId) {
+  public List<Inspected> inspectionsOf(TrayId trayId) {
     return context
         .select(TASK_RECORD.ID, TASK_RECORD.TASK_ID, INSPECTION.OUTCOME)
         .from(TASK_RECORD)
@@ -118,7 +121,7 @@ public final class RecordRepository {
   }
 
   /** All fills that have not been withdrawn, by unit, in order of their days. */
-  public Map<Long, List<RecordedFill>> fillsByUnit() {
+  public Map<UnitId, List<RecordedFill>> fillsByUnit() {
     return standingFills(DSL.noCondition()).stream()
         .collect(
             Collectors.groupingBy(
@@ -126,7 +129,7 @@ public final class RecordRepository {
   }
 
   /** The fills noted on a tray. */
-  public List<RecordedFill> fillsOf(long trayId) {
+  public List<RecordedFill> fillsOf(TrayId trayId) {
     return standingFills(FILL.TRAY_ID.eq(trayId)).stream().map(NotedFill::fill).toList();
   }
 
@@ -160,7 +163,7 @@ public final class RecordRepository {
   }
 
   /** Withdraws every fill of a tray by a line that names it. */
-  public void withdrawFillsOf(long trayId, String reason, String actor, Instant at) {
+  public void withdrawFillsOf(TrayId trayId, String reason, String actor, Instant at) {
     standingFills(FILL.TRAY_ID.eq(trayId))
         .forEach(noted -> insertFill(noted, Optional.of(noted.fill().id()), reason, actor, at));
   }
@@ -191,9 +194,9 @@ public final class RecordRepository {
    * By unit and task, the day to which a person moved the next occurrence. A move ends when the
    * task is recorded as done after it, or is moved back.
    */
-  public Map<Long, Map<Long, Move>> moves() {
+  public Map<UnitId, Map<TaskId, Move>> moves() {
     var later = TASK_MOVE.as("later_move");
-    Map<Long, Map<Long, Move>> moves = new HashMap<>();
+    Map<UnitId, Map<TaskId, Move>> moves = new HashMap<>();
     context
         .selectFrom(TASK_MOVE)
         .where(TASK_MOVE.MOVED_ON.isNotNull())
@@ -224,7 +227,12 @@ public final class RecordRepository {
 
   /** Moves the next occurrence of a task to a day, or back to its own. */
   public void move(
-      long unitId, long taskId, Optional<LocalDate> day, String reason, String actor, Instant at) {
+      UnitId unitId,
+      TaskId taskId,
+      Optional<LocalDate> day,
+      String reason,
+      String actor,
+      Instant at) {
     context
         .insertInto(TASK_MOVE)
         .set(TASK_MOVE.UNIT_ID, unitId)

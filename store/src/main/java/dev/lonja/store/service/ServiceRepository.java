@@ -7,6 +7,7 @@ import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import static dev.lonja.store.schema.Tables.UNIT;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
@@ -15,7 +16,9 @@ import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.Severity;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.schema.tables.TaskRecord;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -45,8 +48,8 @@ public final class ServiceRepository {
   }
 
   /** The tasks of every unit in service as its variant has them, by unit, in order of entry. */
-  public Map<Long, List<Task>> tasksByUnit() {
-    Map<Long, List<FluidRow>> byFluid = fluidRows();
+  public Map<UnitId, List<Task>> tasksByUnit() {
+    Map<TaskId, List<FluidRow>> byFluid = fluidRows();
     return context
         .select()
         .from(UNIT)
@@ -62,8 +65,8 @@ public final class ServiceRepository {
   }
 
   /** By unit and task, all records that have not been withdrawn, the latest last. */
-  public Map<Long, Map<Long, List<Origin>>> done() {
-    Map<Long, Map<Long, List<Origin>>> done = new HashMap<>();
+  public Map<UnitId, Map<TaskId, List<Origin>>> done() {
+    Map<UnitId, Map<TaskId, List<Origin>>> done = new HashMap<>();
     context
         .select(
             TASK_RECORD.UNIT_ID,
@@ -88,11 +91,11 @@ public final class ServiceRepository {
 
   /** Records that a task was done on a unit as part of a tray. */
   public void addDone(
-      long unitId,
-      long taskId,
+      UnitId unitId,
+      TaskId taskId,
       LocalDate day,
       Optional<MeterValue> life,
-      long trayId,
+      TrayId trayId,
       String actor,
       Instant at) {
     context
@@ -109,7 +112,7 @@ public final class ServiceRepository {
   }
 
   /** Withdraws every standing record of a tray by a line that names it. */
-  public void withdrawOfTray(long trayId, String reason, String actor, Instant at) {
+  public void withdrawOfTray(TrayId trayId, String reason, String actor, Instant at) {
     context
         .selectFrom(TASK_RECORD)
         .where(TASK_RECORD.TRAY_ID.eq(trayId), stands())
@@ -149,7 +152,7 @@ public final class ServiceRepository {
             .map(tenths -> new MeterValue(tenths, measure(row))));
   }
 
-  private static Task task(Record row, Map<Long, List<FluidRow>> byFluid) {
+  private static Task task(Record row, Map<TaskId, List<FluidRow>> byFluid) {
     return new Task(
         row.get(TASK.ID),
         row.get(SERVICE.NAME),
@@ -193,7 +196,7 @@ public final class ServiceRepository {
   /** A row of the intervals by fluid; its measure is that of the unit's meter. */
   private record FluidRow(String fluidClass, @Nullable Long tenths, @Nullable Long months) {}
 
-  private Map<Long, List<FluidRow>> fluidRows() {
+  private Map<TaskId, List<FluidRow>> fluidRows() {
     return context
         .selectFrom(FLUID_INTERVAL)
         .orderBy(FLUID_INTERVAL.ID)

@@ -1,5 +1,8 @@
 package dev.lonja.store.tray;
 
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import java.time.LocalDate;
 import java.util.List;
@@ -12,9 +15,9 @@ import java.util.Optional;
  * @param version counts its changes
  */
 public record Tray(
-    long id,
+    TrayId id,
     String number,
-    long unitId,
+    UnitId unitId,
     String unitCode,
     String title,
     LocalDate plannedOn,
@@ -22,7 +25,7 @@ public record Tray(
     Optional<String> mechanic,
     Optional<LocalDate> handedOverOn,
     long version,
-    List<Long> taskIds,
+    List<TaskId> taskIds,
     List<TrayLine> lines) {
 
   /** Where a tray is in its life. */

@@ -8,18 +8,21 @@ import static dev.lonja.store.schema.Tables.TRAY_TASK;
 import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.store.query.NextNumber;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Field;
 import org.jooq.Record;
-import org.jooq.impl.DSL;
 
 /** Trays; every change checks the version it was based on. */
 public final class TrayRepository {
@@ -30,7 +33,7 @@ public final class TrayRepository {
     this.context = context;
   }
 
-  public Optional<Tray> byId(long id) {
+  public Optional<Tray> byId(TrayId id) {
     return where(TRAY.ID.eq(id)).stream().findFirst();
   }
 
@@ -49,19 +52,18 @@ public final class TrayRepository {
   }
 
   /** Adds an empty open tray with the next number. */
-  public long add(long unitId, String title, LocalDate plannedOn, List<Long> taskIds) {
-    Field<Long> highest = DSL.coalesce(DSL.max(TRAY.ID), 0L);
-    long id = context.select(highest).from(TRAY).fetchSingle(highest) + 1;
+  public TrayId add(UnitId unitId, String title, LocalDate plannedOn, List<TaskId> taskIds) {
+    TrayId id = NextNumber.of(context, TRAY, TRAY.ID);
     context
         .insertInto(TRAY)
         .set(TRAY.ID, id)
-        .set(TRAY.NUMBER, String.format("T-%04d", id))
+        .set(TRAY.NUMBER, String.format("T-%04d", id.value()))
         .set(TRAY.UNIT_ID, unitId)
         .set(TRAY.TITLE, title)
         .set(TRAY.PLANNED_ON, plannedOn)
         .set(TRAY.STATE, Tray.State.OPEN.name())
         .execute();
-    for (Long taskId : taskIds) {
+    for (TaskId taskId : taskIds) {
       context
           .insertInto(TRAY_TASK)
           .set(TRAY_TASK.TRAY_ID, id)
@@ -77,8 +79,8 @@ public final class TrayRepository {
    * @param destination the position or compartment it is for
    */
   public long addLine(
-      long trayId,
-      long itemId,
+      TrayId trayId,
+      ItemId itemId,
       String place,
       String note,
       Quantity wanted,
@@ -97,7 +99,7 @@ public final class TrayRepository {
   }
 
   /** Puts another item on a line in place of what was asked for; nothing of it is laid yet. */
-  public void substitute(long lineId, long itemId, Optional<TrayLine.Substitution> substitution) {
+  public void substitute(long lineId, ItemId itemId, Optional<TrayLine.Substitution> substitution) {
     context
         .update(TRAY_LINE)
         .set(TRAY_LINE.ITEM_ID, itemId)
@@ -163,7 +165,7 @@ public final class TrayRepository {
   }
 
   /** Takes everything off the tray; its lines stay. */
-  public void unlayAll(long trayId) {
+  public void unlayAll(TrayId trayId) {
     context
         .update(TRAY_LINE)
         .set(TRAY_LINE.LAID_MICRO, 0L)
@@ -172,7 +174,7 @@ public final class TrayRepository {
   }
 
   /** Counts a change of the tray's lines. */
-  public boolean touch(long trayId, long readVersion) {
+  public boolean touch(TrayId trayId, long readVersion) {
     return context
             .update(TRAY)
             .set(TRAY.VERSION, readVersion + 1)
@@ -181,21 +183,21 @@ public final class TrayRepository {
         == 1;
   }
 
-  public boolean handOver(long trayId, long readVersion, String mechanic, LocalDate day) {
+  public boolean handOver(TrayId trayId, long readVersion, String mechanic, LocalDate day) {
     return setState(
         trayId, readVersion, Tray.State.HANDED_OVER, Optional.of(mechanic), Optional.of(day));
   }
 
-  public boolean reopen(long trayId, long readVersion) {
+  public boolean reopen(TrayId trayId, long readVersion) {
     return setState(trayId, readVersion, Tray.State.OPEN, Optional.empty(), Optional.empty());
   }
 
-  public boolean clear(long trayId, long readVersion) {
+  public boolean clear(TrayId trayId, long readVersion) {
     return setState(trayId, readVersion, Tray.State.CLEARED, Optional.empty(), Optional.empty());
   }
 
   private boolean setState(
-      long trayId,
+      TrayId trayId,
       long readVersion,
       Tray.State state,
       Optional<String> mechanic,
@@ -212,7 +214,7 @@ public final class TrayRepository {
   }
 
   private List<Tray> where(Condition condition) {
-    Map<Long, List<Long>> tasks =
+    Map<TrayId, List<TaskId>> tasks =
         context
             .select(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID)
             .from(TRAY_TASK)
@@ -221,7 +223,7 @@ public final class TrayRepository {
             .where(condition)
             .orderBy(TRAY_TASK.ID)
             .fetchGroups(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID);
-    Map<Long, List<TrayLine>> lines =
+    Map<TrayId, List<TrayLine>> lines =
         context
             .select()
             .from(TRAY_LINE)
@@ -249,7 +251,7 @@ public final class TrayRepository {
                     lines.getOrDefault(row.get(TRAY.ID), List.of())));
   }
 
-  private static Tray tray(Record row, List<Long> taskIds, List<TrayLine> lines) {
+  private static Tray tray(Record row, List<TaskId> taskIds, List<TrayLine> lines) {
     return new Tray(
         row.get(TRAY.ID),
         row.get(TRAY.NUMBER),

@@ -13,6 +13,7 @@ import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.part.Property;
@@ -132,7 +133,7 @@ class StatementsTest {
 
   @Test
   void whatIsRecordedOfAPartIsReplacedWhole() {
-    long id = store.write(s -> s.parts().add("Pellam", "PL 1", Optional.empty()));
+    PartId id = store.write(s -> s.parts().add("Pellam", "PL 1", Optional.empty()));
     Properties first = Properties.NONE.withWritten("height", "93").withWritten("use", "oil");
     Properties second = Properties.NONE.withWritten("height", "95.5");
     for (Properties properties : List.of(first, second)) {
@@ -149,13 +150,13 @@ class StatementsTest {
 
   @Test
   void aStatementComesBackAsItWasMade() {
-    long subject = store.write(s -> s.parts().add("Pellam", "PL 1", Optional.empty()));
+    PartId subject = store.write(s -> s.parts().add("Pellam", "PL 1", Optional.empty()));
     Statement made =
         new Statement(
             0,
             subject,
             StatementKind.REPLACES,
-            9,
+            new PartId(9),
             Source.MACHINE_MAKER,
             LocalDate.of(2026, 5, 1),
             Source.MACHINE_MAKER.confidence(),

@@ -2,6 +2,7 @@ package dev.lonja.store.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
 import java.nio.file.Path;
@@ -97,7 +98,7 @@ class VerificationTest {
   void moreComingBackThanWentOut() {
     String line = "VALUES (%d, 1, 1, 11, 'RETURN', 9000000, 0, 0, '', '', %d, 'cage-open-001', %d,";
     String who = " 'me', '2027-03-15T08:00:00Z')";
-    long issue = store.read(session -> session.ledger().latest(1, 1)).get(0).id();
+    long issue = store.read(session -> session.ledger().latest(new ItemId(1), 1)).get(0).id();
     Stores.tamper(
         store,
         "INSERT INTO movement " + String.format(line, 901, issue, 2) + who,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Meter;
 import dev.lonja.core.fleet.MeterDigest;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Ruling;
 import dev.lonja.core.quantity.MeterValue;
@@ -28,7 +29,7 @@ class MeterDigestsTest {
 
   private static final Instant NOW = Instant.parse("2027-03-15T09:00:00Z");
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
-  private static final long SWEEPER = 10;
+  private static final MeterId SWEEPER = new MeterId(10);
 
   @TempDir Path folder;
   private LonjaStore store;
@@ -46,10 +47,10 @@ class MeterDigestsTest {
   /** What is remembered is what is worked out anew, for every meter of the store. */
   @Test
   void whatIsRememberedIsWhatIsWorkedOut() {
-    Map<Long, MeterDigest> first = digests();
+    Map<MeterId, MeterDigest> first = digests();
     assertThat(digests()).isEqualTo(first);
     try (LonjaStore other = LonjaStore.open(store.file())) {
-      assertThat(other.<Map<Long, MeterDigest>>read(MeterDigestsTest::of)).isEqualTo(first);
+      assertThat(other.<Map<MeterId, MeterDigest>>read(MeterDigestsTest::of)).isEqualTo(first);
     }
     assertThat(first).hasSize(11);
   }
@@ -126,15 +127,15 @@ class MeterDigestsTest {
     return shown(digests());
   }
 
-  private static String shown(Map<Long, MeterDigest> digests) {
+  private static String shown(Map<MeterId, MeterDigest> digests) {
     return digests.get(SWEEPER).last().orElseThrow().reading().value().display();
   }
 
-  private Map<Long, MeterDigest> digests() {
+  private Map<MeterId, MeterDigest> digests() {
     return store.read(MeterDigestsTest::of);
   }
 
-  private static Map<Long, MeterDigest> of(Session session) {
+  private static Map<MeterId, MeterDigest> of(Session session) {
     List<Meter> meters = session.fleet().meters();
     return session.meterDigests().of(meters, session.fleet().calendars(), TODAY);
   }

@@ -3,6 +3,8 @@ package dev.lonja.store.fluid;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Approval;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.Climate;
@@ -11,8 +13,10 @@ import dev.lonja.core.fluid.Grade;
 import dev.lonja.core.fluid.GradeChart;
 import dev.lonja.core.fluid.GradeRow;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
@@ -37,8 +41,8 @@ class FluidRepositoriesTest {
 
   private static final Instant NOW = Instant.parse("2027-03-15T08:00:00Z");
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
-  private static final long SUMP = 5;
-  private static final long HOIST = 4;
+  private static final CompartmentId SUMP = new CompartmentId(5);
+  private static final UnitId HOIST = new UnitId(4);
 
   @TempDir private Path folder;
   private LonjaStore store;
@@ -53,9 +57,9 @@ class FluidRepositoriesTest {
     store.close();
   }
 
-  private static Product product(List<Approval> approvals) {
+  private static Product product(ProductId id, List<Approval> approvals) {
     return new Product(
-        0,
+        id,
         "Orvane",
         "Alba",
         FluidKind.ENGINE_OIL,
@@ -81,10 +85,16 @@ class FluidRepositoriesTest {
         List.of(
             new Approval(new ApprovalCode("CV 41.2"), false),
             new Approval(new ApprovalCode("VK-205"), true));
-    long id = store.write(s -> s.products().add(product(approvals)));
+    ProductId id =
+        store.write(
+            s -> {
+              ProductId next = s.products().next();
+              s.products().add(product(next, approvals));
+              return next;
+            });
     Product read = store.read(s -> s.products().byId(id).orElseThrow());
     assertThat(read.approvals()).isEqualTo(approvals);
-    assertThat(read.data()).isEqualTo(product(approvals).data());
+    assertThat(read.data()).isEqualTo(product(id, approvals).data());
     assertThat(store.<Boolean>write(s -> s.products().update(read))).isTrue();
     // the version it was read with is no longer that on file
     assertThat(store.<Boolean>write(s -> s.products().update(read))).isFalse();
@@ -161,7 +171,7 @@ class FluidRepositoriesTest {
                 .addTopUp(
                     HOIST,
                     SUMP,
-                    2,
+                    new ItemId(2),
                     Volume.ofLitres(litres),
                     on,
                     Optional.empty(),
@@ -216,8 +226,8 @@ class FluidRepositoriesTest {
             () ->
                 store.<Boolean>write(
                     s -> {
-                      s.products().add(product(List.of()));
-                      s.products().add(product(List.of()));
+                      s.products().add(product(s.products().next(), List.of()));
+                      s.products().add(product(s.products().next(), List.of()));
                       return true;
                     }))
         .isInstanceOf(RuntimeException.class);

@@ -4,16 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.Stores;
@@ -33,8 +39,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** The example's item 8, an oil filter: lot 8 in bin 1, five pieces for 94.50 EUR. */
 class LedgerRepositoryTest {
 
-  private static final long FILTER = 8;
-  private static final long BRISA = 6;
+  private static final ItemId FILTER = new ItemId(8);
+  private static final ItemId BRISA = new ItemId(6);
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
   private static final Quantity NONE = Quantity.pieces(0);
@@ -68,7 +74,10 @@ class LedgerRepositoryTest {
     book(
         stock ->
             Ledger.receive(
-                stock, new Place(FILTER, 8, 1), Quantity.pieces(2), new Money(2_000, EUR)));
+                stock,
+                new Place(FILTER, new LotId(8), new BinId(1)),
+                Quantity.pieces(2),
+                new Money(2_000, EUR)));
     assertThat(stock(FILTER).average()).isEqualTo(new UnitPrice(16_357_143, EUR));
     LedgerLine line = store.read(session -> session.ledger().latest(FILTER, 1)).get(0);
     assertThat(line.kind()).isEqualTo(MovementKind.RECEIPT);
@@ -78,13 +87,14 @@ class LedgerRepositoryTest {
 
   @Test
   void aPlaceIsALotOfTheItemInABinThatExists() {
-    assertThat(place(FILTER, 8, 1)).contains(new Place(FILTER, 8, 1));
-    assertThat(place(FILTER, 1, 1)).isEmpty();
-    assertThat(place(BRISA, 8, 1)).isEmpty();
-    assertThat(place(FILTER, 8, 999)).isEmpty();
+    assertThat(place(FILTER, new LotId(8), new BinId(1)))
+        .contains(new Place(FILTER, new LotId(8), new BinId(1)));
+    assertThat(place(FILTER, new LotId(1), new BinId(1))).isEmpty();
+    assertThat(place(BRISA, new LotId(8), new BinId(1))).isEmpty();
+    assertThat(place(FILTER, new LotId(8), new BinId(999))).isEmpty();
   }
 
-  private Optional<Place> place(long itemId, long lotId, long binId) {
+  private Optional<Place> place(ItemId itemId, LotId lotId, BinId binId) {
     return store.<Optional<Place>>read(session -> session.ledger().place(itemId, lotId, binId));
   }
 
@@ -106,12 +116,12 @@ class LedgerRepositoryTest {
     assertThat(usable(BRISA, "2027-02-01")).isEmpty();
     store.write(
         session -> {
-          long lot = session.ledger().addQuarantinedLot(FILTER, "Q-1", TODAY);
+          LotId lot = session.ledger().addQuarantinedLot(FILTER, "Q-1", TODAY);
           write(
               session,
               Ledger.receive(
                   session.ledger().stockOf(FILTER),
-                  new Place(FILTER, lot, 1),
+                  new Place(FILTER, lot, new BinId(1)),
                   Quantity.pieces(1),
                   new Money(0, EUR)));
           return true;
@@ -122,10 +132,11 @@ class LedgerRepositoryTest {
 
   @Test
   void whatOpenTraysHoldIsNotFree() {
-    long trayId =
+    TrayId trayId =
         store.write(
             session -> {
-              long id = session.trays().add(1, "Service", TODAY, List.of(2L));
+              TrayId id =
+                  session.trays().add(new UnitId(1), "Service", TODAY, List.of(new TaskId(2)));
               session
                   .trays()
                   .addLine(id, FILTER, "Oil filter", "", Quantity.pieces(2), Destination.NONE);
@@ -134,7 +145,7 @@ class LedgerRepositoryTest {
               return id;
             });
     assertThat(free()).contains(Quantity.pieces(3));
-    assertThat(store.<Map<Long, Quantity>>read(session -> session.ledger().heldBesides(trayId)))
+    assertThat(store.<Map<ItemId, Quantity>>read(session -> session.ledger().heldBesides(trayId)))
         .isEmpty();
     store.write(session -> session.trays().handOver(trayId, 0, "workshop", TODAY));
     assertThat(free()).contains(Quantity.pieces(5));
@@ -155,7 +166,13 @@ class LedgerRepositoryTest {
 
   @Test
   void bothHalvesOfATransferAreFoundTogether() {
-    book(stock -> Ledger.transfer(stock, new Place(FILTER, 8, 1), 2, Quantity.pieces(2)));
+    book(
+        stock ->
+            Ledger.transfer(
+                stock,
+                new Place(FILTER, new LotId(8), new BinId(1)),
+                new BinId(2),
+                Quantity.pieces(2)));
     List<LedgerLine> lines = store.read(session -> session.ledger().latest(FILTER, 2));
     for (LedgerLine line : lines) {
       assertThat(store.<List<PastMovement>>read(session -> session.ledger().movement(line.id())))
@@ -183,7 +200,7 @@ class LedgerRepositoryTest {
             List.of(
                 new MovementLine(
                     MovementKind.ISSUE,
-                    new Place(FILTER, 8, 1),
+                    new Place(FILTER, new LotId(8), new BinId(1)),
                     Quantity.pieces(-6),
                     new Money(-1, EUR),
                     new UnitPrice(0, EUR),
@@ -223,11 +240,11 @@ class LedgerRepositoryTest {
     session.ledger().append(((Booking.Booked) booking).lines(), posting, 1);
   }
 
-  private ItemStock stock(long itemId) {
+  private ItemStock stock(ItemId itemId) {
     return store.read(session -> session.ledger().stockOf(itemId));
   }
 
-  private Optional<Quantity> usable(long itemId, String day) {
+  private Optional<Quantity> usable(ItemId itemId, String day) {
     return Optional.ofNullable(
         store.read(session -> session.ledger().usable(LocalDate.parse(day))).get(itemId));
   }

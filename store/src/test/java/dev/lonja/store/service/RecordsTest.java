@@ -3,13 +3,17 @@ package dev.lonja.store.service;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterReplacement;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
 import dev.lonja.core.fleet.Ruling;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.InspectionOutcome;
@@ -17,7 +21,9 @@ import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.RecordedFill;
 import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
 import dev.lonja.store.fleet.ReadingRepository;
@@ -78,7 +84,8 @@ class RecordsTest {
     write(
         records -> {},
         readings -> {
-          readings.add(10, right, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
+          readings.add(
+              new MeterId(10), right, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
           readings.rule(new Ruling(0, wrong.id(), false, "six for nine", "storekeeper"), NOW);
         });
     assertThat(sweeper().readings().stream().flatMap(r -> r.corrects().stream()))
@@ -91,7 +98,7 @@ class RecordsTest {
   /** The engine oil of the hoists lasts 750 h while an E9 oil is in. */
   @Test
   void tasksBringTheirIntervalsByFluid() {
-    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(4L));
+    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(new UnitId(4)));
     Timing.ByInterval timed = tasks.get(0).byInterval().orElseThrow();
     assertThat(timed.byFluid()).hasSize(1);
     assertThat(timed.byFluid().get(0).fluidClass()).isEqualTo("E9");
@@ -117,15 +124,27 @@ class RecordsTest {
 
   @Test
   void fillsStandUntilTheirTrayIsUndone() {
-    long tray =
-        store.write(session -> session.trays().add(4, "500 h service", TODAY, List.of(11L)));
+    TrayId tray =
+        store.write(
+            session ->
+                session
+                    .trays()
+                    .add(new UnitId(4), "500 h service", TODAY, List.of(new TaskId(11))));
     RecordedFill fill =
         new RecordedFill(
-            0, 5, 2, FillCondition.WITH_FILTER, Volume.ofLitres("7.9"), TODAY, "workshop");
+            0,
+            new CompartmentId(5),
+            new ItemId(2),
+            FillCondition.WITH_FILTER,
+            Volume.ofLitres("7.9"),
+            TODAY,
+            "workshop");
     write(
         records ->
             records.addFill(
-                new RecordRepository.NotedFill(fill, 4, Optional.of(tray)), "full mark", NOW),
+                new RecordRepository.NotedFill(fill, new UnitId(4), Optional.of(tray)),
+                "full mark",
+                NOW),
         readings -> {});
     assertThat(fills()).hasSize(2);
     assertThat(fills().get(1).volume()).isEqualTo(Volume.ofLitres("7.9"));
@@ -136,17 +155,23 @@ class RecordsTest {
   }
 
   private List<RecordedFill> fills() {
-    return store.read(session -> session.records().fillsByUnit().get(4L));
+    return store.read(session -> session.records().fillsByUnit().get(new UnitId(4)));
   }
 
   /** The inspection of WB-1's impeller was moved to 29 March; done since, the move is over. */
   @Test
   void aMoveHoldsUntilTheTaskIsDoneOrMovedBack() {
     assertThat(move(1, 5).orElseThrow().day()).isEqualTo(LocalDate.parse("2027-03-29"));
-    long tray = store.write(session -> session.trays().add(1, "Service", TODAY, List.of(5L)));
+    TrayId tray =
+        store.write(
+            session ->
+                session.trays().add(new UnitId(1), "Service", TODAY, List.of(new TaskId(5))));
     store.write(
         session -> {
-          session.services().addDone(1, 5, TODAY, Optional.empty(), tray, "workshop", NOW);
+          session
+              .services()
+              .addDone(
+                  new UnitId(1), new TaskId(5), TODAY, Optional.empty(), tray, "workshop", NOW);
           return true;
         });
     assertThat(move(1, 5)).isEmpty();
@@ -157,14 +182,17 @@ class RecordsTest {
         });
     assertThat(move(1, 5)).isPresent();
     write(
-        records -> records.move(1, 5, Optional.empty(), "slip is free", "storekeeper", NOW),
+        records ->
+            records.move(
+                new UnitId(1), new TaskId(5), Optional.empty(), "slip is free", "storekeeper", NOW),
         readings -> {});
     assertThat(move(1, 5)).isEmpty();
   }
 
   private Optional<RecordRepository.Move> move(long unit, long task) {
-    Map<Long, Map<Long, RecordRepository.Move>> moves = store.read(s -> s.records().moves());
-    return Optional.ofNullable(moves.getOrDefault(unit, Map.of()).get(task));
+    Map<UnitId, Map<TaskId, RecordRepository.Move>> moves = store.read(s -> s.records().moves());
+    return Optional.ofNullable(
+        moves.getOrDefault(new UnitId(unit), Map.of()).get(new TaskId(task)));
   }
 
   @Test
@@ -194,7 +222,7 @@ class RecordsTest {
   }
 
   private MeterNotes sweeper() {
-    return store.read(session -> session.readings().of(10));
+    return store.read(session -> session.readings().of(new MeterId(10)));
   }
 
   private MeterValue lifeOfSweeper() {

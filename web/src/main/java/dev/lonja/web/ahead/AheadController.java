@@ -1,6 +1,7 @@
 package dev.lonja.web.ahead;
 
 import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.item.ItemId;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -28,7 +29,7 @@ class AheadController {
   }
 
   @GetMapping("/ahead/{itemId}")
-  String item(@PathVariable long itemId, @RequestParam Optional<LocalDate> week, Model model) {
+  String item(@PathVariable ItemId itemId, @RequestParam Optional<LocalDate> week, Model model) {
     model.addAttribute(
         "view",
         desk.item(itemId, week)

@@ -6,6 +6,7 @@ import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Take;
 import dev.lonja.desk.clock.StoreClock;
@@ -93,7 +94,7 @@ public class AheadDesk {
    * empty for an unknown item.
    */
   @Allowed.ToSeeStore
-  public Optional<AheadItemView> item(long itemId, Optional<LocalDate> week) {
+  public Optional<AheadItemView> item(ItemId itemId, Optional<LocalDate> week) {
     LocalDate today = clock.today();
     Forecast forecast = store.read(session -> Forecast.load(session, today, WEEKS));
     return forecast
@@ -113,7 +114,7 @@ public class AheadDesk {
     return new AheadItemView(
         Plate.of(subject.lead()),
         subject.product().map(Drum::of),
-        subject.product().map(Product::id).orElse(0L),
+        subject.product().map(Product::id),
         subject.free().display() + " free, " + summary(subject.cover()),
         TideLine.draw(forecast.plan().today(), forecast.plan().horizon(), subject),
         weeks(subject, chosen),
@@ -144,7 +145,7 @@ public class AheadDesk {
     String pack =
         subject.items().size() > 1
             ? subject.items().stream()
-                    .filter(item -> item.id() == demand.itemId())
+                    .filter(item -> item.id().equals(demand.itemId()))
                     .findFirst()
                     .orElseThrow()
                     .number()

@@ -1,5 +1,6 @@
 package dev.lonja.web.ahead;
 
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import java.util.List;
@@ -9,7 +10,7 @@ import java.util.Optional;
 record AheadItemView(
     Plate plate,
     Optional<Drum> drum,
-    long productId,
+    Optional<ProductId> productId,
     String summary,
     String tide,
     List<Week> weeks,

@@ -1,6 +1,7 @@
 package dev.lonja.web.book;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
@@ -29,7 +30,7 @@ public class BookDesk {
   public List<MovementRow> latest() {
     return store.read(
         session -> {
-          Map<Long, Item> items =
+          Map<ItemId, Item> items =
               session.items().all().stream()
                   .collect(Collectors.toMap(Item::id, Function.identity()));
           return session.ledger().latest(MOST).stream()

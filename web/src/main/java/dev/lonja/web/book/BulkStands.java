@@ -2,6 +2,7 @@ package dev.lonja.web.book;
 
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.Session;
 import java.util.List;
@@ -15,13 +16,13 @@ final class BulkStands {
   private BulkStands() {}
 
   /** Why an item may not be put in a bin; empty if it may. */
-  static Optional<String> refusal(Session session, long itemId, Item.Bin bin) {
+  static Optional<String> refusal(Session session, ItemId itemId, Item.Bin bin) {
     Optional<Product> coming =
         session.items().byId(itemId).filter(BulkStands::isBulk).flatMap(Item::product);
     return coming.flatMap(
         product ->
             bulkIn(session, bin).stream()
-                .filter(there -> there.id() != product.id())
+                .filter(there -> !there.id().equals(product.id()))
                 .findFirst()
                 .map(
                     there ->

@@ -1,5 +1,6 @@
 package dev.lonja.web.book;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Refusal;
 import dev.lonja.core.quantity.Quantity;
@@ -18,7 +19,7 @@ public final class LedgerWording {
   /** Writes the lines of a booking, or says in words why there are none. */
   public static Outcome write(
       Session session,
-      long itemId,
+      ItemId itemId,
       Booking booking,
       Posting posting,
       int firstLineNo,

@@ -1,6 +1,7 @@
 package dev.lonja.web.book;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.web.frame.Words;
@@ -10,7 +11,7 @@ public record MovementRow(
     long id,
     String day,
     String kind,
-    long itemId,
+    ItemId itemId,
     String item,
     String lot,
     String bin,

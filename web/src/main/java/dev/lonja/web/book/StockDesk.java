@@ -1,10 +1,13 @@
 package dev.lonja.web.book;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
@@ -48,7 +51,7 @@ public class StockDesk {
    * @param toBin the address to transfer to
    */
   public record LotForm(
-      String what, long lotId, long binId, String quantity, String toBin, String reason) {}
+      String what, LotId lotId, BinId binId, String quantity, String toBin, String reason) {}
 
   public StockDesk(OnceOnly once, StoreClock clock) {
     this.once = once;
@@ -57,7 +60,7 @@ public class StockDesk {
 
   /** Issues from usable lots, first expired first out. */
   @Allowed.ToKeepStore
-  public Outcome issue(Sent sent, long itemId, IssueForm form) {
+  public Outcome issue(Sent sent, ItemId itemId, IssueForm form) {
     return once.run(
         sent,
         session -> {
@@ -78,11 +81,11 @@ public class StockDesk {
 
   /** Receives into a new lot, or adds to one of the same code. */
   @Allowed.ToKeepStore
-  public Outcome receive(Sent sent, long itemId, ReceiptForm form) {
+  public Outcome receive(Sent sent, ItemId itemId, ReceiptForm form) {
     return once.run(sent, session -> receive(session, sent, itemId, form));
   }
 
-  private Outcome receive(Session session, Sent sent, long itemId, ReceiptForm form) {
+  private Outcome receive(Session session, Sent sent, ItemId itemId, ReceiptForm form) {
     Typed typed = new Typed();
     ItemStock stock = session.ledger().stockOf(itemId);
     Optional<Quantity> quantity = quantity(typed, stock, form.quantity());
@@ -102,7 +105,7 @@ public class StockDesk {
     if (!typed.problems().isEmpty()) {
       return new Outcome.Refused(typed.problems());
     }
-    long lotId =
+    LotId lotId =
         session
             .ledger()
             .lotByCode(itemId, lot.orElseThrow())
@@ -117,7 +120,7 @@ public class StockDesk {
   }
 
   /** How long what comes in today keeps, where the item says so and the label does not. */
-  private Optional<LocalDate> byShelfLife(Session session, long itemId) {
+  private Optional<LocalDate> byShelfLife(Session session, ItemId itemId) {
     return session
         .items()
         .byId(itemId)
@@ -127,11 +130,11 @@ public class StockDesk {
 
   /** Counts, scraps or transfers one lot in one bin, or adjusts it by more or less. */
   @Allowed.ToKeepStore
-  public Outcome onLot(Sent sent, long itemId, LotForm form) {
+  public Outcome onLot(Sent sent, ItemId itemId, LotForm form) {
     return once.run(sent, session -> onLot(session, sent, itemId, form));
   }
 
-  private Outcome onLot(Session session, Sent sent, long itemId, LotForm form) {
+  private Outcome onLot(Session session, Sent sent, ItemId itemId, LotForm form) {
     Typed typed = new Typed();
     ItemStock stock = session.ledger().stockOf(itemId);
     Optional<Quantity> quantity = quantity(typed, stock, form.quantity());
@@ -188,7 +191,7 @@ public class StockDesk {
           if (reason.isEmpty()) {
             return new Outcome.Refused(typed.problems());
           }
-          long itemId = line.get().itemId();
+          ItemId itemId = line.get().itemId();
           Booking booking =
               Ledger.correct(
                   session.ledger().stockOf(itemId), session.ledger().movement(movementId));
@@ -196,7 +199,7 @@ public class StockDesk {
         });
   }
 
-  private Outcome write(Session session, long itemId, Booking booking, Sent sent, String reason) {
+  private Outcome write(Session session, ItemId itemId, Booking booking, Sent sent, String reason) {
     Posting posting = new Posting(reason, "", sent.key(), sent.actor(), clock.now());
     return LedgerWording.write(
         session, itemId, booking, posting, 1, "/items/" + itemId, "quantity");

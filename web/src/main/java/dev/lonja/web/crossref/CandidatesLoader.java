@@ -8,8 +8,10 @@ import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.store.Session;
@@ -31,12 +33,12 @@ public final class CandidatesLoader {
   private final Session session;
   private final LocalDate today;
   private final Neighbourhood around;
-  private final Map<Long, Item> items = new HashMap<>();
-  private final Map<Long, Quantity> free = new HashMap<>();
-  private final Map<Long, UnitPrice> prices = new HashMap<>();
+  private final Map<PartId, Item> items = new HashMap<>();
+  private final Map<ItemId, Quantity> free = new HashMap<>();
+  private final Map<ItemId, UnitPrice> prices = new HashMap<>();
   private final Candidates candidates;
 
-  private CandidatesLoader(Session session, LocalDate today, long partId, Fitting place) {
+  private CandidatesLoader(Session session, LocalDate today, PartId partId, Fitting place) {
     this.session = session;
     this.today = today;
     this.around = Neighbourhood.around(partId, session.statements());
@@ -44,9 +46,9 @@ public final class CandidatesLoader {
     lookUp(List.of(partId));
   }
 
-  private Map<Long, Candidates.Shelf> shelves(Collection<Long> parts) {
+  private Map<PartId, Candidates.Shelf> shelves(Collection<PartId> parts) {
     lookUp(parts);
-    Map<Long, Candidates.Shelf> shelves = new HashMap<>();
+    Map<PartId, Candidates.Shelf> shelves = new HashMap<>();
     items.forEach(
         (part, item) ->
             shelves.put(
@@ -56,15 +58,16 @@ public final class CandidatesLoader {
   }
 
   /** Looks up what is stocked of parts, how much of it is free, and what it costs. */
-  void lookUp(Collection<Long> parts) {
-    Map<Long, Item> found = session.items().byParts(parts);
-    List<Long> ids = found.values().stream().map(Item::id).toList();
+  void lookUp(Collection<PartId> parts) {
+    Map<PartId, Item> found = session.items().byParts(parts);
+    List<ItemId> ids = found.values().stream().map(Item::id).toList();
     items.putAll(found);
     free.putAll(session.ledger().free(today, ids));
     prices.putAll(session.keeping().lowestPrices(ids, session.settings().currency()));
   }
 
-  public static CandidatesLoader of(Session session, LocalDate today, long partId, Fitting place) {
+  public static CandidatesLoader of(
+      Session session, LocalDate today, PartId partId, Fitting place) {
     return new CandidatesLoader(session, today, partId, place);
   }
 
@@ -82,19 +85,19 @@ public final class CandidatesLoader {
   }
 
   /** The stocked item of a part in this neighbourhood. */
-  Optional<Item> item(long part) {
+  Optional<Item> item(PartId part) {
     return Optional.ofNullable(items.get(part));
   }
 
-  String free(long part) {
+  String free(PartId part) {
     return item(part).map(item -> freeOf(item).display()).orElse("");
   }
 
   /** Every candidate in words, best first. */
   public List<CandidateRow> rows() {
-    List<Long> parts = new ArrayList<>(List.of(candidates.asked().id()));
+    List<PartId> parts = new ArrayList<>(List.of(candidates.asked().id()));
     candidates.others().forEach(candidate -> parts.add(candidate.part().id()));
-    Map<Long, List<BoxContent>> boxes = session.boxes().of(parts);
+    Map<PartId, List<BoxContent>> boxes = session.boxes().of(parts);
     return candidates.others().stream().map(candidate -> row(candidate, boxes)).toList();
   }
 
@@ -103,7 +106,7 @@ public final class CandidatesLoader {
     return row(candidates.itself(), Map.of());
   }
 
-  private CandidateRow row(Candidate candidate, Map<Long, List<BoxContent>> boxes) {
+  private CandidateRow row(Candidate candidate, Map<PartId, List<BoxContent>> boxes) {
     Part part = candidate.part();
     BoxDifference difference =
         BoxDifference.between(
@@ -129,8 +132,8 @@ public final class CandidatesLoader {
   }
 
   /** True if a part is stocked as this item. */
-  public boolean stocks(long part, long itemId) {
-    return item(part).filter(item -> item.id() == itemId).isPresent();
+  public boolean stocks(PartId part, ItemId itemId) {
+    return item(part).filter(item -> item.id().equals(itemId)).isPresent();
   }
 
   /** Why a candidate does not simply fit, each in a few words. */

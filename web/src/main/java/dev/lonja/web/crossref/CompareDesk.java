@@ -2,9 +2,11 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Comparison;
 import dev.lonja.core.crossref.Fitting;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.LonjaStore;
@@ -56,7 +58,7 @@ class CompareDesk {
   private record Pair(Part asked, Part offered, String place, Comparison comparison) {}
 
   /** The page; both parts must be known. */
-  View compare(long asked, long offered, String unit, long position) {
+  View compare(PartId asked, PartId offered, String unit, Optional<PositionId> position) {
     return store.read(
         session -> {
           Pair pair = pair(session, asked, offered, unit, position);
@@ -65,7 +67,9 @@ class CompareDesk {
                   + asked
                   + "&offered="
                   + offered
-                  + (pair.place().isEmpty() ? "" : "&unit=" + unit + "&position=" + position);
+                  + (pair.place().isEmpty()
+                      ? ""
+                      : "&unit=" + unit + "&position=" + position.orElseThrow());
           return new View(
               plate(session, pair.asked()),
               plate(session, pair.offered()),
@@ -78,7 +82,8 @@ class CompareDesk {
   }
 
   /** The same on paper, each part in its true size where that goes on a sheet. */
-  ResponseEntity<byte[]> onPaper(long asked, long offered, String unit, long position) {
+  ResponseEntity<byte[]> onPaper(
+      PartId asked, PartId offered, String unit, Optional<PositionId> position) {
     Pair pair = store.read(session -> pair(session, asked, offered, unit, position));
     List<Sheet> sheets =
         List.of(pair.asked(), pair.offered()).stream()
@@ -104,12 +109,17 @@ class CompareDesk {
         ScaleDrawing.reduction(part, PAPER_WIDTH - 70.0, PAPER_HEIGHT - 20.0));
   }
 
-  private Pair pair(Session session, long asked, long offered, String unitCode, long positionId) {
+  private Pair pair(
+      Session session,
+      PartId asked,
+      PartId offered,
+      String unitCode,
+      Optional<PositionId> positionId) {
     Part one = part(session, asked);
     Part other = part(session, offered);
     Optional<Unit> unit = session.fleet().unitByCode(unitCode).filter(u -> u.retiredOn().isEmpty());
     FleetPicture fleet = FleetPicture.load(session, clock.today());
-    return unit.flatMap(u -> PlaceDemands.position(fleet, u.id(), positionId))
+    return unit.flatMap(u -> positionId.flatMap(id -> PlaceDemands.position(fleet, u.id(), id)))
         .map(
             position -> {
               Fitting place = PlaceDemands.of(session, fleet.needs(unit.get().id()), position);
@@ -128,12 +138,12 @@ class CompareDesk {
                     Comparison.of(one, other, Fitting.ANYWHERE, session.rubbers().table())));
   }
 
-  private static Part part(Session session, long id) {
+  private static Part part(Session session, PartId id) {
     return session.parts().byId(id).orElseThrow(() -> new NoSuchElementException("part " + id));
   }
 
   private static Plate plate(Session session, Part part) {
-    Map<Long, Item> items = session.items().byParts(List.of(part.id()));
+    Map<PartId, Item> items = session.items().byParts(List.of(part.id()));
     return Plate.of(part, Optional.ofNullable(items.get(part.id())));
   }
 }

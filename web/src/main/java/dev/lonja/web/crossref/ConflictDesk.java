@@ -9,6 +9,7 @@ import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -46,7 +47,7 @@ public class ConflictDesk {
   record Row(Part one, Part other, String against, List<Side> sides) {}
 
   /** A statement that may be withdrawn. */
-  record Side(long statementId, long partId, String words, String source, String note) {}
+  record Side(long statementId, PartId partId, String words, String source, String note) {}
 
   List<Row> all() {
     return store.read(
@@ -60,7 +61,7 @@ public class ConflictDesk {
   private List<Row> byMetal(Session session) {
     RubberTable rubbers = session.rubbers().table();
     List<Statement> claims = session.statements().standingClaimsToCompare();
-    Map<Long, Part> parts = parts(session, claims);
+    Map<PartId, Part> parts = parts(session, claims);
     List<Row> rows = new ArrayList<>();
     for (Statement claim : claims) {
       denial(claim, claim.object(), claim.subject(), parts, rubbers)
@@ -76,7 +77,7 @@ public class ConflictDesk {
 
   /** What the metal says against supplying one part for the other. */
   private Optional<Row> denial(
-      Statement claim, long asked, long offered, Map<Long, Part> parts, RubberTable rubbers) {
+      Statement claim, PartId asked, PartId offered, Map<PartId, Part> parts, RubberTable rubbers) {
     Part one = parts.get(asked);
     Part other = parts.get(offered);
     Comparison comparison = Comparison.of(one, other, Fitting.ANYWHERE, rubbers);
@@ -100,13 +101,13 @@ public class ConflictDesk {
     return rows;
   }
 
-  private Optional<Row> conflict(Session session, Statement veto, long asked, long offered) {
+  private Optional<Row> conflict(Session session, Statement veto, PartId asked, PartId offered) {
     Neighbourhood around = Neighbourhood.around(asked, session.statements());
     Optional<Path> claim = Optional.ofNullable(PathSearch.bestWithoutVetoes(around).get(offered));
     if (claim.isEmpty() && !around.areOnePart(asked, offered)) {
       return Optional.empty();
     }
-    Map<Long, Part> parts = new HashMap<>();
+    Map<PartId, Part> parts = new HashMap<>();
     around.ids().forEach(id -> parts.put(id, around.part(id)));
     Set<Statement> statements = new LinkedHashSet<>();
     statements.add(veto);
@@ -122,7 +123,7 @@ public class ConflictDesk {
             statements.stream().map(s -> side(s, parts)).toList()));
   }
 
-  private Side side(Statement statement, Map<Long, Part> parts) {
+  private Side side(Statement statement, Map<PartId, Part> parts) {
     return new Side(
         statement.id(),
         statement.object(),
@@ -135,10 +136,10 @@ public class ConflictDesk {
         statement.note());
   }
 
-  private static Map<Long, Part> parts(Session session, List<Statement> statements) {
-    Set<Long> ids = new LinkedHashSet<>();
+  private static Map<PartId, Part> parts(Session session, List<Statement> statements) {
+    Set<PartId> ids = new LinkedHashSet<>();
     statements.forEach(s -> ids.addAll(List.of(s.subject(), s.object())));
-    Map<Long, Part> parts = new HashMap<>();
+    Map<PartId, Part> parts = new HashMap<>();
     session.parts().byIds(ids).forEach(part -> parts.put(part.id(), part));
     return parts;
   }

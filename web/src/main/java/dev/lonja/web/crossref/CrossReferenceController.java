@@ -1,5 +1,7 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.part.PartId;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -31,13 +33,13 @@ class CrossReferenceController {
   }
 
   @GetMapping("/fleet/{code}/fits/{positionId}")
-  String fits(@PathVariable String code, @PathVariable long positionId, Model model) {
+  String fits(@PathVariable String code, @PathVariable PositionId positionId, Model model) {
     model.addAttribute("view", known(fits.fits(code, positionId)));
     return "fits";
   }
 
   @GetMapping("/parts/{id}/map")
-  String map(@PathVariable long id, Model model) {
+  String map(@PathVariable PartId id, Model model) {
     model.addAttribute("view", known(maps.map(id)));
     return "map";
   }
@@ -53,10 +55,10 @@ class CrossReferenceController {
 
   @GetMapping("/find/compare")
   String compare(
-      @RequestParam long asked,
-      @RequestParam long offered,
+      @RequestParam PartId asked,
+      @RequestParam PartId offered,
       @RequestParam(defaultValue = "") String unit,
-      @RequestParam(defaultValue = "0") long position,
+      @RequestParam Optional<PositionId> position,
       Model model) {
     model.addAttribute("view", comparisons.compare(asked, offered, unit, position));
     return "compare";
@@ -64,10 +66,10 @@ class CrossReferenceController {
 
   @GetMapping("/find/compare.pdf")
   ResponseEntity<byte[]> onPaper(
-      @RequestParam long asked,
-      @RequestParam long offered,
+      @RequestParam PartId asked,
+      @RequestParam PartId offered,
       @RequestParam(defaultValue = "") String unit,
-      @RequestParam(defaultValue = "0") long position) {
+      @RequestParam Optional<PositionId> position) {
     return comparisons.onPaper(asked, offered, unit, position);
   }
 

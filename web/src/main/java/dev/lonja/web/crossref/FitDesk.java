@@ -2,6 +2,7 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.service.UnitNeeds;
@@ -33,18 +34,18 @@ class FitDesk {
    */
   record View(
       String unit,
-      long positionId,
+      PositionId positionId,
       String position,
       List<String> demands,
       Optional<CandidateRow> itself,
       List<CandidateRow> candidates) {}
 
   /** The page; empty if there is no such unit in service or no such position on it. */
-  Optional<View> fits(String code, long positionId) {
+  Optional<View> fits(String code, PositionId positionId) {
     return store.read(session -> view(session, code, positionId));
   }
 
-  private Optional<View> view(Session session, String code, long positionId) {
+  private Optional<View> view(Session session, String code, PositionId positionId) {
     Optional<Unit> unit = session.fleet().unitByCode(code).filter(u -> u.retiredOn().isEmpty());
     if (unit.isEmpty()) {
       return Optional.empty();

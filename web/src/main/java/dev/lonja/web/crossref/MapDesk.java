@@ -5,6 +5,7 @@ import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -49,14 +50,14 @@ class MapDesk {
   record EdgeRow(int steps, Plate subject, String kind, Plate object, String source, String note) {}
 
   /** The page; empty for an unknown part. */
-  Optional<View> map(long id) {
+  Optional<View> map(PartId id) {
     return store.read(session -> session.parts().byId(id).map(part -> view(session, id)));
   }
 
-  private View view(Session session, long id) {
+  private View view(Session session, PartId id) {
     CandidatesLoader loader = CandidatesLoader.of(session, clock.today(), id, Fitting.ANYWHERE);
     Neighbourhood around = loader.around();
-    Map<Long, Integer> steps = steps(around);
+    Map<PartId, Integer> steps = steps(around);
     loader.lookUp(steps.keySet());
     List<Part> order =
         steps.keySet().stream()
@@ -67,14 +68,14 @@ class MapDesk {
                     .thenComparing(Part::make)
                     .thenComparing(Part::id))
             .toList();
-    Map<Long, Candidate> verdicts = new HashMap<>();
+    Map<PartId, Candidate> verdicts = new HashMap<>();
     loader.candidates().others().forEach(c -> verdicts.put(c.part().id(), c));
     List<MapDrawing.Node> nodes =
         order.stream()
             .limit(MOST_NODES)
             .map(part -> node(loader, part, steps.get(part.id()), verdicts))
             .toList();
-    Set<Long> drawn = new LinkedHashSet<>();
+    Set<PartId> drawn = new LinkedHashSet<>();
     nodes.forEach(node -> drawn.add(node.part()));
     List<Statement> statements = statements(around, steps);
     return new View(
@@ -89,13 +90,13 @@ class MapDesk {
   }
 
   /** How many statements away each number is, whatever their direction. */
-  private static Map<Long, Integer> steps(Neighbourhood around) {
-    Map<Long, Integer> steps = new HashMap<>(Map.of(around.start(), 0));
-    Deque<Long> open = new ArrayDeque<>(List.of(around.start()));
+  private static Map<PartId, Integer> steps(Neighbourhood around) {
+    Map<PartId, Integer> steps = new HashMap<>(Map.of(around.start(), 0));
+    Deque<PartId> open = new ArrayDeque<>(List.of(around.start()));
     while (!open.isEmpty()) {
-      long part = open.poll();
+      PartId part = open.poll();
       for (Statement statement : around.statementsOf(part)) {
-        long other = statement.other(part);
+        PartId other = statement.other(part);
         if (steps.get(part) < MOST_STEPS && !steps.containsKey(other)) {
           steps.put(other, steps.get(part) + 1);
           open.add(other);
@@ -105,7 +106,7 @@ class MapDesk {
     return steps;
   }
 
-  private static List<Statement> statements(Neighbourhood around, Map<Long, Integer> steps) {
+  private static List<Statement> statements(Neighbourhood around, Map<PartId, Integer> steps) {
     Set<Statement> all = new LinkedHashSet<>();
     steps.keySet().forEach(part -> all.addAll(around.statementsOf(part)));
     List<Statement> known = new ArrayList<>(all);
@@ -118,7 +119,7 @@ class MapDesk {
   }
 
   private static MapDrawing.Node node(
-      CandidatesLoader loader, Part part, int column, Map<Long, Candidate> verdicts) {
+      CandidatesLoader loader, Part part, int column, Map<PartId, Candidate> verdicts) {
     String free = loader.free(part.id());
     return new MapDrawing.Node(
         part.id(),
@@ -134,7 +135,7 @@ class MapDesk {
     return Plate.of(part, loader.item(part.id()));
   }
 
-  private EdgeRow edge(CandidatesLoader loader, Statement statement, Map<Long, Integer> steps) {
+  private EdgeRow edge(CandidatesLoader loader, Statement statement, Map<PartId, Integer> steps) {
     return new EdgeRow(
         Math.min(steps.get(statement.subject()), steps.get(statement.object())),
         plate(loader, loader.around().part(statement.subject())),

@@ -3,6 +3,7 @@ package dev.lonja.web.crossref;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.crossref.Verdict;
+import dev.lonja.core.part.PartId;
 import dev.lonja.web.frame.Svg;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -33,7 +34,7 @@ final class MapDrawing {
    * @param verdict empty for the start and for what is only named
    */
   record Node(
-      long part,
+      PartId part,
       int column,
       String path,
       String make,
@@ -49,7 +50,7 @@ final class MapDrawing {
    */
   static String of(List<Node> nodes, List<Statement> statements) {
     Map<Integer, Integer> rows = new HashMap<>();
-    Map<Long, int[]> corners = new LinkedHashMap<>();
+    Map<PartId, int[]> corners = new LinkedHashMap<>();
     for (Node node : nodes) {
       int row = rows.merge(node.column(), 1, Integer::sum) - 1;
       corners.put(node.part(), new int[] {MARGIN + node.column() * COLUMN, MARGIN + row * ROW});
@@ -61,13 +62,13 @@ final class MapDrawing {
             2 * MARGIN + columns * COLUMN - (COLUMN - NODE_WIDTH),
             2 * MARGIN + tallest * ROW,
             "Numbers around " + nodes.get(0).number());
-    Map<Set<Long>, Integer> between = new HashMap<>();
+    Map<Set<PartId>, Integer> between = new HashMap<>();
     statements.stream()
         // a veto is drawn last, over whatever claims the fit
         .sorted(Comparator.comparing(statement -> statement.kind().permits() ? 0 : 1))
         .forEach(
             statement -> {
-              Set<Long> pair = Set.of(statement.subject(), statement.object());
+              Set<PartId> pair = Set.of(statement.subject(), statement.object());
               int lane = between.merge(pair, 1, Integer::sum) - 1;
               edge(
                   svg,

@@ -3,8 +3,10 @@ package dev.lonja.web.crossref;
 import dev.lonja.core.crossref.Measuring;
 import dev.lonja.core.crossref.Measuring.Reading;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.part.ScrewThread;
 import dev.lonja.core.quantity.PlainDecimal;
@@ -185,9 +187,9 @@ class MeasureDesk {
         Measuring.matches(session.parts().byFamily(form.family), readings).stream()
             .limit(MOST)
             .toList();
-    Map<Long, Item> items =
+    Map<PartId, Item> items =
         session.items().byParts(found.stream().map(match -> match.part().id()).toList());
-    Map<Long, Quantity> free = session.ledger().free(clock.today());
+    Map<ItemId, Quantity> free = session.ledger().free(clock.today());
     return found.stream()
         .map(
             match -> {

@@ -29,7 +29,9 @@ public final class OnTheShelf {
         line.positionId()
             .flatMap(
                 id ->
-                    needs.positions().stream().filter(position -> position.id() == id).findFirst())
+                    needs.positions().stream()
+                        .filter(position -> position.id().equals(id))
+                        .findFirst())
             .map(position -> PlaceDemands.of(session, needs, position))
             .orElse(Fitting.ANYWHERE);
     Item asked = session.items().byId(line.askedItemId()).orElseThrow();
@@ -37,7 +39,7 @@ public final class OnTheShelf {
     return loader.candidates().others().stream()
         .filter(candidate -> candidate.verdict() == Verdict.FITS)
         .flatMap(candidate -> loader.item(candidate.part().id()).stream())
-        .filter(item -> item.id() != line.itemId())
+        .filter(item -> !item.id().equals(line.itemId()))
         .filter(item -> loader.freeOf(item).compareTo(lacking) >= 0)
         .findFirst()
         .map(

@@ -2,6 +2,7 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import java.security.Principal;
@@ -30,13 +31,13 @@ class PartController {
   }
 
   @GetMapping("/parts/{id}")
-  String part(@PathVariable long id, Model model) {
+  String part(@PathVariable PartId id, Model model) {
     return page(id, Map.of(), List.of(), model);
   }
 
   @PostMapping("/parts/{id}/statements")
   String make(
-      @PathVariable long id,
+      @PathVariable PartId id,
       @RequestParam String requestKey,
       @ModelAttribute StatementDesk.Form form,
       @RequestParam Map<String, String> typed,
@@ -50,7 +51,7 @@ class PartController {
 
   @PostMapping("/parts/{id}/statements/{statementId}/withdraw")
   String withdraw(
-      @PathVariable long id,
+      @PathVariable PartId id,
       @PathVariable long statementId,
       @RequestParam String requestKey,
       @RequestParam String reason,
@@ -62,11 +63,11 @@ class PartController {
         .next(problems -> page(id, Map.of(), problems, model));
   }
 
-  private static String path(long id) {
+  private static String path(PartId id) {
     return "/parts/" + id + "#said";
   }
 
-  private String page(long id, Map<String, String> typed, List<Problem> problems, Model model) {
+  private String page(PartId id, Map<String, String> typed, List<Problem> problems, Model model) {
     PartFacts facts =
         desk.facts(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     model.addAttribute("facts", facts);

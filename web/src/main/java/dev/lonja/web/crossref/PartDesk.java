@@ -1,5 +1,6 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import java.util.Optional;
@@ -18,7 +19,7 @@ public class PartDesk {
   }
 
   /** Empty for an unknown part. */
-  Optional<PartFacts> facts(long partId) {
+  Optional<PartFacts> facts(PartId partId) {
     return store.read(
         session ->
             session

@@ -4,6 +4,7 @@ import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Property;
 import dev.lonja.store.Session;
 import dev.lonja.store.crossref.StatedLine;
@@ -51,8 +52,8 @@ public final class PartFactsLoader {
     return facts;
   }
 
-  private List<Plate> plates(List<Long> partIds) {
-    Map<Long, Item> items = session.items().byParts(partIds);
+  private List<Plate> plates(List<PartId> partIds) {
+    Map<PartId, Item> items = session.items().byParts(partIds);
     return session.parts().byIds(partIds).stream()
         .map(part -> Plate.of(part, Optional.ofNullable(items.get(part.id()))))
         .toList();
@@ -60,14 +61,14 @@ public final class PartFactsLoader {
 
   private List<PartFacts.StatementRow> statements(Part part) {
     List<StatedLine> lines = session.statements().history(part.id());
-    Set<Long> named = new HashSet<>();
+    Set<PartId> named = new HashSet<>();
     lines.forEach(l -> named.addAll(List.of(l.statement().subject(), l.statement().object())));
-    Map<Long, Plate> plates = new HashMap<>();
+    Map<PartId, Plate> plates = new HashMap<>();
     plates(List.copyOf(named)).forEach(plate -> plates.put(plate.partId(), plate));
     return lines.stream().map(line -> row(line, plates)).toList();
   }
 
-  private PartFacts.StatementRow row(StatedLine line, Map<Long, Plate> plates) {
+  private PartFacts.StatementRow row(StatedLine line, Map<PartId, Plate> plates) {
     return new PartFacts.StatementRow(
         line.statement().id(),
         plates.get(line.statement().subject()),

@@ -4,6 +4,8 @@ import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.fluid.Product;
@@ -80,9 +82,9 @@ public final class PlaceDemands {
   }
 
   /** The position of a unit as it stands; empty if the unit does not have it. */
-  static Optional<Position> position(FleetPicture fleet, long unitId, long positionId) {
+  static Optional<Position> position(FleetPicture fleet, UnitId unitId, PositionId positionId) {
     return fleet.needs(unitId).positions().stream()
-        .filter(position -> position.id() == positionId)
+        .filter(position -> position.id().equals(positionId))
         .findFirst();
   }
 }

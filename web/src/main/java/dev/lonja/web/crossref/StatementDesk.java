@@ -7,6 +7,7 @@ import dev.lonja.core.crossref.StatementCheck;
 import dev.lonja.core.crossref.StatementCheck.Refusal;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
@@ -56,11 +57,11 @@ public class StatementDesk {
   }
 
   @Allowed.ToKeepStore
-  public Outcome make(Sent sent, long partId, String back, Form form) {
+  public Outcome make(Sent sent, PartId partId, String back, Form form) {
     return once.run(sent, session -> make(session, sent, partId, back, form));
   }
 
-  private Outcome make(Session session, Sent sent, long partId, String back, Form form) {
+  private Outcome make(Session session, Sent sent, PartId partId, String back, Form form) {
     Typed typed = new Typed();
     Optional<StatementKind> kind =
         word(typed, "kind", "what is said", form.kind(), StatementKind.values());
@@ -134,7 +135,7 @@ public class StatementDesk {
               + already.statement().saidOn()
               + ". Withdraw it first if it should be said anew.");
     }
-    List<Long> way = ((Refusal.ReplacesInACircle) refusal).parts();
+    List<PartId> way = ((Refusal.ReplacesInACircle) refusal).parts();
     List<String> numbers =
         way.stream().map(id -> session.parts().byId(id).orElseThrow().number()).toList();
     return new Problem(

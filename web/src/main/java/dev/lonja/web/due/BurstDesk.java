@@ -9,6 +9,7 @@ import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.Quantity;
@@ -158,7 +159,7 @@ public class BurstDesk {
 
     private TaskStanding with(TaskStanding task, UsageBurst burst) {
       boolean counts =
-          task.task().meterId().filter(id -> id == meter.file().meter().id()).isPresent();
+          task.task().meterId().filter(id -> id.equals(meter.file().meter().id())).isPresent();
       return counts ? task.withOutlook(task.outlook().map(outlook -> outlook.with(burst))) : task;
     }
 
@@ -189,9 +190,9 @@ public class BurstDesk {
 
     private List<BurstView.Part> parts(
         List<TaskStanding> asItIs, List<TaskStanding> then, LocalDate until) {
-      Map<Long, Quantity> before = used(asItIs, until);
-      Map<Long, Quantity> after = used(then, until);
-      Map<Long, Quantity> free = session.ledger().free(today);
+      Map<ItemId, Quantity> before = used(asItIs, until);
+      Map<ItemId, Quantity> after = used(then, until);
+      Map<ItemId, Quantity> free = session.ledger().free(today);
       List<BurstView.Part> parts = new ArrayList<>();
       after.forEach(
           (itemId, quantity) -> {
@@ -216,7 +217,7 @@ public class BurstDesk {
               : State.ready("covered"));
     }
 
-    private Map<Long, Quantity> used(List<TaskStanding> tasks, LocalDate until) {
+    private Map<ItemId, Quantity> used(List<TaskStanding> tasks, LocalDate until) {
       UnitPlan plan =
           new UnitPlan(
               unit.id(),
@@ -226,7 +227,7 @@ public class BurstDesk {
       int weeks =
           (int) ChronoUnit.WEEKS.between(IsoWeek.of(today).monday(), IsoWeek.of(until).monday())
               + 1;
-      Map<Long, Quantity> used = new TreeMap<>();
+      Map<ItemId, Quantity> used = new TreeMap<>();
       for (Demand demand : PlanLine.of(List.of(plan), List.of(), today, weeks).demands()) {
         used.merge(demand.itemId(), demand.quantity(), Quantity::plus);
       }

@@ -1,5 +1,6 @@
 package dev.lonja.web.due;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import java.util.List;
@@ -14,7 +15,7 @@ record BurstView(
     List<Sooner> sooner,
     List<Part> parts) {
 
-  record MeterChoice(long id, String words, boolean chosen) {}
+  record MeterChoice(MeterId id, String words, boolean chosen) {}
 
   /** A task that would be due sooner. */
   record Sooner(String task, String service, String asItIs, String then, String days) {}

@@ -2,6 +2,7 @@ package dev.lonja.web.due;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.LonjaStore;
@@ -78,9 +79,9 @@ class CalendarFeed {
 
   /** The n-th occurrence of a task keeps its identity when its day moves. */
   private void addUnit(Calendar calendar, Unit unit, Iterable<Occurrence> occurrences) {
-    Map<Long, Integer> count = new HashMap<>();
+    Map<TaskId, Integer> count = new HashMap<>();
     for (Occurrence occurrence : occurrences) {
-      long lead = occurrence.tasks().get(0).task().id();
+      TaskId lead = occurrence.tasks().get(0).task().id();
       int number = count.merge(lead, 1, Integer::sum);
       VEvent event = new VEvent(occurrence.date(), unit.code() + " " + occurrence.title());
       event.add(new Uid("unit-" + unit.id() + "-task-" + lead + "-" + number + "@lonja"));

@@ -8,6 +8,7 @@ import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Severity;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.service.RecordRepository;
@@ -119,10 +120,10 @@ public final class DueExplanation {
     }
   }
 
-  private String leadName(long leadId) {
+  private String leadName(TaskId leadId) {
     return fleet.makers().values().stream()
         .flatMap(List::stream)
-        .filter(task -> task.id() == leadId)
+        .filter(task -> task.id().equals(leadId))
         .findFirst()
         .map(Task::name)
         .orElse("");

@@ -1,5 +1,6 @@
 package dev.lonja.web.due;
 
+import dev.lonja.core.service.TaskId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 
@@ -36,7 +37,7 @@ record DueView(
       String unit,
       String title,
       String tasks,
-      long taskId,
+      TaskId taskId,
       String limits,
       String ruler,
       String span,

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.Timing;
 import dev.lonja.desk.clock.StoreClock;
@@ -73,7 +74,7 @@ public class MoveDesk {
   private record Subject(FleetPicture fleet, Unit unit, Occurrence occurrence) {
 
     /** The tasks that move; one that another leads goes where its lead goes. */
-    Set<Long> tasks() {
+    Set<TaskId> tasks() {
       return occurrence.tasks().stream()
           .map(Occurrence.OccurrenceTask::task)
           .filter(task -> !(task.timing() instanceof Timing.EveryNth))
@@ -152,12 +153,12 @@ public class MoveDesk {
     LocalDate today = clock.today();
     List<Occurrence> asPlanned =
         subject.fleet().planOf(subject.unit(), subject.horizon()).occurrences();
-    Map<Long, Occurrence.OccurrenceTask> before = next(asPlanned);
-    Map<Long, LocalDate> asItIs = days(asPlanned);
-    Map<Long, LocalDate> after = days(subject.planIf(Optional.of(target)));
+    Map<TaskId, Occurrence.OccurrenceTask> before = next(asPlanned);
+    Map<TaskId, LocalDate> asItIs = days(asPlanned);
+    Map<TaskId, LocalDate> after = days(subject.planIf(Optional.of(target)));
     List<MoveView.Row> rows = new ArrayList<>();
     for (TaskStanding standing : subject.fleet().tasks().get(subject.unit().id())) {
-      long id = standing.task().id();
+      TaskId id = standing.task().id();
       LocalDate was = asItIs.get(id);
       LocalDate will = after.get(id);
       boolean moves = subject.tasks().contains(id);
@@ -175,14 +176,14 @@ public class MoveDesk {
     return rows;
   }
 
-  private static Map<Long, Occurrence.OccurrenceTask> next(List<Occurrence> plan) {
-    Map<Long, Occurrence.OccurrenceTask> next = new HashMap<>();
+  private static Map<TaskId, Occurrence.OccurrenceTask> next(List<Occurrence> plan) {
+    Map<TaskId, Occurrence.OccurrenceTask> next = new HashMap<>();
     plan.forEach(o -> o.tasks().forEach(task -> next.putIfAbsent(task.task().id(), task)));
     return next;
   }
 
-  private static Map<Long, LocalDate> days(List<Occurrence> plan) {
-    Map<Long, LocalDate> days = new HashMap<>();
+  private static Map<TaskId, LocalDate> days(List<Occurrence> plan) {
+    Map<TaskId, LocalDate> days = new HashMap<>();
     plan.forEach(o -> o.tasks().forEach(task -> days.putIfAbsent(task.task().id(), o.date())));
     return days;
   }
@@ -239,7 +240,7 @@ public class MoveDesk {
 
   private Outcome write(
       Session session, Sent sent, Subject subject, Optional<LocalDate> day, String reason) {
-    for (long task : subject.tasks()) {
+    for (TaskId task : subject.tasks()) {
       session.records().move(subject.unit().id(), task, day, reason, sent.actor(), clock.now());
     }
     return new Outcome.Done("/fleet/" + subject.unit().code());

@@ -2,8 +2,10 @@ package dev.lonja.web.find;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
@@ -110,7 +112,7 @@ public class FindDesk {
       return FindView.going(query, rows.plate(exact.get(0)).path());
     }
     List<FindView.Hit> hits = new ArrayList<>();
-    Set<Long> shown = new HashSet<>();
+    Set<PartId> shown = new HashSet<>();
     found.forEach((kind, parts) -> hits.addAll(rows.ofParts(kind, parts, shown)));
     if (exact.isEmpty() && key.text().length() >= LEAST_PREFIX) {
       hits.addAll(rows.ofParts(HitKind.MAKE, session.parts().byMake(query, MOST_HITS), shown));
@@ -165,13 +167,13 @@ public class FindDesk {
     }
 
     Plate plate(Part part) {
-      Map<Long, Item> items = session.items().byParts(List.of(part.id()));
+      Map<PartId, Item> items = session.items().byParts(List.of(part.id()));
       return Plate.of(part, Optional.ofNullable(items.get(part.id())));
     }
 
-    List<FindView.Hit> ofParts(HitKind kind, List<Part> parts, Set<Long> shown) {
-      Map<Long, Item> items = session.items().byParts(parts.stream().map(Part::id).toList());
-      Map<Long, Quantity> free = free(items.values());
+    List<FindView.Hit> ofParts(HitKind kind, List<Part> parts, Set<PartId> shown) {
+      Map<PartId, Item> items = session.items().byParts(parts.stream().map(Part::id).toList());
+      Map<ItemId, Quantity> free = free(items.values());
       return parts.stream()
           .filter(part -> shown.add(part.id()))
           .map(
@@ -182,19 +184,19 @@ public class FindDesk {
           .toList();
     }
 
-    List<FindView.Hit> ofItems(HitKind kind, List<Item> items, Set<Long> shown) {
-      Map<Long, Quantity> free = free(items);
+    List<FindView.Hit> ofItems(HitKind kind, List<Item> items, Set<PartId> shown) {
+      Map<ItemId, Quantity> free = free(items);
       return items.stream()
           .filter(item -> shown.add(item.partId()))
           .map(item -> row(kind, item, free))
           .toList();
     }
 
-    private Map<Long, Quantity> free(Collection<Item> items) {
+    private Map<ItemId, Quantity> free(Collection<Item> items) {
       return session.ledger().free(clock.today(), items.stream().map(Item::id).toList());
     }
 
-    private FindView.Hit row(HitKind kind, Item item, Map<Long, Quantity> free) {
+    private FindView.Hit row(HitKind kind, Item item, Map<ItemId, Quantity> free) {
       return new FindView.Hit(
           kind.words(),
           Plate.of(item),

@@ -3,6 +3,7 @@ package dev.lonja.web.find;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.store.Session;
 import java.util.ArrayList;
@@ -28,7 +29,7 @@ public final class NumberSearch {
   private final Session session;
   private final PartKey key;
   private final Map<HitKind, List<Part>> found = new EnumMap<>(HitKind.class);
-  private final Set<Long> known = new HashSet<>();
+  private final Set<PartId> known = new HashSet<>();
 
   private NumberSearch(Session session, PartKey key) {
     this.session = session;
@@ -69,10 +70,10 @@ public final class NumberSearch {
   /** What replaces the parts of this key, generation by generation. */
   private List<Part> successors() {
     List<Part> all = new ArrayList<>();
-    Set<Long> seen = new HashSet<>(known);
-    Set<Long> generation = Set.copyOf(known);
+    Set<PartId> seen = new HashSet<>(known);
+    Set<PartId> generation = Set.copyOf(known);
     for (int i = 0; i < MOST_GENERATIONS && !generation.isEmpty(); i++) {
-      Set<Long> next = new LinkedHashSet<>();
+      Set<PartId> next = new LinkedHashSet<>();
       for (Statement statement : session.statements().standing(generation)) {
         boolean replaces =
             statement.kind() == StatementKind.REPLACES && generation.contains(statement.object());

@@ -4,6 +4,7 @@ import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
@@ -16,7 +17,8 @@ public final class FluidAdvice {
   private FluidAdvice() {}
 
   /** Why an item may not be chosen for a spec; empty if it may, be it with a signature. */
-  public static Optional<String> refusal(Session session, LocalDate today, Spec spec, long itemId) {
+  public static Optional<String> refusal(
+      Session session, LocalDate today, Spec spec, ItemId itemId) {
     FluidBook book = FluidBook.load(session, today);
     return session
         .items()

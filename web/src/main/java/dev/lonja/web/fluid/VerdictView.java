@@ -3,6 +3,7 @@ package dev.lonja.web.fluid;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
@@ -20,7 +21,7 @@ import java.util.List;
  * @param bins where it lies
  */
 public record VerdictView(
-    long productId,
+    ProductId productId,
     String name,
     Drum drum,
     State state,
@@ -65,10 +66,10 @@ public record VerdictView(
   }
 
   /** What may go in without a word and lies on the shelf: "Maretta Faro meets, 196.00 L in T-1". */
-  public static List<String> fromTheShelf(FluidBook book, Spec spec, long besides) {
+  public static List<String> fromTheShelf(FluidBook book, Spec spec, ProductId besides) {
     SpecJudge judge = book.judge(spec);
     return book.ofKind(spec.kind()).stream()
-        .filter(read -> read.product().id() != besides)
+        .filter(read -> !read.product().id().equals(besides))
         .filter(read -> judge.stand(read).overall().isFree())
         .filter(read -> book.isOnShelf(read.product()))
         .sorted(Comparator.comparing(read -> judge.stand(read).overall()))

@@ -1,5 +1,6 @@
 package dev.lonja.web.frame;
 
+import dev.lonja.core.tray.TrayId;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,7 +26,7 @@ public record FrameView(
 
   /** The tray that stays at the right edge while one moves about. */
   public record OpenTray(
-      long id, String number, String title, String progress, List<OpenTrayLine> lines) {}
+      TrayId id, String number, String title, String progress, List<OpenTrayLine> lines) {}
 
   /** One line of it. */
   public record OpenTrayLine(State state, String number, String what, String amount) {}

@@ -1,5 +1,6 @@
 package dev.lonja.web.frame;
 
+import dev.lonja.core.tray.TrayId;
 import jakarta.servlet.http.HttpSession;
 import java.util.Optional;
 
@@ -10,7 +11,7 @@ public final class OpenTrayChoice {
 
   private OpenTrayChoice() {}
 
-  public static void choose(HttpSession session, long trayId) {
+  public static void choose(HttpSession session, TrayId trayId) {
     session.setAttribute(ATTRIBUTE, trayId);
   }
 
@@ -18,7 +19,7 @@ public final class OpenTrayChoice {
     session.removeAttribute(ATTRIBUTE);
   }
 
-  public static Optional<Long> of(HttpSession session) {
-    return Optional.ofNullable((Long) session.getAttribute(ATTRIBUTE));
+  public static Optional<TrayId> of(HttpSession session) {
+    return Optional.ofNullable((TrayId) session.getAttribute(ATTRIBUTE));
   }
 }

@@ -1,6 +1,7 @@
 package dev.lonja.web.frame;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.Session;
@@ -20,7 +21,7 @@ class OpenTrayLoader {
     this.clock = clock;
   }
 
-  Optional<OpenTray> load(Session session, long trayId) {
+  Optional<OpenTray> load(Session session, TrayId trayId) {
     return session.trays().byId(trayId).filter(Tray::isOpen).map(tray -> view(session, tray));
   }
 

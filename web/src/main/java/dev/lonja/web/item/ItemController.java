@@ -1,5 +1,6 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -38,13 +39,13 @@ class ItemController {
   }
 
   @GetMapping("/items/{id}")
-  String item(@PathVariable long id, Model model) {
+  String item(@PathVariable ItemId id, Model model) {
     return page(id, "", Map.of(), List.of(), model);
   }
 
   @PostMapping("/items/{id}/issue")
   String issue(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
       @ModelAttribute StockDesk.IssueForm form,
       @RequestParam Map<String, String> typed,
@@ -56,7 +57,7 @@ class ItemController {
 
   @PostMapping("/items/{id}/receive")
   String receive(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
       @ModelAttribute StockDesk.ReceiptForm form,
       @RequestParam Map<String, String> typed,
@@ -68,7 +69,7 @@ class ItemController {
 
   @PostMapping("/items/{id}/lot")
   String onLot(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
       @ModelAttribute StockDesk.LotForm form,
       @RequestParam Map<String, String> typed,
@@ -80,7 +81,7 @@ class ItemController {
 
   @PostMapping("/items/{id}/movements/{movementId}/correct")
   String correct(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @PathVariable long movementId,
       @RequestParam String requestKey,
       @RequestParam String reason,
@@ -93,7 +94,7 @@ class ItemController {
 
   @PostMapping("/items/{id}/picture")
   String picture(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
       @RequestParam("picture") MultipartFile file,
       Principal person,
@@ -105,7 +106,7 @@ class ItemController {
   }
 
   @GetMapping("/items/{id}/picture")
-  ResponseEntity<byte[]> picture(@PathVariable long id) {
+  ResponseEntity<byte[]> picture(@PathVariable ItemId id) {
     KeepingRepository.Picture picture =
         pictures.of(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     return ResponseEntity.ok()
@@ -114,7 +115,7 @@ class ItemController {
   }
 
   private String next(
-      Outcome outcome, long id, String form, Map<String, String> typed, Model model) {
+      Outcome outcome, ItemId id, String form, Map<String, String> typed, Model model) {
     if (outcome instanceof Outcome.Done) {
       return "redirect:/items/" + id;
     }
@@ -122,7 +123,7 @@ class ItemController {
   }
 
   private String page(
-      long id, String form, Map<String, String> typed, List<Problem> problems, Model model) {
+      ItemId id, String form, Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute(
         "view", desk.view(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("facts", desk.facts(id));

@@ -7,6 +7,7 @@ import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.StockedLot;
@@ -50,12 +51,12 @@ public class ItemDesk {
   }
 
   /** The item page; empty for an unknown item. */
-  public Optional<ItemView> view(long itemId) {
+  public Optional<ItemView> view(ItemId itemId) {
     return store.read(session -> session.items().byId(itemId).map(item -> view(session, item)));
   }
 
   /** What is known of the item's part, whoever makes it. */
-  PartFacts facts(long itemId) {
+  PartFacts facts(ItemId itemId) {
     return store.read(
         session -> {
           Item item = session.items().byId(itemId).orElseThrow();
@@ -72,7 +73,7 @@ public class ItemDesk {
     return new ItemView(
         Plate.of(item),
         item.product().map(Drum::of),
-        item.product().map(Product::id).orElse(0L),
+        item.product().map(Product::id),
         item.product().map(Hazards.load(session)::of).orElse(List.of()),
         item.description(),
         item.family().words(),
@@ -126,7 +127,7 @@ public class ItemDesk {
   /** What replaces the item, if somebody says so. */
   private static Optional<Plate> successor(Session session, Item item) {
     return session.statements().standing(List.of(item.partId())).stream()
-        .filter(s -> s.kind() == StatementKind.REPLACES && s.object() == item.partId())
+        .filter(s -> s.kind() == StatementKind.REPLACES && s.object().equals(item.partId()))
         .map(Statement::subject)
         .findFirst()
         .flatMap(part -> session.parts().byId(part))

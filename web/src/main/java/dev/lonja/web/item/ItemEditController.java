@@ -1,5 +1,7 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -8,6 +10,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.springframework.http.HttpStatus;
@@ -31,8 +34,8 @@ class ItemEditController {
 
   @GetMapping("/items/new")
   String newItem(
-      @RequestParam(defaultValue = "0") long like,
-      @RequestParam(defaultValue = "0") long part,
+      @RequestParam Optional<ItemId> like,
+      @RequestParam Optional<PartId> part,
       @RequestParam Map<String, String> typed,
       Model model) {
     return page(desk.newForm(like, part, fields(typed)), List.of(), model);
@@ -47,17 +50,19 @@ class ItemEditController {
     Map<String, String> fields = fields(typed);
     Outcome outcome =
         desk.add(Sent.by(person, requestKey, "add item", new TreeMap<>(fields)), fields);
-    return outcome.next(problems -> page(desk.newForm(0, 0, fields), problems, model));
+    return outcome.next(
+        problems ->
+            page(desk.newForm(Optional.empty(), Optional.empty(), fields), problems, model));
   }
 
   @GetMapping("/items/{id}/edit")
-  String form(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+  String form(@PathVariable ItemId id, @RequestParam Map<String, String> typed, Model model) {
     return page(form(id, fields(typed)), List.of(), model);
   }
 
   @PostMapping("/items/{id}/edit")
   String edit(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam Map<String, String> typed,
@@ -75,7 +80,7 @@ class ItemEditController {
 
   @PostMapping("/items/{id}/retire")
   String retire(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam(defaultValue = "false") boolean again,
@@ -88,12 +93,12 @@ class ItemEditController {
 
   @PostMapping("/items/{id}/delete")
   String delete(
-      @PathVariable long id, @RequestParam String requestKey, Principal person, Model model) {
+      @PathVariable ItemId id, @RequestParam String requestKey, Principal person, Model model) {
     return desk.delete(Sent.by(person, requestKey, "delete", id), id)
         .next(problems -> page(form(id, Map.of()), problems, model));
   }
 
-  private ItemFormView form(long id, Map<String, String> fields) {
+  private ItemFormView form(ItemId id, Map<String, String> fields) {
     return desk.form(id, fields)
         .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }
@@ -113,7 +118,7 @@ class ItemEditController {
   /** A field in which the two versions differ. */
   record Difference(String field, String theirs, String mine) {}
 
-  private String conflict(long id, Map<String, String> mine, Model model) {
+  private String conflict(ItemId id, Map<String, String> mine, Model model) {
     ItemFormView theirs = form(id, Map.of());
     List<Difference> differences = new ArrayList<>();
     Map<String, String> same = new TreeMap<>();

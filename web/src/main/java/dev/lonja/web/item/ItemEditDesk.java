@@ -1,9 +1,11 @@
 package dev.lonja.web.item;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
@@ -42,7 +44,7 @@ public class ItemEditDesk {
   }
 
   /** The form of an item on file; empty for an unknown one. */
-  Optional<ItemFormView> form(long itemId, Map<String, String> typed) {
+  Optional<ItemFormView> form(ItemId itemId, Map<String, String> typed) {
     return store.read(
         session ->
             session
@@ -59,20 +61,16 @@ public class ItemEditDesk {
   /**
    * The form of a new item.
    *
-   * @param like an item that it is like, or 0
-   * @param part a part that is to be stocked, or 0
+   * @param like an item that it is like
+   * @param part a part that is to be stocked
    */
-  ItemFormView newForm(long like, long part, Map<String, String> typed) {
+  ItemFormView newForm(Optional<ItemId> like, Optional<PartId> part, Map<String, String> typed) {
     return store.read(
         session -> {
           Map<String, String> fields = new LinkedHashMap<>();
-          session
-              .items()
-              .byId(like)
+          like.flatMap(session.items()::byId)
               .ifPresent(item -> fields.putAll(withoutOwn(ItemFields.of(session, item))));
-          session
-              .parts()
-              .byId(part)
+          part.flatMap(session.parts()::byId)
               .ifPresent(p -> fields.putAll(ItemFields.withBox(session, p, ItemFields.of(p))));
           fields.putAll(typed);
           return view(session, Optional.empty(), fields);
@@ -93,7 +91,7 @@ public class ItemEditDesk {
             .filter(f -> f.name().equals(fields.get("family")))
             .findFirst();
     return new ItemFormView(
-        item.map(Item::id).orElse(0L),
+        item.map(Item::id),
         item.map(i -> i.make() + " " + i.number()).orElse("New item"),
         item.map(Item::version).orElse(0L),
         fields,
@@ -137,7 +135,7 @@ public class ItemEditDesk {
           new Problem(
               "number", item.make() + " " + item.number() + " is stocked already. Edit that one."));
     }
-    long partId =
+    PartId partId =
         known
             .map(Part::id)
             .orElseGet(
@@ -146,7 +144,7 @@ public class ItemEditDesk {
     if (refused.isPresent()) {
       return refused.get();
     }
-    long id = session.items().add(partId, item.facts());
+    ItemId id = session.items().add(partId, item.facts());
     keep(session, id, item);
     audit(session, sent, id, "added", "", item.make() + " " + item.number());
     return new Outcome.Done("/items/" + id);
@@ -157,12 +155,12 @@ public class ItemEditDesk {
    * problem on the field {@link #VERSION}.
    */
   @Allowed.ToKeepStore
-  public Outcome edit(Sent sent, long itemId, long version, Map<String, String> fields) {
+  public Outcome edit(Sent sent, ItemId itemId, long version, Map<String, String> fields) {
     return once.run(sent, session -> edit(session, sent, itemId, version, fields));
   }
 
   private Outcome edit(
-      Session session, Sent sent, long itemId, long version, Map<String, String> fields) {
+      Session session, Sent sent, ItemId itemId, long version, Map<String, String> fields) {
     Item before = session.items().byId(itemId).orElseThrow();
     Map<String, String> stored = ItemFields.of(session, before);
     Typed typed = new Typed();
@@ -175,7 +173,7 @@ public class ItemEditDesk {
         session
             .parts()
             .byNumber(item.make(), item.number())
-            .filter(part -> part.id() != before.partId());
+            .filter(part -> !part.id().equals(before.partId()));
     if (other.isPresent()) {
       return Outcome.refused(
           new Problem(
@@ -201,8 +199,8 @@ public class ItemEditDesk {
     return new Outcome.Done("/items/" + itemId);
   }
 
-  private static Optional<Outcome> describe(Session session, long partId, ItemEntry.Read item) {
-    if (item.box().stream().anyMatch(content -> content.part().id() == partId)) {
+  private static Optional<Outcome> describe(Session session, PartId partId, ItemEntry.Read item) {
+    if (item.box().stream().anyMatch(content -> content.part().id().equals(partId))) {
       return Optional.of(
           Outcome.refused(
               new Problem("content-0", item.number() + " cannot come in its own box.")));
@@ -212,7 +210,7 @@ public class ItemEditDesk {
     return Optional.empty();
   }
 
-  private static void keep(Session session, long itemId, ItemEntry.Read item) {
+  private static void keep(Session session, ItemId itemId, ItemEntry.Read item) {
     session.keeping().setBarcodes(itemId, item.barcodes());
     session.keeping().setBins(itemId, item.bins());
     session.keeping().setSupplies(itemId, item.supplies());
@@ -229,7 +227,7 @@ public class ItemEditDesk {
 
   /** Keeps the item no more, or again. What lies there can still be used up. */
   @Allowed.ToKeepStore
-  public Outcome retire(Sent sent, long itemId, long version, boolean again) {
+  public Outcome retire(Sent sent, ItemId itemId, long version, boolean again) {
     return once.run(
         sent,
         session -> {
@@ -248,7 +246,7 @@ public class ItemEditDesk {
 
   /** Deletes an item of which nothing was ever booked and that nothing refers to. */
   @Allowed.ToKeepStore
-  public Outcome delete(Sent sent, long itemId) {
+  public Outcome delete(Sent sent, ItemId itemId) {
     return once.run(
         sent,
         session -> {
@@ -273,9 +271,12 @@ public class ItemEditDesk {
   }
 
   private void audit(
-      Session session, Sent sent, long itemId, String action, String before, String after) {
+      Session session, Sent sent, ItemId itemId, String action, String before, String after) {
     session
         .audit()
-        .add("item", itemId, new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+        .add(
+            "item",
+            itemId.value(),
+            new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
   }
 }

@@ -1,8 +1,10 @@
 package dev.lonja.web.item;
 
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
@@ -78,7 +80,7 @@ final class ItemEntry {
         .filter(item -> item.measure() != measure)
         .ifPresent(item -> typed.refuse("family", measureChange(item)));
     Properties properties = family.map(this::properties).orElse(Properties.NONE);
-    Optional<Long> product = fluid ? product() : Optional.empty();
+    Optional<ProductId> product = fluid ? product() : Optional.empty();
     Optional<Volume> pack = fluid ? litres("pack", "The pack", true) : Optional.empty();
     Optional<Volume> filterVolume = litres("filterVolume", "The oil in the filter", false);
     Item.Keeping keeping =
@@ -167,8 +169,8 @@ final class ItemEntry {
     return value.map(v -> properties.with(property, v)).orElse(properties);
   }
 
-  private Optional<Long> product() {
-    Optional<Long> product =
+  private Optional<ProductId> product() {
+    Optional<ProductId> product =
         session.products().all().stream()
             .map(Product::id)
             .filter(id -> String.valueOf(id).equals(text("product")))
@@ -206,7 +208,7 @@ final class ItemEntry {
             new LinkedHashSet<>(
                 Arrays.stream(text("barcodes").split("\\s+")).filter(c -> !c.isEmpty()).toList()));
     for (String code : codes) {
-      Optional<Long> holder = session.keeping().itemWithBarcode(code);
+      Optional<ItemId> holder = session.keeping().itemWithBarcode(code);
       boolean others = holder.isPresent() && !holder.equals(edited.map(Item::id));
       if (others) {
         String number = session.items().byId(holder.get()).map(Item::number).orElseThrow();
@@ -247,7 +249,7 @@ final class ItemEntry {
               + ", which is more than its most, "
               + bin.most().display()
               + ".");
-    } else if (bins.stream().anyMatch(other -> other.binId() == bin.binId())) {
+    } else if (bins.stream().anyMatch(other -> other.binId().equals(bin.binId()))) {
       typed.refuse("bin-" + row, "Bin " + bin.address() + " is listed twice.");
     } else {
       bins.add(bin);
@@ -326,7 +328,7 @@ final class ItemEntry {
                   text("contentQuantity-" + row),
                   MOST_CONTENTS);
       boolean twice =
-          part.isPresent() && box.stream().anyMatch(c -> c.part().id() == part.get().id());
+          part.isPresent() && box.stream().anyMatch(c -> c.part().id().equals(part.get().id()));
       if (twice) {
         typed.refuse("content-" + row, number + " is in the box twice; write how many once.");
       } else if (part.isPresent() && quantity.isPresent()) {

@@ -1,18 +1,20 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.item.ItemId;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The form of an item, on file or new.
  *
- * @param itemId 0 for a new one
+ * @param itemId empty for a new one
  * @param fields what stands in the fields
  * @param properties of its kind
  * @param retired "since 2027-03-15"; empty while it is kept
  */
 record ItemFormView(
-    long itemId,
+    Optional<ItemId> itemId,
     String title,
     long version,
     Map<String, String> fields,

@@ -1,5 +1,8 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.place.BinId;
 import dev.lonja.web.book.MovementRow;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
@@ -11,7 +14,7 @@ import java.util.Optional;
 record ItemView(
     Plate plate,
     Optional<Drum> drum,
-    long productId,
+    Optional<ProductId> productId,
     List<String> cautions,
     String description,
     String family,
@@ -46,8 +49,8 @@ record ItemView(
 
   /** What lies of a lot in a bin. */
   record LotRow(
-      long lotId,
-      long binId,
+      LotId lotId,
+      BinId binId,
       String bin,
       String lot,
       String received,

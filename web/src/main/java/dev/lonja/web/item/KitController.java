@@ -1,5 +1,7 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -27,13 +29,14 @@ class KitController {
   }
 
   @GetMapping("/items/{id}/kit")
-  String kit(@PathVariable long id, @RequestParam(defaultValue = "") String service, Model model) {
+  String kit(
+      @PathVariable ItemId id, @RequestParam(defaultValue = "") String service, Model model) {
     return page(id, service, "", List.of(), model);
   }
 
   @PostMapping("/items/{id}/kit/{what}")
   String book(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @PathVariable String what,
       @RequestParam String requestKey,
       @RequestParam String kits,
@@ -51,16 +54,16 @@ class KitController {
 
   @PostMapping("/items/{id}/kit-on-tray")
   String putOn(
-      @PathVariable long id,
+      @PathVariable ItemId id,
       @RequestParam String requestKey,
-      @RequestParam long trayId,
+      @RequestParam TrayId trayId,
       Principal person,
       Model model) {
     return desk.putOn(Sent.by(person, requestKey, "kit on tray", id, trayId), id, trayId)
         .next(problems -> page(id, "", "", problems, model));
   }
 
-  private String page(long id, String service, String kits, List<Problem> problems, Model model) {
+  private String page(ItemId id, String service, String kits, List<Problem> problems, Model model) {
     model.addAttribute(
         "view",
         desk.view(id, service)

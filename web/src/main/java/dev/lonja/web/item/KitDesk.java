@@ -2,9 +2,12 @@ package dev.lonja.web.item;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.KitCover;
@@ -12,6 +15,7 @@ import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -51,18 +55,18 @@ public class KitDesk {
    *
    * @param service a variant's id and a service's name with "/" between them, or empty
    */
-  Optional<KitView> view(long itemId, String service) {
+  Optional<KitView> view(ItemId itemId, String service) {
     return store.read(session -> kit(session, itemId).map(item -> view(session, item, service)));
   }
 
-  static Optional<Item> kit(Session session, long itemId) {
+  static Optional<Item> kit(Session session, ItemId itemId) {
     return session.items().byId(itemId).filter(item -> item.family() == Family.KIT);
   }
 
   private KitView view(Session session, Item kit, String service) {
     List<BoxContent> contents = session.boxes().of(kit.partId());
-    Map<Long, Item> items = contentItems(session, contents);
-    Map<Long, Quantity> free = session.ledger().free(clock.today());
+    Map<PartId, Item> items = contentItems(session, contents);
+    Map<ItemId, Quantity> free = session.ledger().free(clock.today());
     Map<String, Job> jobs = jobs(session);
     Optional<KitCover> cover =
         Optional.ofNullable(jobs.get(service))
@@ -133,7 +137,7 @@ public class KitDesk {
   }
 
   private static KitView.ContentRow row(
-      BoxContent content, Map<Long, Item> items, Map<Long, Quantity> free) {
+      BoxContent content, Map<PartId, Item> items, Map<ItemId, Quantity> free) {
     Optional<Item> item = Optional.ofNullable(items.get(content.part().id()));
     return new KitView.ContentRow(
         Plate.of(content.part(), item),
@@ -143,7 +147,7 @@ public class KitDesk {
         item.map(i -> free.getOrDefault(i.id(), Quantity.zero(i.measure())).display()).orElse(""));
   }
 
-  static Map<Long, Item> contentItems(Session session, List<BoxContent> contents) {
+  static Map<PartId, Item> contentItems(Session session, List<BoxContent> contents) {
     return session.items().byParts(contents.stream().map(c -> c.part().id()).toList());
   }
 
@@ -154,7 +158,7 @@ public class KitDesk {
 
   private static Map<String, Job> jobs(Session session) {
     Map<Long, UnitNeeds> needs = session.fleet().needs();
-    Map<Long, List<Task>> tasks = session.services().tasksByUnit();
+    Map<UnitId, List<Task>> tasks = session.services().tasksByUnit();
     Map<Long, Unit> oneOfEach = new LinkedHashMap<>();
     session.fleet().units().stream()
         .sorted(Comparator.comparing(unit -> unit.variant().display()))
@@ -184,7 +188,7 @@ public class KitDesk {
    * left over comes back with the tray.
    */
   @Allowed.ToKeepStore
-  public Outcome putOn(Sent sent, long itemId, long trayId) {
+  public Outcome putOn(Sent sent, ItemId itemId, TrayId trayId) {
     return once.run(
         sent,
         session -> {

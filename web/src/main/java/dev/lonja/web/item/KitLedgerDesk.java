@@ -1,10 +1,14 @@
 package dev.lonja.web.item;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.KitBooking;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.part.BoxContent;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -40,17 +44,18 @@ public class KitLedgerDesk {
 
   /** Takes kits apart; what is in them goes to its home bins. */
   @Allowed.ToKeepStore
-  public Outcome breakUp(Sent sent, long itemId, String kits) {
+  public Outcome breakUp(Sent sent, ItemId itemId, String kits) {
     return once.run(sent, session -> book(session, sent, itemId, kits, true));
   }
 
   /** Makes kits of loose parts. */
   @Allowed.ToKeepStore
-  public Outcome make(Sent sent, long itemId, String kits) {
+  public Outcome make(Sent sent, ItemId itemId, String kits) {
     return once.run(sent, session -> book(session, sent, itemId, kits, false));
   }
 
-  private Outcome book(Session session, Sent sent, long itemId, String typedKits, boolean broken) {
+  private Outcome book(
+      Session session, Sent sent, ItemId itemId, String typedKits, boolean broken) {
     Item kit = KitDesk.kit(session, itemId).orElseThrow();
     Typed typed = new Typed();
     Optional<Quantity> kits =
@@ -58,7 +63,7 @@ public class KitLedgerDesk {
             .decimalUpTo("kits", "The number of kits", typedKits, MOST_KITS)
             .map(Quantity.of(kit.measure(), BigDecimal.ONE)::times);
     List<BoxContent> contents = session.boxes().of(kit.partId());
-    Map<Long, Item> items = KitDesk.contentItems(session, contents);
+    Map<PartId, Item> items = KitDesk.contentItems(session, contents);
     contents.stream()
         .filter(content -> !items.containsKey(content.part().id()))
         .forEach(
@@ -74,41 +79,55 @@ public class KitLedgerDesk {
     }
     Quantity held = held(session, itemId, kit);
     LocalDate today = clock.today();
-    List<KitBooking.Content> booked =
-        contents.stream()
-            .map(c -> content(session, items.get(c.part().id()), c.quantity(), kit, broken))
-            .toList();
+    ItemStock stock = session.ledger().stockOf(itemId);
     KitBooking.Result result =
         broken
             ? KitBooking.broken(
-                session.ledger().stockOf(itemId), held, kits.orElseThrow(), booked, today)
+                stock, held, kits.orElseThrow(), out(session, kit, contents, items), today)
             : KitBooking.made(
-                session.ledger().stockOf(itemId),
+                stock,
                 place(session, kit, "made " + today),
                 kits.orElseThrow(),
-                booked,
+                in(session, contents, items),
                 today);
     return write(session, sent, kit, result, broken ? "kit broken" : "kit made");
   }
 
-  private static Quantity held(Session session, long itemId, Item item) {
+  private static Quantity held(Session session, ItemId itemId, Item item) {
     return session.ledger().held().getOrDefault(itemId, Quantity.zero(item.measure()));
   }
 
-  private KitBooking.Content content(
-      Session session, Item item, int perKit, Item kit, boolean broken) {
-    return new KitBooking.Content(
-        session.ledger().stockOf(item.id()),
-        broken
-            ? place(session, item, "from " + kit.number())
-            : new Place(item.id(), 0, item.homeBin().id()),
-        perKit,
-        held(session, item.id(), item));
+  private List<KitBooking.Out> out(
+      Session session, Item kit, List<BoxContent> contents, Map<PartId, Item> items) {
+    return contents.stream()
+        .map(
+            content -> {
+              Item item = items.get(content.part().id());
+              return new KitBooking.Out(
+                  session.ledger().stockOf(item.id()),
+                  place(session, item, "from " + kit.number()),
+                  content.quantity());
+            })
+        .toList();
+  }
+
+  private static List<KitBooking.In> in(
+      Session session, List<BoxContent> contents, Map<PartId, Item> items) {
+    return contents.stream()
+        .map(
+            content -> {
+              Item item = items.get(content.part().id());
+              return new KitBooking.In(
+                  session.ledger().stockOf(item.id()),
+                  content.quantity(),
+                  held(session, item.id(), item));
+            })
+        .toList();
   }
 
   /** A lot for what a kit brings or becomes, in the item's home bin. */
   private Place place(Session session, Item item, String lot) {
-    long lotId =
+    LotId lotId =
         session
             .ledger()
             .lotByCode(item.id(), lot)
@@ -129,7 +148,7 @@ public class KitLedgerDesk {
     List<Problem> problems = new ArrayList<>();
     int line = 1;
     String answer = "/items/" + kit.id() + "/kit";
-    for (Map.Entry<Long, Booking> entry : result.byItem().entrySet()) {
+    for (Map.Entry<ItemId, Booking> entry : result.byItem().entrySet()) {
       boolean isBooked = entry.getValue() instanceof Booking.Booked;
       if (result.isRefused() && isBooked) {
         continue;

@@ -1,5 +1,6 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.Plate;
 import java.util.List;
 
@@ -31,5 +32,5 @@ record KitView(
   record LineRow(String place, String number, String quantity) {}
 
   /** An open tray on which the kit may be laid. */
-  record TrayChoice(long id, String words) {}
+  record TrayChoice(TrayId id, String words) {}
 }

@@ -1,5 +1,6 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
@@ -26,13 +27,13 @@ public class PictureDesk {
     this.once = once;
   }
 
-  Optional<Picture> of(long itemId) {
+  Optional<Picture> of(ItemId itemId) {
     return store.read(session -> session.keeping().picture(itemId));
   }
 
   /** Puts a picture in place of the one that was; an empty file takes it away. */
   @Allowed.ToKeepStore
-  public Outcome put(Sent sent, long itemId, byte[] content) {
+  public Outcome put(Sent sent, ItemId itemId, byte[] content) {
     return once.run(
         sent,
         session -> {

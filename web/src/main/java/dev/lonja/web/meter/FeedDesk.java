@@ -1,5 +1,6 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
@@ -61,7 +62,7 @@ public class FeedDesk {
     if (reports.isEmpty()) {
       return Outcome.refused(Problem.ofWhole("No machine has reported anything new."));
     }
-    Map<Long, List<Reading>> byMeter = new HashMap<>();
+    Map<MeterId, List<Reading>> byMeter = new HashMap<>();
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     for (MeterFeed.Report report : reports) {
       meter(fleet, report).ifPresent(meter -> add(session, byMeter, meter, report));
@@ -89,10 +90,10 @@ public class FeedDesk {
 
   private void add(
       Session session,
-      Map<Long, List<Reading>> byMeter,
+      Map<MeterId, List<Reading>> byMeter,
       MeterStanding meter,
       MeterFeed.Report report) {
-    long meterId = meter.file().meter().id();
+    MeterId meterId = meter.file().meter().id();
     MeterValue shown = MeterValue.of(report.value(), meter.file().meter().measure());
     Reading reading = new Reading(0, clock.dayOf(report.at()), Optional.of(report.at()), shown);
     long id =
@@ -102,7 +103,7 @@ public class FeedDesk {
         .add(new Reading(id, reading.day(), reading.at(), shown));
   }
 
-  private static long flagged(Session session, long meterId, List<Reading> added) {
+  private static long flagged(Session session, MeterId meterId, List<Reading> added) {
     ReadingLog log = ReadingLog.judge(session.readings().of(meterId));
     Set<Long> ids = added.stream().map(Reading::id).collect(Collectors.toSet());
     return log.readings().stream()

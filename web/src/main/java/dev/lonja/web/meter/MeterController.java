@@ -1,5 +1,6 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -38,7 +39,7 @@ class MeterController {
       @RequestParam Map<String, String> typed,
       Principal person,
       Model model) {
-    Map<Long, String> values = MeterEntry.fields(typed);
+    Map<MeterId, String> values = MeterEntry.fields(typed);
     Sent sent = Sent.by(person, requestKey, "meters", day, keepGood, new TreeMap<>(values));
     return next(desk.enter(sent, day, values, keepGood), typed, model);
   }

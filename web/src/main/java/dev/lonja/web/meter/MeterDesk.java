@@ -1,6 +1,7 @@
 package dev.lonja.web.meter;
 
 import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.desk.clock.StoreClock;
@@ -84,11 +85,11 @@ public class MeterDesk {
    * @param keepGood whether the good ones are kept though others are refused
    */
   @Allowed.ToReadMeters
-  public Outcome enter(Sent sent, String day, Map<Long, String> values, boolean keepGood) {
+  public Outcome enter(Sent sent, String day, Map<MeterId, String> values, boolean keepGood) {
     return once.run(
         sent,
         session -> {
-          Map<Long, MeterStanding> meters = FleetPicture.load(session, clock.today()).meters();
+          Map<MeterId, MeterStanding> meters = FleetPicture.load(session, clock.today()).meters();
           ReadingBatch batch = new ReadingBatch(session, clock.today());
           new TreeMap<>(values)
               .forEach(

@@ -2,6 +2,7 @@ package dev.lonja.web.meter;
 
 import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.ReadingLog;
@@ -27,18 +28,18 @@ public final class MeterEntry {
   private MeterEntry() {}
 
   /** The fields of a form that stand for meters, by meter id. */
-  public static Map<Long, String> fields(Map<String, String> typed) {
-    Map<Long, String> meters = new HashMap<>();
+  public static Map<MeterId, String> fields(Map<String, String> typed) {
+    Map<MeterId, String> meters = new HashMap<>();
     typed.forEach(
         (field, value) -> {
-          if (field.matches(FIELD + "[0-9]{1,18}")) {
-            meters.put(Long.valueOf(field.substring(FIELD.length())), value);
+          if (field.matches(FIELD + "[1-9][0-9]{0,17}")) {
+            meters.put(MeterId.valueOf(field.substring(FIELD.length())), value);
           }
         });
     return meters;
   }
 
-  public static String field(long meterId) {
+  public static String field(MeterId meterId) {
     return FIELD + meterId;
   }
 

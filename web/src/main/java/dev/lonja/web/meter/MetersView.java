@@ -1,5 +1,6 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 import java.util.Optional;
@@ -9,7 +10,7 @@ record MetersView(String summary, String today, List<Row> rows) {
 
   /** A meter with what is known of it. */
   record Row(
-      long id,
+      MeterId id,
       String unit,
       String machine,
       String name,

@@ -1,6 +1,7 @@
 package dev.lonja.web.meter;
 
 import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
@@ -23,14 +24,14 @@ import java.util.Optional;
 final class ReadingBatch {
 
   /** A good reading with the meter it belongs to. */
-  record Good(long meterId, Reading reading) {}
+  record Good(MeterId meterId, Reading reading) {}
 
   /** A reading that could be read, and what it is called in a problem. */
   private record Entry(String field, String label, MeterStanding meter, Reading reading) {}
 
   private final Session session;
   private final LocalDate today;
-  private final Map<Long, List<Entry>> byMeter = new LinkedHashMap<>();
+  private final Map<MeterId, List<Entry>> byMeter = new LinkedHashMap<>();
   private final List<Problem> problems = new ArrayList<>();
   private long entered;
 

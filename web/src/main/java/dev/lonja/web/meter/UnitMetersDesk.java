@@ -3,6 +3,7 @@ package dev.lonja.web.meter;
 import dev.lonja.core.fleet.JudgedMeter;
 import dev.lonja.core.fleet.JudgedReading;
 import dev.lonja.core.fleet.LayUp;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.MeterReplacement;
 import dev.lonja.core.fleet.Reading;
@@ -48,7 +49,7 @@ public class UnitMetersDesk {
 
   /** An exchanged meter as typed. */
   public record ReplacementForm(
-      long meterId, String day, String end, String start, String reason) {}
+      MeterId meterId, String day, String end, String start, String reason) {}
 
   public UnitMetersDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
     this.store = store;
@@ -169,7 +170,7 @@ public class UnitMetersDesk {
         sent,
         session -> {
           return meters(session, code).stream()
-              .filter(meter -> meter.standing().file().meter().id() == form.meterId())
+              .filter(meter -> meter.standing().file().meter().id().equals(form.meterId()))
               .findFirst()
               .map(meter -> replace(session, sent, meter, form))
               .orElseGet(() -> Outcome.refused(Problem.ofWhole(code + " has no such meter.")));
@@ -339,7 +340,7 @@ public class UnitMetersDesk {
   private void audit(
       Session session, Sent sent, Unit unit, String action, String before, String after) {
     AuditLog.Line line = new AuditLog.Line(action, before, after, sent.actor(), clock.now());
-    session.audit().add("unit", unit.id(), line);
+    session.audit().add("unit", unit.id().value(), line);
   }
 
   private static Outcome done(JudgedMeter meter) {

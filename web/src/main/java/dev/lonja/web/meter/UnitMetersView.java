@@ -1,5 +1,6 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +23,7 @@ record UnitMetersView(
    * @param last the last accepted reading, in words
    */
   record MeterBlock(
-      long id,
+      MeterId id,
       String name,
       String measure,
       String expected,

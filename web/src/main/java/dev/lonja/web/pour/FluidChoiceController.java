@@ -1,5 +1,7 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import java.security.Principal;
@@ -27,16 +29,16 @@ class FluidChoiceController {
   }
 
   @GetMapping(PATH)
-  String choose(@PathVariable long id, @PathVariable long lineId, Model model) {
+  String choose(@PathVariable TrayId id, @PathVariable long lineId, Model model) {
     return page(id, lineId, Map.of(), List.of(), model);
   }
 
   @PostMapping(PATH)
   String lay(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @PathVariable long lineId,
       @RequestParam String requestKey,
-      @RequestParam long itemId,
+      @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String why,
       @RequestParam(defaultValue = "") String signedBy,
       @RequestParam Map<String, String> typed,
@@ -49,7 +51,7 @@ class FluidChoiceController {
 
   @PostMapping(PATH + "/packs")
   String packs(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @PathVariable long lineId,
       @RequestParam String requestKey,
       Principal person,
@@ -59,7 +61,7 @@ class FluidChoiceController {
   }
 
   private String page(
-      long id, long lineId, Map<String, String> typed, List<Problem> problems, Model model) {
+      TrayId id, long lineId, Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute(
         "view",
         desk.view(id, lineId).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));

@@ -1,12 +1,15 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.PackChoice;
 import dev.lonja.core.fluid.PackSet;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -57,7 +60,7 @@ public class FluidChoiceDesk {
   }
 
   /** Another item as typed. */
-  public record Form(long itemId, String why, String signedBy) {}
+  public record Form(ItemId itemId, String why, String signedBy) {}
 
   /**
    * The page of one line.
@@ -68,12 +71,12 @@ public class FluidChoiceDesk {
    * @param rows every product of the kind with its packs
    */
   record View(
-      long trayId,
+      TrayId trayId,
       String tray,
       long lineId,
       String unit,
       String place,
-      long specId,
+      CompartmentId specId,
       String product,
       String amount,
       String now,
@@ -84,12 +87,12 @@ public class FluidChoiceDesk {
   /** A product with the packs that are free. */
   record Row(VerdictView verdict, boolean needsSignature, List<Choice> items) {}
 
-  record Choice(long itemId, String words) {}
+  record Choice(ItemId itemId, String words) {}
 
   /** An open tray's line for a compartment. */
   private record Target(Tray tray, FluidLine fluid, FluidBook book) {}
 
-  private Optional<Target> target(Session session, long trayId, long lineId) {
+  private Optional<Target> target(Session session, TrayId trayId, long lineId) {
     Optional<Tray> tray = session.trays().byId(trayId).filter(Tray::isOpen);
     FluidBook book = FluidBook.load(session, clock.today());
     return tray.flatMap(
@@ -108,7 +111,7 @@ public class FluidChoiceDesk {
   }
 
   /** Empty if the tray is not open, or the line is not one for a compartment. */
-  Optional<View> view(long trayId, long lineId) {
+  Optional<View> view(TrayId trayId, long lineId) {
     return store.read(
         session -> target(session, trayId, lineId).map(target -> view(session, target)));
   }
@@ -144,7 +147,7 @@ public class FluidChoiceDesk {
   }
 
   private static boolean differs(Session session, Target target, PackChoice.Choice choice) {
-    Map<Long, Quantity> amounts = amounts(session, choice.best());
+    Map<ItemId, Quantity> amounts = amounts(session, choice.best());
     return !amounts.keySet().equals(Set.of(target.fluid().line().itemId()));
   }
 
@@ -168,14 +171,14 @@ public class FluidChoiceDesk {
   }
 
   /** What to take of each item; what is left over stays in the smallest pack. */
-  private static Map<Long, Quantity> amounts(Session session, PackSet set) {
-    Map<Long, Quantity> amounts = new LinkedHashMap<>();
+  private static Map<ItemId, Quantity> amounts(Session session, PackSet set) {
+    Map<ItemId, Quantity> amounts = new LinkedHashMap<>();
     Quantity over = Quantity.of(set.over());
     for (int i = 0; i < set.counts().size(); i++) {
       PackSet.Count count = set.counts().get(i);
       Quantity all = Quantity.of(count.pack().litres()).times(BigDecimal.valueOf(count.packs()));
       boolean smallest = i == set.counts().size() - 1;
-      long item = ShelfPacks.itemOf(session, count.pack());
+      ItemId item = count.pack().origin().item();
       amounts.merge(item, smallest ? all.minus(over) : all, Quantity::plus);
     }
     return amounts;
@@ -183,7 +186,7 @@ public class FluidChoiceDesk {
 
   /** Puts the packs on the tray that cover the line best. */
   @Allowed.ToKeepStore
-  public Outcome takePacks(Sent sent, long trayId, long lineId) {
+  public Outcome takePacks(Sent sent, TrayId trayId, long lineId) {
     return once.run(
         sent,
         session -> {
@@ -202,10 +205,10 @@ public class FluidChoiceDesk {
         });
   }
 
-  private static void split(Session session, Target target, Map<Long, Quantity> amounts) {
+  private static void split(Session session, Target target, Map<ItemId, Quantity> amounts) {
     TrayLine line = target.fluid().line();
     boolean first = true;
-    for (Map.Entry<Long, Quantity> amount : amounts.entrySet()) {
+    for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
       long id = line.id();
       if (first) {
         session.trays().setLaid(id, Quantity.zero(line.wanted().measure()));
@@ -230,8 +233,8 @@ public class FluidChoiceDesk {
     }
   }
 
-  private static Optional<TrayLine.Substitution> substitution(TrayLine line, long itemId) {
-    if (itemId == line.askedItemId()) {
+  private static Optional<TrayLine.Substitution> substitution(TrayLine line, ItemId itemId) {
+    if (itemId.equals(line.askedItemId())) {
       return Optional.empty();
     }
     return line.substitution()
@@ -240,7 +243,7 @@ public class FluidChoiceDesk {
 
   /** Puts an item on the line, with a signature where the spec does not simply allow it. */
   @Allowed.ToKeepStore
-  public Outcome lay(Sent sent, long trayId, long lineId, Form form) {
+  public Outcome lay(Sent sent, TrayId trayId, long lineId, Form form) {
     return once.run(
         sent,
         session -> {
@@ -271,7 +274,7 @@ public class FluidChoiceDesk {
               FluidAdvice.refusal(target.book(), target.fluid().compartment().spec(), item)));
     }
     Typed typed = new Typed();
-    boolean asked = item.id() == line.askedItemId();
+    boolean asked = item.id().equals(line.askedItemId());
     boolean signs = !verdict.overall().isFree();
     Optional<String> why =
         asked && !signs

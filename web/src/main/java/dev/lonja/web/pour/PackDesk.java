@@ -95,7 +95,7 @@ class PackDesk {
       boolean inUse =
           use.preferred()
               .flatMap(Item::product)
-              .filter(p -> p.id() == read.product().id())
+              .filter(p -> p.id().equals(read.product().id()))
               .isPresent();
       if (inUse && !verdict.overall().isFree()) {
         lines.add(

@@ -1,5 +1,6 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.fluid.Pack;
 import dev.lonja.core.fluid.PackChoice;
 import dev.lonja.core.fluid.PackSet;
 import dev.lonja.web.frame.Words;
@@ -44,9 +45,13 @@ final class PackWording {
     return set.counts().stream()
         .map(
             count ->
-                count.pack().id() < 0
-                    ? count.pack().name()
-                    : count.packs() + " × " + count.pack().name())
+                (count.pack().origin() instanceof Pack.Origin.Opened
+                        ? "the open "
+                        : count.packs() + " × ")
+                    + count.pack().litres().display()
+                    + " ("
+                    + count.pack().number()
+                    + ")")
         .collect(Collectors.joining(" + "));
   }
 

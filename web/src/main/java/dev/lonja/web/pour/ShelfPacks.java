@@ -1,7 +1,7 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.fluid.Pack;
 import dev.lonja.core.fluid.PackChoice;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.choice.PackOffers;
@@ -18,7 +18,12 @@ final class ShelfPacks {
 
   /** The choice for a day; empty if what is free does not cover the need. */
   static Optional<PackChoice.Choice> choose(
-      Session session, FluidBook book, long product, Volume need, LocalDate day, LocalDate today) {
+      Session session,
+      FluidBook book,
+      ProductId product,
+      Volume need,
+      LocalDate day,
+      LocalDate today) {
     PackOffers offers = new PackOffers(session, today);
     List<Item> packs = book.packs(product);
     return PackChoice.of(need, offers.onTheShelf(book, packs), offers.usedAfter(packs, day));
@@ -26,10 +31,5 @@ final class ShelfPacks {
 
   static PackView.Advice advice(PackChoice.Choice choice, LocalDate day, LocalDate today) {
     return PackWording.advice(choice, day, today);
-  }
-
-  /** The item that a pack of such a choice is of. */
-  static long itemOf(Session session, Pack pack) {
-    return pack.id() > 0 ? pack.id() : session.ledger().itemOfLot(-pack.id());
   }
 }

@@ -1,5 +1,7 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Typed;
@@ -28,7 +30,7 @@ class TopUpController {
   @GetMapping("/oils/top-up")
   String topUp(
       @RequestParam(defaultValue = "") String unit,
-      @RequestParam(defaultValue = "0") long compartment,
+      @RequestParam(defaultValue = "0") CompartmentId compartment,
       @RequestParam(defaultValue = "") String litres,
       Model model) {
     return page(unit, compartment, litres, Map.of(), List.of(), model);
@@ -38,9 +40,9 @@ class TopUpController {
   String add(
       @RequestParam String requestKey,
       @RequestParam String unit,
-      @RequestParam long compartment,
+      @RequestParam CompartmentId compartment,
       @RequestParam String litres,
-      @RequestParam(defaultValue = "0") long itemId,
+      @RequestParam(defaultValue = "0") ItemId itemId,
       @RequestParam(defaultValue = "") String signedBy,
       @RequestParam(defaultValue = "") String why,
       @RequestParam Map<String, String> typed,
@@ -55,7 +57,7 @@ class TopUpController {
   String withdraw(
       @RequestParam String requestKey,
       @RequestParam String unit,
-      @RequestParam long compartment,
+      @RequestParam CompartmentId compartment,
       @RequestParam long topUp,
       @RequestParam(defaultValue = "") String why,
       Principal person,
@@ -67,7 +69,7 @@ class TopUpController {
 
   private String page(
       String unit,
-      long compartment,
+      CompartmentId compartment,
       String litres,
       Map<String, String> typed,
       List<Problem> problems,

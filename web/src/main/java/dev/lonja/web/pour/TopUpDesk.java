@@ -1,11 +1,13 @@
 package dev.lonja.web.pour;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.fluid.TopUp;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
@@ -54,7 +56,12 @@ public class TopUpDesk {
 
   /** A top-up as typed. */
   public record Form(
-      String unit, long compartment, String litres, long itemId, String signedBy, String why) {}
+      String unit,
+      CompartmentId compartment,
+      String litres,
+      ItemId itemId,
+      String signedBy,
+      String why) {}
 
   /** Adds litres to a compartment, out of the stock. */
   @Allowed.ToKeepStore
@@ -68,7 +75,7 @@ public class TopUpDesk {
               unit.flatMap(
                   u ->
                       fleet.needs(u.id()).compartments().stream()
-                          .filter(c -> c.id() == form.compartment())
+                          .filter(c -> c.id().equals(form.compartment()))
                           .findFirst());
           Optional<Item> item =
               session.items().byId(form.itemId()).filter(i -> i.product().isPresent());
@@ -184,14 +191,14 @@ public class TopUpDesk {
     return "TU-" + topUpId;
   }
 
-  private static String path(String unit, long compartment) {
+  private static String path(String unit, CompartmentId compartment) {
     return "/oils/top-up?unit=" + unit + "&compartment=" + compartment;
   }
 
   /** Withdraws a top-up that was noted in error, and puts what was booked out back. */
   @Allowed.ToKeepStore
   public Outcome withdraw(
-      Sent sent, String unitCode, long compartmentId, long topUpId, String why) {
+      Sent sent, String unitCode, CompartmentId compartmentId, long topUpId, String why) {
     return once.run(
         sent,
         session -> {

@@ -1,12 +1,14 @@
 package dev.lonja.web.pour;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.fluid.TopUp;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.clock.StoreClock;
@@ -44,7 +46,7 @@ class TopUpPages {
   }
 
   /** The page; what is wrong with what was asked is in {@code typed}. */
-  TopUpView view(String unitCode, long compartmentId, String litres, Typed typed) {
+  TopUpView view(String unitCode, CompartmentId compartmentId, String litres, Typed typed) {
     return store.read(
         session -> {
           FleetPicture fleet = FleetPicture.load(session, clock.today());
@@ -55,7 +57,7 @@ class TopUpPages {
           List<Compartment> compartments =
               unit.map(u -> fleet.needs(u.id()).compartments()).orElse(List.of());
           Optional<Compartment> chosen =
-              compartments.stream().filter(c -> c.id() == compartmentId).findFirst();
+              compartments.stream().filter(c -> c.id().equals(compartmentId)).findFirst();
           String amount = litres.isBlank() ? USUAL : litres;
           Optional<Volume> volume =
               typed
@@ -72,7 +74,7 @@ class TopUpPages {
               compartments.stream()
                   .map(c -> new SpecView.Choice(String.valueOf(c.id()), c.name()))
                   .toList(),
-              chosen.map(Compartment::id).orElse(0L),
+              chosen.map(Compartment::id),
               chosen.map(Compartment::name).orElse(""),
               sump.map(s -> now(session, s)).orElse(List.of()),
               sump.map(s -> s.topUps().stream().map(t -> pour(session, t)).toList())
@@ -124,7 +126,7 @@ class TopUpPages {
     return lines;
   }
 
-  private static String name(Session session, long itemId) {
+  private static String name(Session session, ItemId itemId) {
     return session
         .items()
         .byId(itemId)

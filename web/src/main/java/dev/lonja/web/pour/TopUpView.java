@@ -1,9 +1,13 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.spec.SpecView;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Topping up at the counter.
@@ -16,7 +20,7 @@ record TopUpView(
     List<SpecView.Choice> units,
     String unit,
     List<SpecView.Choice> compartments,
-    long compartment,
+    Optional<CompartmentId> compartment,
     String name,
     List<String> now,
     List<PourRow> since,
@@ -35,7 +39,7 @@ record TopUpView(
    * @param never true if it may not be added at all
    */
   record Row(
-      long productId,
+      ProductId productId,
       String name,
       Drum drum,
       State state,
@@ -44,5 +48,5 @@ record TopUpView(
       boolean needsSignature,
       boolean never) {}
 
-  record ItemChoice(long itemId, String words) {}
+  record ItemChoice(ItemId itemId, String words) {}
 }

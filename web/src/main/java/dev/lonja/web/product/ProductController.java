@@ -1,10 +1,12 @@
 package dev.lonja.web.product;
 
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -33,19 +35,19 @@ class ProductController {
   }
 
   @GetMapping("/{id:[0-9]+}")
-  String product(@PathVariable long id, Model model) {
+  String product(@PathVariable ProductId id, Model model) {
     model.addAttribute("view", desk.view(id).orElseThrow(ProductController::notFound));
     return "product";
   }
 
   @GetMapping("/new")
   String add(Model model) {
-    return form(0, Map.of(), List.of(), model);
+    return form(Optional.empty(), Map.of(), List.of(), model);
   }
 
   @GetMapping("/{id:[0-9]+}/edit")
-  String edit(@PathVariable long id, Model model) {
-    return form(id, Map.of(), List.of(), model);
+  String edit(@PathVariable ProductId id, Model model) {
+    return form(Optional.of(id), Map.of(), List.of(), model);
   }
 
   /** A look at what the form would mean; nothing is saved. */
@@ -55,19 +57,30 @@ class ProductController {
     return "product-form :: effect";
   }
 
+  @PostMapping("/new")
+  String add(
+      @RequestParam String requestKey,
+      @RequestParam Map<String, String> fields,
+      Principal person,
+      Model model) {
+    return desk.add(Sent.by(person, requestKey, "product", "new", fields), fields)
+        .next(problems -> form(Optional.empty(), fields, problems, model));
+  }
+
   @PostMapping("/{id:[0-9]+}")
   String save(
-      @PathVariable long id,
+      @PathVariable ProductId id,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam Map<String, String> fields,
       Principal person,
       Model model) {
     return desk.save(Sent.by(person, requestKey, "product", id, fields), id, version, fields)
-        .next(problems -> form(id, fields, problems, model));
+        .next(problems -> form(Optional.of(id), fields, problems, model));
   }
 
-  private String form(long id, Map<String, String> typed, List<Problem> problems, Model model) {
+  private String form(
+      Optional<ProductId> id, Map<String, String> typed, List<Problem> problems, Model model) {
     ProductView.Form form = desk.form(id, typed).orElseThrow(ProductController::notFound);
     model.addAttribute("view", form);
     model.addAttribute("effect", form.effect());

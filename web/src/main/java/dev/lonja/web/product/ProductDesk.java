@@ -6,6 +6,7 @@ import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
@@ -41,6 +42,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -68,7 +70,7 @@ public class ProductDesk {
   }
 
   private static ProductView.Row row(Places places, ProductClaims read) {
-    long id = read.product().id();
+    ProductId id = read.product().id();
     return new ProductView.Row(
         id,
         read.product().display(),
@@ -106,7 +108,7 @@ public class ProductDesk {
           .toList();
     }
 
-    private ProductView.PlaceRow place(SpecUse use, Suitability verdict, long product) {
+    private ProductView.PlaceRow place(SpecUse use, Suitability verdict, ProductId product) {
       List<String> against = ReasonWording.against(verdict);
       return new ProductView.PlaceRow(
           use.compartment().id(),
@@ -117,11 +119,11 @@ public class ProductDesk {
           verdict.overall().isFree()
               ? ""
               : String.join("; ", VerdictView.fromTheShelf(book, use.spec(), product)),
-          use.preferred().flatMap(Item::product).filter(p -> p.id() == product).isPresent());
+          use.preferred().flatMap(Item::product).filter(p -> p.id().equals(product)).isPresent());
     }
   }
 
-  Optional<ProductView> view(long id) {
+  Optional<ProductView> view(ProductId id) {
     return store.read(
         session -> {
           Places places = new Places(session);
@@ -196,12 +198,12 @@ public class ProductDesk {
             .orElse("");
   }
 
-  /** The form, filled as typed or as on file; the id 0 is for a new product. */
-  Optional<ProductView.Form> form(long id, Map<String, String> typed) {
+  /** The form, filled as typed or as on file; without an id it is for a new product. */
+  Optional<ProductView.Form> form(Optional<ProductId> id, Map<String, String> typed) {
     return store.read(
         session -> {
-          Optional<Product> product = session.products().byId(id);
-          if (id != 0 && product.isEmpty()) {
+          Optional<Product> product = id.flatMap(session.products()::byId);
+          if (id.isPresent() && product.isEmpty()) {
             return Optional.empty();
           }
           Map<String, String> onFile = product.map(ProductEntry::fields).orElse(Map.of());
@@ -240,7 +242,8 @@ public class ProductDesk {
     Places places = new Places(session);
     Typed typed = new Typed();
     Optional<Product> product =
-        new ProductEntry(fields, places.book.reference(), typed).product(0, 0, codes(session));
+        new ProductEntry(fields, places.book.reference(), typed)
+            .product(session.products().next(), 0, codes(session));
     if (product.isEmpty()) {
       return new ProductView.Effect(
           typed.problems().stream().map(Problem::text).toList(), "", List.of(), "", List.of());
@@ -262,34 +265,51 @@ public class ProductDesk {
         rows);
   }
 
-  /** Saves a product; the id 0 adds one. */
+  /** Adds a product. */
   @Allowed.ToKeepStore
-  public Outcome save(Sent sent, long id, long version, Map<String, String> fields) {
+  public Outcome add(Sent sent, Map<String, String> fields) {
     return once.run(
         sent,
-        session -> {
-          Typed typed = new Typed();
-          Optional<Product> product =
-              new ProductEntry(fields, session.references().fluids(), typed)
-                  .product(id, version, codes(session));
-          product
-              .flatMap(p -> session.products().byName(p.make(), p.name()))
-              .filter(other -> other.id() != id)
-              .ifPresent(
-                  other -> typed.refuse("name", "There is " + other.display() + " already."));
-          if (!typed.problems().isEmpty()) {
-            return new Outcome.Refused(typed.problems());
-          }
-          return write(session, sent, product.orElseThrow());
-        });
+        session ->
+            write(
+                session,
+                sent,
+                session.products().next(),
+                0,
+                fields,
+                product -> {
+                  session.products().add(product);
+                  return true;
+                }));
   }
 
-  private Outcome write(Session session, Sent sent, Product product) {
-    String before = session.products().byId(product.id()).map(ProductDesk::words).orElse("");
-    long id = product.id();
-    if (id == 0) {
-      id = session.products().add(product);
-    } else if (!session.products().update(product)) {
+  /** Saves an edit of a product. */
+  @Allowed.ToKeepStore
+  public Outcome save(Sent sent, ProductId id, long version, Map<String, String> fields) {
+    return once.run(
+        sent, session -> write(session, sent, id, version, fields, session.products()::update));
+  }
+
+  private Outcome write(
+      Session session,
+      Sent sent,
+      ProductId id,
+      long version,
+      Map<String, String> fields,
+      Predicate<Product> store) {
+    Typed typed = new Typed();
+    Optional<Product> product =
+        new ProductEntry(fields, session.references().fluids(), typed)
+            .product(id, version, codes(session));
+    product
+        .flatMap(p -> session.products().byName(p.make(), p.name()))
+        .filter(other -> !other.id().equals(id))
+        .ifPresent(other -> typed.refuse("name", "There is " + other.display() + " already."));
+    if (!typed.problems().isEmpty()) {
+      return new Outcome.Refused(typed.problems());
+    }
+    String before = session.products().byId(id).map(ProductDesk::words).orElse("");
+    if (!store.test(product.orElseThrow())) {
       return Outcome.refused(
           Problem.ofWhole(
               "Someone else has changed this product since the form was shown. Look at what is"
@@ -299,11 +319,11 @@ public class ProductDesk {
         .audit()
         .add(
             "product",
-            id,
+            id.value(),
             new AuditLog.Line(
                 before.isEmpty() ? "added" : "edited",
                 before,
-                words(product),
+                words(product.orElseThrow()),
                 sent.actor(),
                 clock.now()));
     return new Outcome.Done("/oils/products/" + id);

@@ -9,6 +9,7 @@ import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.Grade;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
 import dev.lonja.web.request.Typed;
@@ -82,7 +83,7 @@ final class ProductEntry {
   }
 
   /** The product of the form; empty if something is wrong. */
-  Optional<Product> product(long id, long version, List<String> knownHazards) {
+  Optional<Product> product(ProductId id, long version, List<String> knownHazards) {
     Optional<String> make = typed.text("make", "The make", text("make"), LONGEST_NAME);
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     Optional<FluidKind> kind = choice(FluidKind.values(), "kind");

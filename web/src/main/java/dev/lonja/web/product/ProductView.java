@@ -1,5 +1,7 @@
 package dev.lonja.web.product;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.web.fluid.Hazards;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
@@ -7,6 +9,7 @@ import dev.lonja.web.frame.State;
 import dev.lonja.web.spec.SpecView;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A fluid with its packs and where it may go.
@@ -17,7 +20,7 @@ import java.util.Map;
  * @param cautions texts of its hazards
  */
 record ProductView(
-    long id,
+    ProductId id,
     String name,
     Drum drum,
     List<Fact> facts,
@@ -41,7 +44,7 @@ record ProductView(
    * @param instead what on the shelf may go in, where this may not
    */
   record PlaceRow(
-      long specId,
+      CompartmentId specId,
       String place,
       String units,
       State state,
@@ -52,11 +55,11 @@ record ProductView(
   /** All products. */
   record All(List<Row> rows) {}
 
-  record Row(long id, String name, Drum drum, String packs, String free, int places) {}
+  record Row(ProductId id, String name, Drum drum, String packs, String free, int places) {}
 
   /** What the form holds and may hold. */
   record Form(
-      long id,
+      Optional<ProductId> id,
       String title,
       long version,
       Map<String, String> fields,

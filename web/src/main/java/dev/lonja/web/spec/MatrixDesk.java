@@ -1,8 +1,10 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Standing;
@@ -48,7 +50,12 @@ class MatrixDesk {
    * @param shelf true for products that lie on the shelf
    * @param spec the compartment whose cell is open, or 0
    */
-  record Query(String kind, String unitClass, boolean shelf, long spec, long product) {}
+  record Query(
+      String kind,
+      String unitClass,
+      boolean shelf,
+      Optional<CompartmentId> spec,
+      Optional<ProductId> product) {}
 
   MatrixView view(Query query) {
     return store.read(session -> new Page(session, query).view());
@@ -124,7 +131,7 @@ class MatrixDesk {
     private MatrixView.Row row(List<SpecUse> alike) {
       SpecUse first = alike.get(0);
       SpecJudge judge = book.judge(first.spec());
-      List<Long> preferred =
+      List<ProductId> preferred =
           alike.stream()
               .flatMap(use -> use.preferred().stream())
               .flatMap(item -> item.product().stream())
@@ -144,22 +151,25 @@ class MatrixDesk {
     }
 
     private MatrixView.Cell cell(
-        SpecUse use, SpecJudge judge, ProductClaims read, List<Long> preferred) {
+        SpecUse use, SpecJudge judge, ProductClaims read, List<ProductId> preferred) {
       Standing verdict = judge.stand(read);
-      long product = read.product().id();
+      ProductId product = read.product().id();
       return new MatrixView.Cell(
           product,
           MatrixMark.svg(verdict),
           ReasonWording.state(verdict.overall()),
           preferred.contains(product),
-          query.spec() == use.compartment().id() && query.product() == product,
+          query.spec().equals(Optional.of(use.compartment().id()))
+              && query.product().equals(Optional.of(product)),
           read.product().name() + " in " + use.display() + ": " + verdict.overall().words());
     }
 
     private Optional<MatrixView.Opened> opened() {
       Optional<SpecUse> use =
-          uses.stream().filter(u -> u.compartment().id() == query.spec()).findFirst();
-      Optional<ProductClaims> read = book.byId(query.product());
+          uses.stream()
+              .filter(u -> query.spec().equals(Optional.of(u.compartment().id())))
+              .findFirst();
+      Optional<ProductClaims> read = query.product().flatMap(book::byId);
       return use.isEmpty() || read.isEmpty()
           ? Optional.empty()
           : Optional.of(opened(use.get(), read.get()));

@@ -1,5 +1,7 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.State;
 import java.util.List;
@@ -25,7 +27,7 @@ record MatrixView(
   record Choice(String value, String words) {}
 
   /** A product; {@code free} is empty if none lies on the shelf. */
-  record Column(long productId, String make, String name, String grade, String free) {}
+  record Column(ProductId productId, String make, String name, String grade, String free) {}
 
   /**
    * A spec.
@@ -33,7 +35,7 @@ record MatrixView(
    * @param others how many more compartments demand the same
    */
   record Row(
-      long specId,
+      CompartmentId specId,
       String compartment,
       String machine,
       String others,
@@ -43,7 +45,12 @@ record MatrixView(
 
   /** A verdict; {@code preferred} if the product is what goes in today. */
   record Cell(
-      long productId, String mark, State state, boolean preferred, boolean open, String label) {}
+      ProductId productId,
+      String mark,
+      State state,
+      boolean preferred,
+      boolean open,
+      String label) {}
 
   /**
    * The reasons of one cell.
@@ -51,10 +58,10 @@ record MatrixView(
    * @param instead what may go in without a word and lies on the shelf
    */
   record Opened(
-      long specId,
+      CompartmentId specId,
       String spec,
       List<String> units,
-      long productId,
+      ProductId productId,
       String product,
       Drum drum,
       State state,

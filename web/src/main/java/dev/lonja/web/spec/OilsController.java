@@ -1,5 +1,8 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fluid.ProductId;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,8 +23,8 @@ class OilsController {
       @RequestParam(defaultValue = "") String kind,
       @RequestParam(name = "class", defaultValue = "") String unitClass,
       @RequestParam(defaultValue = "false") boolean shelf,
-      @RequestParam(defaultValue = "0") long spec,
-      @RequestParam(defaultValue = "0") long product,
+      @RequestParam Optional<CompartmentId> spec,
+      @RequestParam Optional<ProductId> product,
       Model model) {
     model.addAttribute(
         "view", desk.view(new MatrixDesk.Query(kind, unitClass, shelf, spec, product)));

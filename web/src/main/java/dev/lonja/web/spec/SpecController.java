@@ -1,5 +1,6 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import java.security.Principal;
@@ -28,7 +29,7 @@ class SpecController {
 
   @GetMapping(PATH)
   String spec(
-      @PathVariable long id,
+      @PathVariable CompartmentId id,
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "") String to,
       @RequestParam(defaultValue = "") String low,
@@ -44,20 +45,21 @@ class SpecController {
   }
 
   @GetMapping(PATH + "/edit")
-  String edit(@PathVariable long id, Model model) {
+  String edit(@PathVariable CompartmentId id, Model model) {
     return form(id, Map.of(), List.of(), model);
   }
 
   /** A look at what the form would mean; nothing is saved. */
   @PostMapping(PATH + "/effect")
-  String effect(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
+  String effect(
+      @PathVariable CompartmentId id, @RequestParam Map<String, String> fields, Model model) {
     model.addAttribute("effect", desk.effect(fields));
     return "spec-form :: effect";
   }
 
   @PostMapping(PATH)
   String save(
-      @PathVariable long id,
+      @PathVariable CompartmentId id,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam Map<String, String> fields,
@@ -67,7 +69,8 @@ class SpecController {
         .next(problems -> form(id, fields, problems, model));
   }
 
-  private String form(long id, Map<String, String> typed, List<Problem> problems, Model model) {
+  private String form(
+      CompartmentId id, Map<String, String> typed, List<Problem> problems, Model model) {
     SpecView.Form form = desk.form(id, typed).orElseThrow(SpecController::notFound);
     model.addAttribute("view", form);
     model.addAttribute("effect", form.effect());

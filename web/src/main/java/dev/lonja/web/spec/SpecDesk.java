@@ -1,6 +1,7 @@
 package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.BrakeBase;
@@ -61,17 +62,17 @@ public class SpecDesk {
   }
 
   /** Empty if there is no such compartment. */
-  Optional<SpecView> view(long compartmentId, WindowEntry entry) {
+  Optional<SpecView> view(CompartmentId compartmentId, WindowEntry entry) {
     return store.read(
         session -> place(session, compartmentId).map(place -> view(session, place, entry)));
   }
 
-  private static Optional<Place> place(Session session, long compartmentId) {
+  private static Optional<Place> place(Session session, CompartmentId compartmentId) {
     return session.fleet().needs().entrySet().stream()
         .flatMap(
             needs ->
                 needs.getValue().compartments().stream()
-                    .filter(c -> c.id() == compartmentId)
+                    .filter(c -> c.id().equals(compartmentId))
                     .flatMap(
                         c ->
                             session.variants().byId(needs.getKey()).stream()
@@ -157,7 +158,7 @@ public class SpecDesk {
   }
 
   /** The form, filled as typed or as on file; empty if there is no such compartment. */
-  Optional<SpecView.Form> form(long compartmentId, Map<String, String> typed) {
+  Optional<SpecView.Form> form(CompartmentId compartmentId, Map<String, String> typed) {
     return store.read(
         session ->
             place(session, compartmentId)
@@ -205,7 +206,8 @@ public class SpecDesk {
 
   /** Writes a spec in place of what was there. */
   @Allowed.ToKeepStore
-  public Outcome save(Sent sent, long compartmentId, long version, Map<String, String> fields) {
+  public Outcome save(
+      Sent sent, CompartmentId compartmentId, long version, Map<String, String> fields) {
     return once.run(
         sent,
         session -> {

@@ -1,5 +1,6 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.web.fluid.VerdictView;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +12,7 @@ import java.util.Map;
  * @param seasonal what may be used in part of the year and when to change over
  */
 public record SpecView(
-    long id,
+    CompartmentId id,
     long variantId,
     String compartment,
     String machine,
@@ -29,7 +30,7 @@ public record SpecView(
 
   /** What the form holds and may hold. */
   record Form(
-      long id,
+      CompartmentId id,
       String title,
       long version,
       Map<String, String> fields,

@@ -1,8 +1,10 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.Climate;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Season;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
@@ -60,7 +62,12 @@ public class YearDesk {
 
   /** A product that serves a spec in part of the year; {@code change} says when to change over. */
   record SeasonRow(
-      String product, long productId, String place, long specId, String months, String change) {}
+      String product,
+      ProductId productId,
+      String place,
+      CompartmentId specId,
+      String months,
+      String change) {}
 
   View view() {
     return store.read(

@@ -1,6 +1,9 @@
 package dev.lonja.web.study;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Level;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.choice.ChangeOverPlan;
@@ -93,8 +96,8 @@ public class StudyDesk {
   private StudyView view(Session session, Study study) {
     ChangeOverPlan planner = new ChangeOverPlan(session, clock.today());
     ChangeOverPlan.Plan plan = planner.of(study);
-    Map<Long, String> names = planner.names();
-    Set<Long> today = new LinkedHashSet<>();
+    Map<CompartmentId, String> names = planner.names();
+    Set<ProductId> today = new LinkedHashSet<>();
     study.lines().forEach(line -> line.today().ifPresent(today::add));
     return new StudyView(
         study.id(),
@@ -153,7 +156,7 @@ public class StudyDesk {
   }
 
   private static StudyView.LineRow line(
-      ChangeOverPlan planner, Map<Long, String> names, Line line) {
+      ChangeOverPlan planner, Map<CompartmentId, String> names, Line line) {
     return new StudyView.LineRow(
         names.getOrDefault(line.compartmentId(), "a compartment that is gone"),
         whole(line.litres()),
@@ -167,7 +170,7 @@ public class StudyDesk {
   }
 
   private static List<String> forced(Session session, ChangeOverPlan planner, Study study) {
-    Map<Long, String> codes = new HashMap<>();
+    Map<UnitId, String> codes = new HashMap<>();
     session.fleet().units().forEach(unit -> codes.put(unit.id(), unit.code()));
     return study.forcedBy().entrySet().stream()
         .flatMap(
@@ -230,8 +233,8 @@ public class StudyDesk {
           "holding",
           "The yearly cost of a product is " + holding.strip() + "; allowed is 0 to 100000.");
     }
-    Set<Long> forbidden = new LinkedHashSet<>();
-    Set<Long> kept = new LinkedHashSet<>();
+    Set<ProductId> forbidden = new LinkedHashSet<>();
+    Set<ProductId> kept = new LinkedHashSet<>();
     session
         .products()
         .all()

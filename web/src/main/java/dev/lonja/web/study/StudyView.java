@@ -1,5 +1,6 @@
 package dev.lonja.web.study;
 
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.web.spec.SpecView;
 import java.util.List;
 
@@ -34,7 +35,7 @@ record StudyView(
     int applied) {
 
   /** A product today, in the proposal, or both. */
-  record ProductRow(long id, String name, boolean today, boolean proposed) {}
+  record ProductRow(ProductId id, String name, boolean today, boolean proposed) {}
 
   record LineRow(String place, String litres, String today, String proposed, boolean changes) {}
 

@@ -4,10 +4,12 @@ import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -65,7 +67,7 @@ public class TodayDesk {
       this.fleet = FleetPicture.load(session, today);
       this.days = workingDays(today);
       LocalDate last = days.get(days.size() - 1);
-      Map<Long, Quantity> free = session.ledger().free(today);
+      Map<ItemId, Quantity> free = session.ledger().free(today);
       List<Tray> open = session.trays().open();
       for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
@@ -76,9 +78,9 @@ public class TodayDesk {
     }
 
     private static UnitPlan withoutTrays(UnitPlan plan, List<Tray> open) {
-      Set<Long> onTrays =
+      Set<TaskId> onTrays =
           open.stream()
-              .filter(tray -> tray.unitId() == plan.unitId())
+              .filter(tray -> tray.unitId().equals(plan.unitId()))
               .flatMap(tray -> tray.taskIds().stream())
               .collect(Collectors.toSet());
       return new UnitPlan(

@@ -1,5 +1,6 @@
 package dev.lonja.web.today;
 
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 
@@ -10,7 +11,8 @@ record TodayView(String summary, List<Shelf> shelves, List<Need> needs) {
   record Shelf(String weekday, String day, List<Block> blocks, List<Wish> wishes) {}
 
   /** A tray on the shelf; {@code fill} is the drawing of how far it is laid. */
-  record Block(long trayId, String unit, String what, String progress, State state, String fill) {}
+  record Block(
+      TrayId trayId, String unit, String what, String progress, State state, String fill) {}
 
   /** A planned occurrence whose tray has not been started. */
   record Wish(String unit, String what, String date) {}

@@ -8,6 +8,8 @@ import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementCheck;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.Session;
@@ -54,7 +56,7 @@ final class Confirmations {
     return tray.lines().stream().filter(line -> line.substitution().isPresent()).toList();
   }
 
-  private Item item(long id) {
+  private Item item(ItemId id) {
     return session.items().byId(id).orElseThrow();
   }
 
@@ -85,7 +87,7 @@ final class Confirmations {
 
   /** A stopgap that fitted is a stopgap still. */
   private StatementKind fittedAs(TrayLine line) {
-    long asked = item(line.askedItemId()).partId();
+    PartId asked = item(line.askedItemId()).partId();
     Path path =
         PathSearch.best(Neighbourhood.around(asked, session.statements()))
             .get(item(line.itemId()).partId());

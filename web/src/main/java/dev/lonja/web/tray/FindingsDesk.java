@@ -1,14 +1,18 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.crossref.Statement;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.InspectionOutcome;
 import dev.lonja.core.service.RecordedFill;
 import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -55,7 +59,7 @@ public class FindingsDesk {
   }
 
   /** What there is to note of a tray; nothing for one that is not handed over. */
-  FindingsView view(long trayId) {
+  FindingsView view(TrayId trayId) {
     return store.read(
         session ->
             session
@@ -68,7 +72,7 @@ public class FindingsDesk {
 
   private FindingsView view(Session session, Tray tray) {
     Job job = Job.of(session, tray, clock);
-    Map<Long, String> litres = new LinkedHashMap<>();
+    Map<CompartmentId, String> litres = new LinkedHashMap<>();
     session
         .records()
         .fillsOf(tray.id())
@@ -97,10 +101,14 @@ public class FindingsDesk {
 
   /** A compartment that the job fills. */
   private record Pour(
-      long compartmentId, String name, long itemId, FillCondition condition, Volume book) {}
+      CompartmentId compartmentId,
+      String name,
+      ItemId itemId,
+      FillCondition condition,
+      Volume book) {}
 
   /** What a tray's tasks do, as the unit stands. */
-  private record Job(Map<Long, String> names, List<Pour> pours) {
+  private record Job(Map<TaskId, String> names, List<Pour> pours) {
 
     static Job of(Session session, Tray tray, StoreClock clock) {
       FleetPicture fleet = FleetPicture.load(session, clock.today());
@@ -109,8 +117,8 @@ public class FindingsDesk {
               .map(TaskStanding::task)
               .filter(task -> tray.taskIds().contains(task.id()))
               .toList();
-      Map<Long, String> names = new LinkedHashMap<>();
-      Map<Long, Long> compartments = new LinkedHashMap<>();
+      Map<TaskId, String> names = new LinkedHashMap<>();
+      Map<TaskId, CompartmentId> compartments = new LinkedHashMap<>();
       for (Task task : tasks) {
         names.put(task.id(), task.name());
         if (task.action() instanceof Task.Action.ChangeFluid change) {
@@ -135,7 +143,7 @@ public class FindingsDesk {
     }
 
     /** The item that the tray brought for a fill, whatever was asked for. */
-    private static long laid(Tray tray, TakeLine line) {
+    private static ItemId laid(Tray tray, TakeLine line) {
       return tray.lines().stream()
           .filter(l -> l.compartmentId().isPresent())
           .filter(l -> l.compartmentId().equals(line.destination().compartmentId()))
@@ -151,7 +159,7 @@ public class FindingsDesk {
    * @param typed by field, as the form has them
    */
   @Allowed.ToKeepStore
-  public Outcome note(Sent sent, long trayId, Map<String, String> typed) {
+  public Outcome note(Sent sent, TrayId trayId, Map<String, String> typed) {
     return once.run(
         sent,
         session ->

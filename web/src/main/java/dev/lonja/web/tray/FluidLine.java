@@ -1,11 +1,13 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
@@ -36,7 +38,8 @@ public record FluidLine(
       Session session, FluidBook book, UnitNeeds needs, TrayLine line) {
     Optional<Compartment> compartment =
         line.compartmentId()
-            .flatMap(id -> needs.compartments().stream().filter(c -> c.id() == id).findFirst());
+            .flatMap(
+                id -> needs.compartments().stream().filter(c -> c.id().equals(id)).findFirst());
     Optional<Product> product = session.items().byId(line.itemId()).flatMap(Item::product);
     return compartment.isEmpty() || product.isEmpty()
         ? Optional.empty()
@@ -50,11 +53,11 @@ public record FluidLine(
   }
 
   /** The same as of a day. */
-  static Optional<FluidLine> of(Session session, long trayId, TrayLine line, LocalDate today) {
+  static Optional<FluidLine> of(Session session, TrayId trayId, TrayLine line, LocalDate today) {
     if (line.compartmentId().isEmpty()) {
       return Optional.empty();
     }
-    long unit = session.trays().byId(trayId).orElseThrow().unitId();
+    UnitId unit = session.trays().byId(trayId).orElseThrow().unitId();
     return of(
         session,
         FluidBook.load(session, today),
@@ -104,7 +107,8 @@ public record FluidLine(
     Optional<Product> now =
         compartment.itemId().flatMap(id -> session.items().byId(id)).flatMap(Item::product);
     Optional<Product> asked = session.items().byId(line.askedItemId()).flatMap(Item::product);
-    boolean differs = now.isPresent() && asked.isPresent() && now.get().id() != asked.get().id();
+    boolean differs =
+        now.isPresent() && asked.isPresent() && !now.get().id().equals(asked.get().id());
     return differs
         ? "The machine takes "
             + now.get().display()

@@ -1,8 +1,10 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.JudgedReading;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
@@ -11,6 +13,7 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -55,7 +58,7 @@ public class HandOverDesk {
    * @param version of the tray when the form was shown
    * @param meters by meter id, as typed
    */
-  public record Form(long version, String mechanic, Map<Long, String> meters) {}
+  public record Form(long version, String mechanic, Map<MeterId, String> meters) {}
 
   public HandOverDesk(OnceOnly once, StoreClock clock) {
     this.once = once;
@@ -63,7 +66,7 @@ public class HandOverDesk {
   }
 
   @Allowed.ToKeepStore
-  public Outcome handOver(Sent sent, long trayId, Form form) {
+  public Outcome handOver(Sent sent, TrayId trayId, Form form) {
     return once.run(
         sent,
         session -> {
@@ -77,7 +80,7 @@ public class HandOverDesk {
 
   /** Takes part of an item back that went out with the tray. */
   @Allowed.ToKeepStore
-  public Outcome takeBack(Sent sent, long trayId, long itemId, String quantity) {
+  public Outcome takeBack(Sent sent, TrayId trayId, ItemId itemId, String quantity) {
     return once.run(
         sent,
         session -> {
@@ -100,11 +103,11 @@ public class HandOverDesk {
 
   /** Undoes a hand-over by correcting movements; the tray is open again with nothing laid. */
   @Allowed.ToKeepStore
-  public Outcome undo(Sent sent, long trayId, long version, String reason) {
+  public Outcome undo(Sent sent, TrayId trayId, long version, String reason) {
     return once.run(sent, session -> undo(session, trayId, version, reason, sent));
   }
 
-  private Outcome undo(Session session, long trayId, long version, String reason, Sent sent) {
+  private Outcome undo(Session session, TrayId trayId, long version, String reason, Sent sent) {
     Tray tray = session.trays().byId(trayId).orElseThrow();
     Typed typed = new Typed();
     Optional<String> why = typed.text("reason", "The reason", reason, 200);
@@ -120,7 +123,7 @@ public class HandOverDesk {
     session.records().withdrawFillsOf(trayId, why.get(), sent.actor(), clock.now());
     Posting posting = posting(tray, sent, why.get());
     int lineNo = 1;
-    for (Map.Entry<Long, List<PastMovement>> issues :
+    for (Map.Entry<ItemId, List<PastMovement>> issues :
         new TreeMap<>(session.ledger().issuesOf(tray.number())).entrySet()) {
       for (PastMovement issue : issues.getValue()) {
         if (issue.stillOut().isZero()) {
@@ -162,7 +165,7 @@ public class HandOverDesk {
         typed.refuse("", "Not every line is laid. Lay the rest, or leave it out.");
       }
       FleetPicture fleet = FleetPicture.load(session, today);
-      Map<Long, MeterValue> meters = readMeters(fleet, form.meters());
+      Map<MeterId, MeterValue> meters = readMeters(fleet, form.meters());
       if (!typed.problems().isEmpty()) {
         return new Outcome.Refused(typed.problems());
       }
@@ -181,10 +184,11 @@ public class HandOverDesk {
       return issued;
     }
 
-    private Map<Long, MeterValue> readMeters(FleetPicture fleet, Map<Long, String> typedMeters) {
-      Map<Long, MeterValue> values = new LinkedHashMap<>();
+    private Map<MeterId, MeterValue> readMeters(
+        FleetPicture fleet, Map<MeterId, String> typedMeters) {
+      Map<MeterId, MeterValue> values = new LinkedHashMap<>();
       for (MeterStanding meter : metersOfTray(fleet, tray)) {
-        long id = meter.file().meter().id();
+        MeterId id = meter.file().meter().id();
         String field = MeterEntry.field(id);
         String text = typedMeters.getOrDefault(id, "");
         MeterEntry.value(typed, field, "The meter reading", text, meter.file().meter().measure())
@@ -211,13 +215,13 @@ public class HandOverDesk {
 
     private Outcome issueLines(String mechanic) {
       Posting posting = posting(tray, sent, "handed over to " + mechanic);
-      Map<Long, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
-      Map<Long, Quantity> amounts = new TreeMap<>();
+      Map<ItemId, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
+      Map<ItemId, Quantity> amounts = new TreeMap<>();
       for (TrayLine line : tray.lines()) {
         amounts.merge(line.itemId(), line.laid(), Quantity::plus);
       }
       int lineNo = 1;
-      for (Map.Entry<Long, Quantity> amount : amounts.entrySet()) {
+      for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
         Quantity none = Quantity.zero(amount.getValue().measure());
         Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
         Booking booking = PackedIssue.of(session, amount.getKey(), amount.getValue(), held, today);
@@ -231,14 +235,14 @@ public class HandOverDesk {
       return new Outcome.Done(TrayDesk.path(tray.id()));
     }
 
-    private void addReading(long meterId, MeterValue value) {
+    private void addReading(MeterId meterId, MeterValue value) {
       Reading reading = new Reading(0, today, Optional.of(clock.now()), value);
       session
           .readings()
           .add(meterId, reading, ReadingRepository.Source.HAND_OVER, sent.actor(), clock.now());
     }
 
-    private void recordTasks(FleetPicture fleet, Map<Long, MeterValue> meters) {
+    private void recordTasks(FleetPicture fleet, Map<MeterId, MeterValue> meters) {
       for (TaskStanding standing : fleet.tasks().get(tray.unitId())) {
         Task task = standing.task();
         if (tray.taskIds().contains(task.id())) {

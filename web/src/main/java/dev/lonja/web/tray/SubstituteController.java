@@ -1,5 +1,7 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import java.security.Principal;
@@ -26,16 +28,16 @@ class SubstituteController {
   }
 
   @GetMapping(PATH)
-  String choose(@PathVariable long id, @PathVariable long lineId, Model model) {
+  String choose(@PathVariable TrayId id, @PathVariable long lineId, Model model) {
     return page(id, lineId, "", List.of(), model);
   }
 
   @PostMapping(PATH)
   String lay(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @PathVariable long lineId,
       @RequestParam String requestKey,
-      @RequestParam long itemId,
+      @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String reason,
       Principal person,
       Model model) {
@@ -44,7 +46,7 @@ class SubstituteController {
         .next(problems -> page(id, lineId, reason, problems, model));
   }
 
-  private String page(long id, long lineId, String reason, List<Problem> problems, Model model) {
+  private String page(TrayId id, long lineId, String reason, List<Problem> problems, Model model) {
     model.addAttribute(
         "view",
         desk.view(id, lineId).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));

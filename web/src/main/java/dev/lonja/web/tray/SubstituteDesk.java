@@ -4,7 +4,9 @@ import dev.lonja.core.crossref.Candidate;
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.ServiceTake;
@@ -13,6 +15,7 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.BoxSettlement;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -59,18 +62,18 @@ public class SubstituteDesk {
    * @param instead why something else lies there; empty if nothing else does
    */
   record View(
-      long trayId,
+      TrayId trayId,
       String tray,
       long lineId,
       String unit,
-      long positionId,
+      Optional<PositionId> positionId,
       String place,
       Plate asked,
       String instead,
       List<CandidateRow> candidates) {}
 
   /** Empty if the tray is not open, or the line is not one of parts. */
-  Optional<View> view(long trayId, long lineId) {
+  Optional<View> view(TrayId trayId, long lineId) {
     return store.read(
         session ->
             session
@@ -94,7 +97,7 @@ public class SubstituteDesk {
         tray.number(),
         line.id(),
         tray.unitCode(),
-        line.positionId().orElse(0L),
+        line.positionId(),
         line.place(),
         Plate.of(asked),
         line.substitution().map(TrayLine.Substitution::why).orElse(""),
@@ -111,13 +114,13 @@ public class SubstituteDesk {
     return CandidatesLoader.of(session, clock.today(), asked.partId(), place);
   }
 
-  private static Optional<Position> position(UnitNeeds needs, long id) {
-    return needs.positions().stream().filter(position -> position.id() == id).findFirst();
+  private static Optional<Position> position(UnitNeeds needs, PositionId id) {
+    return needs.positions().stream().filter(position -> position.id().equals(id)).findFirst();
   }
 
   /** Puts an item on the line in place of what is asked for, or what is asked for back on it. */
   @Allowed.ToKeepStore
-  public Outcome lay(Sent sent, long trayId, long lineId, long itemId, String reason) {
+  public Outcome lay(Sent sent, TrayId trayId, long lineId, ItemId itemId, String reason) {
     return once.run(
         sent,
         session -> {
@@ -130,8 +133,8 @@ public class SubstituteDesk {
         });
   }
 
-  private Outcome lay(Session session, Tray tray, TrayLine line, long itemId, String reason) {
-    boolean back = itemId == line.askedItemId();
+  private Outcome lay(Session session, Tray tray, TrayLine line, ItemId itemId, String reason) {
+    boolean back = itemId.equals(line.askedItemId());
     Typed typed = new Typed();
     Optional<String> why =
         back ? Optional.of("") : typed.text("reason", "The reason", reason, LONGEST_REASON);
@@ -157,7 +160,7 @@ public class SubstituteDesk {
   }
 
   /** Why an item may not be laid; empty if it may. */
-  private static Optional<String> refusal(CandidatesLoader loader, long itemId) {
+  private static Optional<String> refusal(CandidatesLoader loader, ItemId itemId) {
     Optional<Candidate> candidate =
         loader.candidates().others().stream()
             .filter(c -> loader.stocks(c.part().id(), itemId))
@@ -175,7 +178,7 @@ public class SubstituteDesk {
                     + ".");
   }
 
-  private void settleBoxes(Session session, long trayId, TrayLine before) {
+  private void settleBoxes(Session session, TrayId trayId, TrayLine before) {
     Tray tray = session.trays().byId(trayId).orElseThrow();
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     UnitNeeds needs = fleet.needs(tray.unitId());
@@ -197,7 +200,7 @@ public class SubstituteDesk {
   }
 
   private static void apply(
-      Session session, long trayId, String original, BoxSettlement.Change change) {
+      Session session, TrayId trayId, String original, BoxSettlement.Change change) {
     if (change instanceof BoxSettlement.Change.Add add) {
       session
           .trays()

@@ -1,5 +1,7 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -45,7 +47,7 @@ class TrayController {
   }
 
   @GetMapping("/trays/{id}")
-  String tray(@PathVariable long id, Authentication person, HttpSession session, Model model) {
+  String tray(@PathVariable TrayId id, Authentication person, HttpSession session, Model model) {
     return page(id, person, Map.of(), List.of(), session, model);
   }
 
@@ -68,7 +70,7 @@ class TrayController {
 
   @PostMapping("/trays/{id}/lines/{lineId}/{what}")
   String onLine(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @PathVariable long lineId,
       @PathVariable String what,
       @RequestParam String requestKey,
@@ -88,7 +90,7 @@ class TrayController {
 
   @PostMapping("/trays/{id}/scan")
   String scan(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
       @RequestParam String code,
       @RequestParam Map<String, String> typed,
@@ -101,9 +103,9 @@ class TrayController {
 
   @PostMapping("/trays/{id}/put-on")
   String putOn(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
-      @RequestParam long itemId,
+      @RequestParam ItemId itemId,
       @RequestParam String quantity,
       @RequestParam Map<String, String> typed,
       Authentication person,
@@ -115,7 +117,7 @@ class TrayController {
 
   @PostMapping("/trays/{id}/hand-over")
   String handOver(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam String mechanic,
@@ -130,9 +132,9 @@ class TrayController {
 
   @PostMapping("/trays/{id}/take-back")
   String takeBack(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
-      @RequestParam long itemId,
+      @RequestParam ItemId itemId,
       @RequestParam String back,
       @RequestParam Map<String, String> typed,
       Authentication person,
@@ -144,7 +146,7 @@ class TrayController {
 
   @PostMapping("/trays/{id}/findings")
   String note(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
       @RequestParam Map<String, String> typed,
       Authentication person,
@@ -156,7 +158,7 @@ class TrayController {
 
   @PostMapping("/trays/{id}/undo")
   String undo(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam String reason,
@@ -170,7 +172,7 @@ class TrayController {
 
   @PostMapping("/trays/{id}/clear")
   String clear(
-      @PathVariable long id,
+      @PathVariable TrayId id,
       @RequestParam String requestKey,
       Authentication person,
       HttpSession session,
@@ -181,7 +183,7 @@ class TrayController {
 
   private String next(
       Outcome outcome,
-      long id,
+      TrayId id,
       Authentication person,
       Map<String, String> typed,
       HttpSession session,
@@ -190,7 +192,7 @@ class TrayController {
   }
 
   private String page(
-      long id,
+      TrayId id,
       Authentication person,
       Map<String, String> typed,
       List<Problem> problems,

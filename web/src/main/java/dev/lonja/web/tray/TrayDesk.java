@@ -3,9 +3,12 @@ package dev.lonja.web.tray;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
@@ -64,11 +67,11 @@ public class TrayDesk {
                   + day
                   + " any more. Look at its due dates again."));
     }
-    Set<Long> tasks =
+    Set<TaskId> tasks =
         occurrence.get().tasks().stream().map(task -> task.task().id()).collect(Collectors.toSet());
     Optional<Tray> already =
         session.trays().open().stream()
-            .filter(tray -> tray.unitId() == plan.get().unitId())
+            .filter(tray -> tray.unitId().equals(plan.get().unitId()))
             .filter(tray -> tray.taskIds().stream().anyMatch(tasks::contains))
             .findFirst();
     if (already.isPresent()) {
@@ -79,14 +82,14 @@ public class TrayDesk {
 
   /** Lays what is missing on a line. */
   @Allowed.ToKeepStore
-  public Outcome lay(Sent sent, long trayId, long lineId) {
+  public Outcome lay(Sent sent, TrayId trayId, long lineId) {
     return onLine(
         sent, trayId, lineId, (session, line) -> layMore(session, trayId, line, line.missing()));
   }
 
   /** Takes what is laid on a line back off. */
   @Allowed.ToKeepStore
-  public Outcome takeOff(Sent sent, long trayId, long lineId) {
+  public Outcome takeOff(Sent sent, TrayId trayId, long lineId) {
     return onLine(
         sent,
         trayId,
@@ -99,7 +102,7 @@ public class TrayDesk {
 
   /** Leaves a line out of the tray: what is not laid of it is no longer wanted. */
   @Allowed.ToKeepStore
-  public Outcome leaveOut(Sent sent, long trayId, long lineId) {
+  public Outcome leaveOut(Sent sent, TrayId trayId, long lineId) {
     return onLine(
         sent,
         trayId,
@@ -116,7 +119,7 @@ public class TrayDesk {
 
   /** Lays by a scanned or typed number: one piece, or the whole amount of a fluid. */
   @Allowed.ToKeepStore
-  public Outcome scan(Sent sent, long trayId, String code) {
+  public Outcome scan(Sent sent, TrayId trayId, String code) {
     return onTray(sent, trayId, (session, tray) -> scan(session, tray, code));
   }
 
@@ -136,7 +139,7 @@ public class TrayDesk {
       return Outcome.refused(
           new Problem("code", "No item has the number \"" + code.strip() + "\"."));
     }
-    List<Long> ids = items.stream().map(Item::id).toList();
+    List<ItemId> ids = items.stream().map(Item::id).toList();
     List<TrayLine> lines =
         tray.lines().stream().filter(line -> ids.contains(line.itemId())).toList();
     if (lines.isEmpty()) {
@@ -159,11 +162,11 @@ public class TrayDesk {
 
   /** Puts an item on the tray that the service itself does not ask for. */
   @Allowed.ToKeepStore
-  public Outcome putOn(Sent sent, long trayId, long itemId, String quantity) {
+  public Outcome putOn(Sent sent, TrayId trayId, ItemId itemId, String quantity) {
     return onTray(sent, trayId, (session, tray) -> putOn(session, tray, itemId, quantity));
   }
 
-  private Outcome putOn(Session session, Tray tray, long itemId, String quantity) {
+  private Outcome putOn(Session session, Tray tray, ItemId itemId, String quantity) {
     Optional<Item> item = session.items().byId(itemId);
     if (item.isEmpty()) {
       return Outcome.refused(Problem.ofWhole("That item is not known."));
@@ -195,7 +198,7 @@ public class TrayDesk {
 
   /** Puts a whole tray back on the shelves. */
   @Allowed.ToKeepStore
-  public Outcome clear(Sent sent, long trayId) {
+  public Outcome clear(Sent sent, TrayId trayId) {
     return onTray(
         sent,
         trayId,
@@ -206,7 +209,7 @@ public class TrayDesk {
         });
   }
 
-  private Outcome layMore(Session session, long trayId, TrayLine line, Quantity more) {
+  private Outcome layMore(Session session, TrayId trayId, TrayLine line, Quantity more) {
     if (!more.isPositive()) {
       return new Outcome.Done(path(trayId));
     }
@@ -237,7 +240,7 @@ public class TrayDesk {
   }
 
   private Outcome onLine(
-      Sent sent, long trayId, long lineId, BiFunction<Session, TrayLine, Outcome> work) {
+      Sent sent, TrayId trayId, long lineId, BiFunction<Session, TrayLine, Outcome> work) {
     return onTray(
         sent,
         trayId,
@@ -250,7 +253,7 @@ public class TrayDesk {
                     () -> Outcome.refused(Problem.ofWhole("That line is no longer on the tray."))));
   }
 
-  private Outcome onTray(Sent sent, long trayId, BiFunction<Session, Tray, Outcome> work) {
+  private Outcome onTray(Sent sent, TrayId trayId, BiFunction<Session, Tray, Outcome> work) {
     return once.run(
         sent,
         session -> {
@@ -264,7 +267,7 @@ public class TrayDesk {
   }
 
   /** The address of a tray's page. */
-  public static String path(long trayId) {
+  public static String path(TrayId trayId) {
     return "/trays/" + trayId;
   }
 

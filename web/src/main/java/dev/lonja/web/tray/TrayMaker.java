@@ -5,6 +5,7 @@ import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.Session;
 import java.util.List;
 
@@ -14,9 +15,9 @@ public final class TrayMaker {
   private TrayMaker() {}
 
   /** Adds the tray, nothing laid yet, and returns its id. */
-  public static long start(Session session, UnitPlan unit, Occurrence occurrence) {
+  public static TrayId start(Session session, UnitPlan unit, Occurrence occurrence) {
     List<Task> tasks = occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList();
-    long trayId =
+    TrayId trayId =
         session
             .trays()
             .add(

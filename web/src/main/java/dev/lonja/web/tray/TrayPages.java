@@ -3,13 +3,16 @@ package dev.lonja.web.tray;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
@@ -69,7 +72,7 @@ public class TrayPages {
                     viewer)));
   }
 
-  Optional<TrayView> tray(long id, Viewer viewer) {
+  Optional<TrayView> tray(TrayId id, Viewer viewer) {
     return store.read(
         session -> session.trays().byId(id).filter(viewer::sees).map(tray -> view(session, tray)));
   }
@@ -107,7 +110,7 @@ public class TrayPages {
   private TrayView view(Session session, Tray tray) {
     TrayProgress progress = TrayDesk.progress(session, tray, clock.today());
     FleetPicture fleet = FleetPicture.load(session, clock.today());
-    Map<Long, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, clock.today());
     List<TrayView.LineRow> lines =
         progress.steps().stream()
@@ -167,7 +170,7 @@ public class TrayPages {
       FluidBook book,
       Tray tray,
       TrayProgress.Step step,
-      Map<Long, List<PastMovement>> issued,
+      Map<ItemId, List<PastMovement>> issued,
       UnitNeeds needs) {
     Item item = session.items().byId(step.line().itemId()).orElseThrow();
     Quantity out =
@@ -270,8 +273,8 @@ public class TrayPages {
       return opensDrained || tasks.stream().anyMatch(task -> onPosition(task, position.id()));
     }
 
-    private static boolean onPosition(Task task, long positionId) {
-      return task.positionId().filter(id -> id == positionId).isPresent();
+    private static boolean onPosition(Task task, PositionId positionId) {
+      return task.positionId().filter(id -> id.equals(positionId)).isPresent();
     }
 
     private List<Compartment> drained() {

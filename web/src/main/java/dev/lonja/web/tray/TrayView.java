@@ -1,5 +1,8 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -8,7 +11,7 @@ import java.util.Optional;
 
 /** Everything the tray page shows, in words. */
 record TrayView(
-    long id,
+    TrayId id,
     String number,
     String unit,
     String title,
@@ -35,7 +38,7 @@ record TrayView(
    */
   record LineRow(
       long id,
-      long itemId,
+      ItemId itemId,
       String bin,
       Plate plate,
       Optional<Drum> drum,
@@ -58,5 +61,5 @@ record TrayView(
   record TorqueRow(String place, String torque) {}
 
   /** A meter to be read at the hand-over. */
-  record MeterRow(long id, String name, String measure, String expected) {}
+  record MeterRow(MeterId id, String name, String measure, String expected) {}
 }

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 
@@ -7,7 +8,7 @@ import java.util.List;
 record TraysView(List<Row> open, List<Row> handedOver) {
 
   record Row(
-      long id,
+      TrayId id,
       String number,
       String unit,
       String title,

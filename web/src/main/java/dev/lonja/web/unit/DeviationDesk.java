@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.LearnedCapacity;
@@ -78,7 +79,8 @@ public class DeviationDesk {
 
   /** Takes a capacity that recorded fills propose, as they stand now. */
   @Allowed.ToKeepStore
-  public Outcome acceptLearned(Sent sent, String unitCode, long compartmentId, String condition) {
+  public Outcome acceptLearned(
+      Sent sent, String unitCode, CompartmentId compartmentId, String condition) {
     return once.run(
         sent,
         session -> {
@@ -87,7 +89,7 @@ public class DeviationDesk {
                   FleetPicture.load(session, clock.today()).needs(unit.id()).compartments(),
                   session.records().fillsByUnit().getOrDefault(unit.id(), List.of()))
               .stream()
-              .filter(proposal -> proposal.compartment().id() == compartmentId)
+              .filter(proposal -> proposal.compartment().id().equals(compartmentId))
               .filter(
                   proposal ->
                       proposal.condition().name().toLowerCase(Locale.ROOT).equals(condition))
@@ -147,7 +149,7 @@ public class DeviationDesk {
         .audit()
         .add(
             "unit",
-            unit.id(),
+            unit.id().value(),
             new AuditLog.Line("deviation", before, after, sent.actor(), clock.now()));
   }
 }

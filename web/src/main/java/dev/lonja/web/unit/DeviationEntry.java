@@ -1,13 +1,17 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import dev.lonja.web.fluid.FluidAdvice;
@@ -46,18 +50,17 @@ final class DeviationEntry {
   /** What the form asks for; everything wrong with it is in {@code typed}. */
   Optional<Deviation.Change> change() {
     String[] parts = form.subject().split("-");
-    boolean known = parts.length == 2 && parts[1].matches("[0-9]{1,12}");
-    long id = known ? Long.parseLong(parts[1]) : 0;
+    boolean known = parts.length == 2 && parts[1].matches("[1-9][0-9]{0,11}");
     return switch (known ? parts[0] : "") {
-      case "compartment" -> ofCompartment(id);
-      case "position" -> ofPosition(id);
-      case "task" -> ofTask(id);
+      case "compartment" -> ofCompartment(CompartmentId.valueOf(parts[1]));
+      case "position" -> ofPosition(PositionId.valueOf(parts[1]));
+      case "task" -> ofTask(TaskId.valueOf(parts[1]));
       default -> refuseSubject();
     };
   }
 
-  private Optional<Deviation.Change> ofCompartment(long id) {
-    if (needs.compartments().stream().noneMatch(compartment -> compartment.id() == id)) {
+  private Optional<Deviation.Change> ofCompartment(CompartmentId id) {
+    if (needs.compartments().stream().noneMatch(compartment -> compartment.id().equals(id))) {
       return refuseSubject();
     }
     return switch (form.what()) {
@@ -71,15 +74,15 @@ final class DeviationEntry {
     };
   }
 
-  private boolean mayGoIn(long compartmentId, long itemId) {
+  private boolean mayGoIn(CompartmentId compartmentId, ItemId itemId) {
     Optional<String> refusal =
         FluidAdvice.refusal(session, today, needs.compartment(compartmentId).spec(), itemId);
     refusal.ifPresent(text -> typed.refuse("value", text));
     return refusal.isEmpty();
   }
 
-  private Optional<Deviation.Change> ofPosition(long id) {
-    if (needs.positions().stream().noneMatch(position -> position.id() == id)) {
+  private Optional<Deviation.Change> ofPosition(PositionId id) {
+    if (needs.positions().stream().noneMatch(position -> position.id().equals(id))) {
       return refuseSubject();
     }
     return switch (form.what()) {
@@ -94,10 +97,10 @@ final class DeviationEntry {
     };
   }
 
-  private Optional<Deviation.Change> ofTask(long id) {
+  private Optional<Deviation.Change> ofTask(TaskId id) {
     Optional<Task> task =
         session.services().tasksByUnit().getOrDefault(unit.id(), List.of()).stream()
-            .filter(candidate -> candidate.id() == id)
+            .filter(candidate -> candidate.id().equals(id))
             .findFirst();
     if (task.isEmpty()) {
       return refuseSubject();
@@ -112,7 +115,7 @@ final class DeviationEntry {
     };
   }
 
-  private Optional<Deviation.Change> capacity(long compartmentId) {
+  private Optional<Deviation.Change> capacity(CompartmentId compartmentId) {
     Optional<FillCondition> condition =
         List.of(FillCondition.values()).stream()
             .filter(c -> c.name().toLowerCase(Locale.ROOT).equals(form.condition()))
@@ -132,7 +135,7 @@ final class DeviationEntry {
   }
 
   /** A drain with the filter never takes less than one without, and dry takes most. */
-  private boolean agreesWithOther(long id, FillCondition condition, Volume volume) {
+  private boolean agreesWithOther(CompartmentId id, FillCondition condition, Volume volume) {
     boolean agrees = needs.compartment(id).withCapacity(condition, volume).capacitiesAgree();
     if (!agrees) {
       typed.refuse(

@@ -1,9 +1,13 @@
 package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import dev.lonja.web.due.IntervalWording;
@@ -73,19 +77,19 @@ final class DeviationWording {
         + task.byInterval().map(timed -> IntervalWording.of(timed.regular())).orElse("");
   }
 
-  private Compartment compartment(long id) {
+  private Compartment compartment(CompartmentId id) {
     return variant.compartment(id);
   }
 
-  private Position position(long id) {
+  private Position position(PositionId id) {
     return variant.position(id);
   }
 
-  private Task task(long id) {
-    return variantTasks.stream().filter(task -> task.id() == id).findFirst().orElseThrow();
+  private Task task(TaskId id) {
+    return variantTasks.stream().filter(task -> task.id().equals(id)).findFirst().orElseThrow();
   }
 
-  private String number(long itemId) {
+  private String number(ItemId itemId) {
     return session.items().byId(itemId).orElseThrow().number();
   }
 }

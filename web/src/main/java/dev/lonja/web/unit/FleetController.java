@@ -1,5 +1,7 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -115,7 +117,7 @@ class FleetController {
   String acceptLearned(
       @PathVariable String code,
       @RequestParam String requestKey,
-      @RequestParam long compartmentId,
+      @RequestParam CompartmentId compartmentId,
       @RequestParam String condition,
       Principal person,
       Model model) {
@@ -143,7 +145,7 @@ class FleetController {
   String addReading(
       @PathVariable String code,
       @RequestParam String requestKey,
-      @RequestParam long meterId,
+      @RequestParam MeterId meterId,
       @RequestParam String value,
       @RequestParam String day,
       @RequestParam(defaultValue = "false") boolean keepFlagged,

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
@@ -45,7 +46,7 @@ public class FleetDesk {
    *
    * @param keepFlagged whether the person wants it kept even if it is set aside
    */
-  public record ReadingForm(long meterId, String value, String day, boolean keepFlagged) {}
+  public record ReadingForm(MeterId meterId, String value, String day, boolean keepFlagged) {}
 
   public FleetDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
     this.store = store;
@@ -76,7 +77,7 @@ public class FleetDesk {
 
   private FleetView.Row row(FleetPicture fleet, UnitPlan plan) {
     Unit unit =
-        fleet.units().stream().filter(u -> u.id() == plan.unitId()).findFirst().orElseThrow();
+        fleet.units().stream().filter(u -> u.id().equals(plan.unitId())).findFirst().orElseThrow();
     LocalDate today = fleet.today();
     String meters =
         fleet.metersOf(unit).stream()
@@ -139,7 +140,7 @@ public class FleetDesk {
             + ". Retired on "
             + Words.day(unit.retiredOn().orElseThrow(), today)
             + ".",
-        session.audit().latest("unit", unit.id(), MOST_EVENTS).stream()
+        session.audit().latest("unit", unit.id().value(), MOST_EVENTS).stream()
             .map(
                 line ->
                     new UnitView.Event(

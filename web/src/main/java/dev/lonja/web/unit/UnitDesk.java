@@ -2,6 +2,7 @@ package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.Meter;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -105,7 +106,7 @@ public class UnitDesk {
   }
 
   private static List<Meter> meters(Session session, Unit unit) {
-    return session.fleet().meters().stream().filter(m -> m.unitId() == unit.id()).toList();
+    return session.fleet().meters().stream().filter(m -> m.unitId().equals(unit.id())).toList();
   }
 
   /** Takes a unit into the fleet. */
@@ -141,7 +142,7 @@ public class UnitDesk {
       return new Outcome.Refused(typed.problems());
     }
     Unit model = like.orElseThrow();
-    long id =
+    UnitId id =
         session
             .fleet()
             .addUnit(
@@ -173,7 +174,7 @@ public class UnitDesk {
           Typed typed = new Typed();
           Optional<String> reason = typed.text("why", "The reason", why, LONGEST_REASON);
           session.trays().open().stream()
-              .filter(tray -> tray.unitId() == unit.id())
+              .filter(tray -> tray.unitId().equals(unit.id()))
               .map(Tray::number)
               .forEach(
                   number ->
@@ -230,9 +231,12 @@ public class UnitDesk {
   }
 
   private void audit(
-      Session session, Sent sent, long unitId, String action, String before, String after) {
+      Session session, Sent sent, UnitId unitId, String action, String before, String after) {
     session
         .audit()
-        .add("unit", unitId, new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+        .add(
+            "unit",
+            unitId.value(),
+            new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
   }
 }

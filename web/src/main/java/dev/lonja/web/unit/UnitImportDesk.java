@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
@@ -100,7 +101,7 @@ public class UnitImportDesk {
   }
 
   private void add(Session session, Sent sent, UnitImport.NewUnit unit) {
-    long id =
+    UnitId id =
         session
             .fleet()
             .addUnit(
@@ -112,6 +113,6 @@ public class UnitImportDesk {
     unit.meters().forEach((meter, start) -> session.fleet().addMeter(id, meter, start));
     AuditLog.Line line =
         new AuditLog.Line("added", "", unit.code() + ", by a table", sent.actor(), clock.now());
-    session.audit().add("unit", id, line);
+    session.audit().add("unit", id.value(), line);
   }
 }

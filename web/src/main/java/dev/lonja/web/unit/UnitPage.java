@@ -14,6 +14,7 @@ import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.LearnedCapacity;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitFile;
@@ -55,7 +56,7 @@ final class UnitPage {
   private final UnitNeeds variant;
   private final List<Task> variantTasks;
   private final DeviationWording wording;
-  private final Map<Long, RecordRepository.Move> moves;
+  private final Map<TaskId, RecordRepository.Move> moves;
 
   UnitPage(Session session, Unit unit, LocalDate today) {
     this.session = session;
@@ -104,7 +105,7 @@ final class UnitPage {
     return new UnitView.Signature(
         Words.day(LocalDate.ofInstant(signOff.at(), session.settings().timeZone()), today),
         plan.needs().compartments().stream()
-            .filter(c -> c.id() == signOff.compartmentId())
+            .filter(c -> c.id().equals(signOff.compartmentId()))
             .map(Compartment::name)
             .findFirst()
             .orElse("a compartment that is gone"),
@@ -131,7 +132,7 @@ final class UnitPage {
 
   private static boolean changes(Task task, Compartment compartment) {
     return task.action() instanceof Task.Action.ChangeFluid change
-        && change.compartmentId() == compartment.id();
+        && change.compartmentId().equals(compartment.id());
   }
 
   private String drawing() {
@@ -204,11 +205,11 @@ final class UnitPage {
   }
 
   private UnitView.OccurrenceRow occurrence(Occurrence occurrence) {
-    List<Long> tasks = occurrence.tasks().stream().map(t -> t.task().id()).toList();
+    List<TaskId> tasks = occurrence.tasks().stream().map(t -> t.task().id()).toList();
     boolean first = occurrence.equals(plan.occurrences().get(0));
     var tray =
         session.trays().open().stream()
-            .filter(open -> open.unitId() == unit.id())
+            .filter(open -> open.unitId().equals(unit.id()))
             .filter(open -> open.taskIds().stream().anyMatch(tasks::contains))
             .filter(open -> first || open.plannedOn().equals(occurrence.date()))
             .findFirst();
@@ -247,7 +248,7 @@ final class UnitPage {
   private Due due(TaskStanding standing) {
     return plan.occurrences().stream()
         .flatMap(occurrence -> occurrence.tasks().stream())
-        .filter(task -> task.task().id() == standing.task().id())
+        .filter(task -> task.task().id().equals(standing.task().id()))
         .filter(task -> task.task().timing() instanceof Timing.EveryNth)
         .findFirst()
         .map(Occurrence.OccurrenceTask::due)
@@ -256,7 +257,7 @@ final class UnitPage {
 
   private UnitView.DueRow dueRow(Due due) {
     Optional<Task> maker =
-        variantTasks.stream().filter(task -> task.id() == due.task().id()).findFirst();
+        variantTasks.stream().filter(task -> task.id().equals(due.task().id())).findFirst();
     return new UnitView.DueRow(
         due.task().id(),
         due.task().serviceName(),

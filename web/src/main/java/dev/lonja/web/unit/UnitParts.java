@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Due;
@@ -53,7 +54,7 @@ final class UnitParts {
         source(
             change ->
                 change instanceof Deviation.Change.OtherFluid other
-                    && other.compartmentId() == compartment.id()),
+                    && other.compartmentId().equals(compartment.id())),
         Arrays.stream(FillCondition.values())
             .filter(condition -> compartment.capacity(condition).isPresent())
             .map(condition -> capacity(compartment, condition))
@@ -98,7 +99,7 @@ final class UnitParts {
         source(
             change ->
                 change instanceof Deviation.Change.OtherCapacity other
-                    && other.compartmentId() == compartment.id()
+                    && other.compartmentId().equals(compartment.id())
                     && other.condition() == condition));
   }
 
@@ -121,9 +122,9 @@ final class UnitParts {
         source(
             change ->
                 (change instanceof Deviation.Change.OtherPart part
-                        && part.positionId() == position.id())
+                        && part.positionId().equals(position.id()))
                     || (change instanceof Deviation.Change.OtherTorque torque
-                        && torque.positionId() == position.id())),
+                        && torque.positionId().equals(position.id()))),
         position.note());
   }
 
@@ -134,7 +135,7 @@ final class UnitParts {
         .collect(Collectors.joining("; "));
   }
 
-  private Optional<Plate> plate(Optional<Long> itemId) {
+  private Optional<Plate> plate(Optional<ItemId> itemId) {
     return itemId.flatMap(id -> session.items().byId(id)).map(Plate::of);
   }
 }

@@ -1,5 +1,9 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import java.util.List;
@@ -46,13 +50,13 @@ record UnitView(
       String date,
       String title,
       String tasks,
-      Optional<Long> trayId,
+      Optional<TrayId> trayId,
       String trayNumber,
       boolean canMove) {}
 
   /** A task with when it is due; {@code how} opens the date to the figures behind it. */
   record DueRow(
-      long taskId,
+      TaskId taskId,
       String service,
       String task,
       String interval,
@@ -72,7 +76,7 @@ record UnitView(
    * @param itemSource where the preferred fluid deviates, else empty
    */
   record CompartmentRow(
-      long id,
+      CompartmentId id,
       int number,
       String name,
       String grade,
@@ -117,7 +121,7 @@ record UnitView(
    * @param fills that it rests on, in words
    */
   record Proposal(
-      long compartmentId,
+      CompartmentId compartmentId,
       int key,
       String compartment,
       String condition,
@@ -131,7 +135,7 @@ record UnitView(
 
   /** A meter with its rate and latest readings; {@code life} if it was exchanged, else empty. */
   record MeterBlock(
-      long id,
+      MeterId id,
       String name,
       String measure,
       String expected,

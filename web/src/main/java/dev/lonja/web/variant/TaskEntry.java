@@ -1,5 +1,10 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks;
@@ -54,17 +59,18 @@ final class TaskEntry {
   }
 
   /** The task of the form; empty if something is wrong. */
-  Optional<StoredTask> task(long id) {
+  Optional<StoredTask> task(TaskId id) {
     Optional<String> service = typed.text("service", "The service", text("service"), LONGEST_NAME);
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     tasks.stream()
-        .filter(task -> task.id() != id)
+        .filter(task -> !task.id().equals(id))
         .filter(task -> Optional.of(task.name()).equals(name))
         .filter(task -> Optional.of(task.service()).equals(service))
         .findFirst()
         .ifPresent(
             t -> typed.refuse("name", t.service() + " has a task " + t.name() + " already."));
-    Optional<Long> subject = subject();
+    Optional<CompartmentId> compartment = compartment();
+    Optional<PositionId> position = position();
     Span interval = span("run", "The interval", "months");
     Span first = span("firstRun", "The first interval", "firstMonths");
     Optional<BigDecimal> severity = severity();
@@ -72,7 +78,7 @@ final class TaskEntry {
     Optional<Integer> leadDays = whole("leadDays", "The days before", MOST_LEAD_DAYS);
     Optional<MonthDay> season = season();
     boolean beforeLayUp = form.containsKey("beforeLayUp");
-    Optional<Long> lead = lead(id);
+    Optional<TaskId> lead = lead(id);
     checkTiming(interval, lead, season, beforeLayUp, leadDays, nth, first);
     Optional<String> meter = meter(interval.tenths().isPresent());
     List<WhileIn> byFluid = byFluid(interval);
@@ -85,7 +91,8 @@ final class TaskEntry {
             service.orElseThrow(),
             name.orElseThrow(),
             action(),
-            subject.orElseThrow(),
+            compartment,
+            position,
             meter,
             interval,
             first,
@@ -106,25 +113,34 @@ final class TaskEntry {
         .orElse(Action.REPLACE);
   }
 
-  private Optional<Long> subject() {
-    boolean fluid = action() == Action.CHANGE_FLUID;
-    Stream<String> known =
-        fluid
-            ? needs.compartments().stream().map(c -> "compartment-" + c.id())
-            : needs.positions().stream().map(p -> "position-" + p.id());
-    Optional<Long> id =
-        known
-            .filter(value -> value.equals(text("subject")))
-            .findFirst()
-            .map(value -> Long.valueOf(value.substring(value.indexOf('-') + 1)));
-    if (id.isEmpty()) {
-      typed.refuse(
-          "subject",
-          fluid
-              ? "Choose the compartment whose fluid is changed."
-              : "Choose the position that is worked on.");
+  private Optional<CompartmentId> compartment() {
+    if (action() != Action.CHANGE_FLUID) {
+      return Optional.empty();
     }
-    return id;
+    Optional<CompartmentId> chosen =
+        needs.compartments().stream()
+            .map(Compartment::id)
+            .filter(id -> text("subject").equals("compartment-" + id))
+            .findFirst();
+    if (chosen.isEmpty()) {
+      typed.refuse("subject", "Choose the compartment whose fluid is changed.");
+    }
+    return chosen;
+  }
+
+  private Optional<PositionId> position() {
+    if (action() == Action.CHANGE_FLUID) {
+      return Optional.empty();
+    }
+    Optional<PositionId> chosen =
+        needs.positions().stream()
+            .map(Position::id)
+            .filter(id -> text("subject").equals("position-" + id))
+            .findFirst();
+    if (chosen.isEmpty()) {
+      typed.refuse("subject", "Choose the position that is worked on.");
+    }
+    return chosen;
   }
 
   private Span span(String runField, String what, String monthsField) {
@@ -177,13 +193,13 @@ final class TaskEntry {
     }
   }
 
-  private Optional<Long> lead(long id) {
+  private Optional<TaskId> lead(TaskId id) {
     if (text("lead").isEmpty()) {
       return Optional.empty();
     }
-    Optional<Long> lead =
+    Optional<TaskId> lead =
         tasks.stream()
-            .filter(task -> task.id() != id && task.lead().isEmpty())
+            .filter(task -> !task.id().equals(id) && task.lead().isEmpty())
             .map(StoredTask::id)
             .filter(other -> String.valueOf(other).equals(text("lead")))
             .findFirst();
@@ -197,7 +213,7 @@ final class TaskEntry {
 
   private void checkTiming(
       Span interval,
-      Optional<Long> lead,
+      Optional<TaskId> lead,
       Optional<MonthDay> season,
       boolean beforeLayUp,
       Optional<Integer> leadDays,

@@ -1,12 +1,17 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -78,11 +83,11 @@ class VariantController {
     return next(desk.delete(sent, id), id, Map.of(), "", model);
   }
 
-  @PostMapping("/{id}/{kind:compartment|position|task}/{partId}")
+  @PostMapping("/{id}/{kind:compartment|position|task}/{partId:[0-9]{1,15}|new}")
   String save(
       @PathVariable long id,
       @PathVariable String kind,
-      @PathVariable long partId,
+      @PathVariable String partId,
       @RequestParam String requestKey,
       @RequestParam long version,
       @RequestParam Map<String, String> typed,
@@ -91,25 +96,37 @@ class VariantController {
     Sent sent = Sent.by(person, requestKey, kind, id, partId, new TreeMap<>(typed));
     Outcome outcome =
         switch (kind) {
-          case "compartment" -> desk.saveCompartment(sent, id, version, partId, typed);
-          case "position" -> desk.savePosition(sent, id, version, partId, typed);
-          default -> desk.saveTask(sent, id, version, partId, typed);
+          case "compartment" ->
+              desk.saveCompartment(sent, id, version, known(partId, CompartmentId::valueOf), typed);
+          case "position" ->
+              desk.savePosition(sent, id, version, known(partId, PositionId::valueOf), typed);
+          default -> desk.saveTask(sent, id, version, known(partId, TaskId::valueOf), typed);
         };
     return next(outcome, id, typed, kind + partId, model);
   }
 
-  @PostMapping("/{id}/{kind:compartment|position|task}/{partId}/delete")
+  @PostMapping("/{id}/{kind:compartment|position|task}/{partId:[0-9]{1,15}}/delete")
   String deletePart(
       @PathVariable long id,
       @PathVariable String kind,
-      @PathVariable long partId,
+      @PathVariable String partId,
       @RequestParam String requestKey,
       @RequestParam long version,
       Principal person,
       Model model) {
     Sent sent = Sent.by(person, requestKey, kind + " delete", id, partId, version);
-    Outcome outcome = desk.deletePart(sent, id, version, kind, partId);
+    Outcome outcome =
+        switch (kind) {
+          case "compartment" ->
+              desk.deleteCompartment(sent, id, version, CompartmentId.valueOf(partId));
+          case "position" -> desk.deletePosition(sent, id, version, PositionId.valueOf(partId));
+          default -> desk.deleteTask(sent, id, version, TaskId.valueOf(partId));
+        };
     return next(outcome, id, Map.of(), "", model);
+  }
+
+  private static <T> Optional<T> known(String id, Function<String, T> read) {
+    return id.equals("new") ? Optional.empty() : Optional.of(read.apply(id));
   }
 
   private String next(

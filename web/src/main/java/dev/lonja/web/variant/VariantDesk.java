@@ -1,7 +1,10 @@
 package dev.lonja.web.variant;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -19,6 +22,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /** Models and variants: new ones, copies, and the parts and tasks of each. */
@@ -119,11 +124,11 @@ public class VariantDesk {
 
   private static void copy(Session session, long from, long to) {
     UnitNeeds needs = session.fleet().needs().get(from);
-    Map<Long, Long> compartments = new HashMap<>();
+    Map<CompartmentId, CompartmentId> compartments = new HashMap<>();
     for (Compartment c : needs.compartments()) {
       Compartment copy =
           new Compartment(
-              0,
+              session.variants().nextCompartment(),
               c.name(),
               c.kind(),
               c.spec(),
@@ -131,13 +136,14 @@ public class VariantDesk {
               c.capacities(),
               c.hint(),
               Optional.empty());
-      compartments.put(c.id(), session.variants().save(to, copy));
+      session.variants().save(to, copy);
+      compartments.put(c.id(), copy.id());
     }
-    Map<Long, Long> positions = new HashMap<>();
+    Map<PositionId, PositionId> positions = new HashMap<>();
     for (Position p : needs.positions()) {
       Position copy =
           new Position(
-              0,
+              session.variants().nextPosition(),
               p.name(),
               p.kind(),
               p.compartmentId().map(compartments::get),
@@ -150,7 +156,8 @@ public class VariantDesk {
               p.note(),
               Optional.empty(),
               p.limits());
-      positions.put(p.id(), session.variants().save(to, copy));
+      session.variants().save(to, copy);
+      positions.put(p.id(), copy.id());
     }
     session.variants().tasks().copy(from, to, compartments, positions);
   }
@@ -207,33 +214,44 @@ public class VariantDesk {
         });
   }
 
-  /** A part of a variant that a form is about; the id 0 stands for a new one. */
-  private record Part(String kind, long id) {
-
-    boolean isOf(Session session, long variantId) {
-      UnitNeeds needs = session.fleet().needs().get(variantId);
-      return id == 0
-          || switch (kind) {
-            case "compartment" -> needs.compartments().stream().anyMatch(c -> c.id() == id);
-            case "position" -> needs.positions().stream().anyMatch(p -> p.id() == id);
-            default ->
-                session.variants().tasks().of(variantId).stream().anyMatch(t -> t.id() == id);
-          };
-    }
+  private static Predicate<Session> hasCompartment(long id, Optional<CompartmentId> compartment) {
+    return session ->
+        compartment.isEmpty()
+            || session.fleet().needs().get(id).compartments().stream()
+                .anyMatch(c -> c.id().equals(compartment.get()));
   }
 
-  /** Saves a compartment; the id 0 adds one. */
+  private static Predicate<Session> hasPosition(long id, Optional<PositionId> position) {
+    return session ->
+        position.isEmpty()
+            || session.fleet().needs().get(id).positions().stream()
+                .anyMatch(p -> p.id().equals(position.get()));
+  }
+
+  private static Predicate<Session> hasTask(long id, Optional<TaskId> task) {
+    return session ->
+        task.isEmpty()
+            || session.variants().tasks().of(id).stream().anyMatch(t -> t.id().equals(task.get()));
+  }
+
+  /** Saves a compartment, or adds one. */
   @Allowed.ToKeepStore
   public Outcome saveCompartment(
-      Sent sent, long id, long version, long compartmentId, Map<String, String> form) {
+      Sent sent,
+      long id,
+      long version,
+      Optional<CompartmentId> compartmentId,
+      Map<String, String> form) {
     return edit(
         sent,
         id,
         version,
-        new Part("compartment", compartmentId),
+        hasCompartment(id, compartmentId),
         (session, typed) ->
             new VariantEntry(session, form, typed, clock.today())
-                .compartment(compartmentId, session.fleet().needs().get(id))
+                .compartment(
+                    compartmentId.orElseGet(session.variants()::nextCompartment),
+                    session.fleet().needs().get(id))
                 .map(
                     compartment -> {
                       session.variants().save(id, compartment);
@@ -241,18 +259,20 @@ public class VariantDesk {
                     }));
   }
 
-  /** Saves a position; the id 0 adds one. */
+  /** Saves a position, or adds one. */
   @Allowed.ToKeepStore
   public Outcome savePosition(
-      Sent sent, long id, long version, long positionId, Map<String, String> form) {
+      Sent sent, long id, long version, Optional<PositionId> positionId, Map<String, String> form) {
     return edit(
         sent,
         id,
         version,
-        new Part("position", positionId),
+        hasPosition(id, positionId),
         (session, typed) ->
             new VariantEntry(session, form, typed, clock.today())
-                .position(positionId, session.fleet().needs().get(id))
+                .position(
+                    positionId.orElseGet(session.variants()::nextPosition),
+                    session.fleet().needs().get(id))
                 .map(
                     position -> {
                       session.variants().save(id, position);
@@ -260,14 +280,15 @@ public class VariantDesk {
                     }));
   }
 
-  /** Saves a task; the id 0 adds one. */
+  /** Saves a task, or adds one. */
   @Allowed.ToKeepStore
-  public Outcome saveTask(Sent sent, long id, long version, long taskId, Map<String, String> form) {
+  public Outcome saveTask(
+      Sent sent, long id, long version, Optional<TaskId> taskId, Map<String, String> form) {
     return edit(
         sent,
         id,
         version,
-        new Part("task", taskId),
+        hasTask(id, taskId),
         (session, typed) ->
             new TaskEntry(
                     session.variants().byId(id).orElseThrow(),
@@ -275,7 +296,7 @@ public class VariantDesk {
                     session.variants().tasks().of(id),
                     form,
                     typed)
-                .task(taskId)
+                .task(taskId.orElseGet(session.variants().tasks()::next))
                 .map(
                     task -> {
                       session.variants().tasks().save(id, task);
@@ -283,35 +304,74 @@ public class VariantDesk {
                     }));
   }
 
-  /** Deletes a compartment, position or task that nothing refers to. */
+  /** Deletes a compartment that nothing refers to. */
   @Allowed.ToKeepStore
-  public Outcome deletePart(Sent sent, long id, long version, String kind, long partId) {
+  public Outcome deleteCompartment(Sent sent, long id, long version, CompartmentId compartment) {
+    return delete(
+        sent,
+        id,
+        version,
+        hasCompartment(id, Optional.of(compartment)),
+        session -> session.variants().usesOfCompartment(compartment),
+        session -> {
+          session.variants().deleteCompartment(compartment);
+          return "compartment " + compartment + " deleted";
+        });
+  }
+
+  /** Deletes a position that nothing refers to. */
+  @Allowed.ToKeepStore
+  public Outcome deletePosition(Sent sent, long id, long version, PositionId position) {
+    return delete(
+        sent,
+        id,
+        version,
+        hasPosition(id, Optional.of(position)),
+        session -> session.variants().usesOfPosition(position),
+        session -> {
+          session.variants().deletePosition(position);
+          return "position " + position + " deleted";
+        });
+  }
+
+  /** Deletes a task that nothing refers to. */
+  @Allowed.ToKeepStore
+  public Outcome deleteTask(Sent sent, long id, long version, TaskId task) {
+    return delete(
+        sent,
+        id,
+        version,
+        hasTask(id, Optional.of(task)),
+        session -> session.variants().tasks().usesOf(task),
+        session -> {
+          session.variants().tasks().delete(id, task);
+          return "task " + task + " deleted";
+        });
+  }
+
+  private Outcome delete(
+      Sent sent,
+      long id,
+      long version,
+      Predicate<Session> isThere,
+      Function<Session, List<String>> uses,
+      Function<Session, String> delete) {
     return edit(
         sent,
         id,
         version,
-        new Part(kind, partId),
+        isThere,
         (session, typed) -> {
-          List<String> uses =
-              switch (kind) {
-                case "compartment" -> session.variants().usesOfCompartment(partId);
-                case "position" -> session.variants().usesOfPosition(partId);
-                default -> session.variants().tasks().usesOf(partId);
-              };
-          if (!uses.isEmpty()) {
+          List<String> still = uses.apply(session);
+          if (!still.isEmpty()) {
             typed.refuse(
                 "",
                 "It cannot be deleted: "
-                    + String.join(", ", uses)
+                    + String.join(", ", still)
                     + " refer to it. On a unit it can be noted as absent.");
             return Optional.empty();
           }
-          switch (kind) {
-            case "compartment" -> session.variants().deleteCompartment(partId);
-            case "position" -> session.variants().deletePosition(partId);
-            default -> session.variants().tasks().delete(id, partId);
-          }
-          return Optional.of(kind + " " + partId + " deleted");
+          return Optional.of(delete.apply(session));
         });
   }
 
@@ -320,13 +380,13 @@ public class VariantDesk {
       Sent sent,
       long id,
       long version,
-      Part part,
+      Predicate<Session> isOfIt,
       BiFunction<Session, Typed, Optional<String>> work) {
     return once.run(
         sent,
         session -> {
           Typed typed = new Typed();
-          boolean isThere = session.variants().byId(id).isPresent() && part.isOf(session, id);
+          boolean isThere = session.variants().byId(id).isPresent() && isOfIt.test(session);
           if (!isThere || !session.variants().touch(id, version)) {
             return stale();
           }

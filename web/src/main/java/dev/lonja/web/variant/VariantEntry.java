@@ -1,10 +1,14 @@
 package dev.lonja.web.variant;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
@@ -49,24 +53,26 @@ final class VariantEntry {
   }
 
   /** The spec that is on file; a new compartment demands what its kind usually holds. */
-  private static Spec spec(long id, Compartment.Kind kind, UnitNeeds needs) {
+  private static Spec spec(CompartmentId id, Compartment.Kind kind, UnitNeeds needs) {
     return needs.compartments().stream()
-        .filter(compartment -> compartment.id() == id)
+        .filter(compartment -> compartment.id().equals(id))
         .findFirst()
         .map(Compartment::spec)
         .orElse(Spec.ofKind(kind.usualFluid()));
   }
 
   /** The compartment of the form; empty if something is wrong. */
-  Optional<Compartment> compartment(long id, UnitNeeds needs) {
+  Optional<Compartment> compartment(CompartmentId id, UnitNeeds needs) {
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     name.filter(
-            n -> needs.compartments().stream().anyMatch(c -> c.id() != id && c.name().equals(n)))
+            n ->
+                needs.compartments().stream()
+                    .anyMatch(c -> !c.id().equals(id) && c.name().equals(n)))
         .ifPresent(n -> typed.refuse("name", "There is a compartment " + n + " already."));
     Optional<Compartment.Kind> kind =
         constant("kind", "kind of compartment", Compartment.Kind.values());
     String hint = optionalText("hint", "The hint", LONGEST_NOTE);
-    Optional<Long> item = item("item", Measure.LITRES);
+    Optional<ItemId> item = item("item", Measure.LITRES);
     Map<FillCondition, Volume> capacities = new EnumMap<>(FillCondition.class);
     capacity(capacities, FillCondition.DRY, "dry");
     capacity(capacities, FillCondition.WITH_FILTER, "withFilter");
@@ -107,13 +113,14 @@ final class VariantEntry {
   }
 
   /** The position of the form; empty if something is wrong. */
-  Optional<Position> position(long id, UnitNeeds needs) {
+  Optional<Position> position(PositionId id, UnitNeeds needs) {
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
-    name.filter(n -> needs.positions().stream().anyMatch(p -> p.id() != id && p.name().equals(n)))
+    name.filter(
+            n -> needs.positions().stream().anyMatch(p -> !p.id().equals(id) && p.name().equals(n)))
         .ifPresent(n -> typed.refuse("name", "There is a position " + n + " already."));
     Optional<Position.Kind> kind = constant("kind", "kind of position", Position.Kind.values());
-    Optional<Long> compartment = compartmentOf(needs);
-    Optional<Long> item = item("item", Measure.PIECES);
+    Optional<CompartmentId> compartment = compartmentOf(needs);
+    Optional<ItemId> item = item("item", Measure.PIECES);
     Optional<BigDecimal> quantity =
         typed.decimalUpTo("quantity", "The number of pieces", text("quantity"), MOST_PIECES);
     if (quantity.filter(pieces -> pieces.stripTrailingZeros().scale() > 0).isPresent()) {
@@ -157,11 +164,11 @@ final class VariantEntry {
             limits));
   }
 
-  private Optional<Long> compartmentOf(UnitNeeds needs) {
+  private Optional<CompartmentId> compartmentOf(UnitNeeds needs) {
     if (text("compartment").isEmpty()) {
       return Optional.empty();
     }
-    Optional<Long> chosen =
+    Optional<CompartmentId> chosen =
         needs.compartments().stream()
             .map(Compartment::id)
             .filter(id -> String.valueOf(id).equals(text("compartment")))
@@ -172,10 +179,10 @@ final class VariantEntry {
     return chosen;
   }
 
-  private Optional<Long> item(String field, Measure measure) {
+  private Optional<ItemId> item(String field, Measure measure) {
     return text(field).isEmpty()
         ? Optional.empty()
-        : PartEntry.item(session, typed, field, text(field), measure).map(item -> item.id());
+        : PartEntry.item(session, typed, field, text(field), measure).map(Item::id);
   }
 
   private <E extends Enum<E>> Optional<E> constant(String field, String what, E[] values) {

@@ -5,13 +5,14 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Torque;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
-import dev.lonja.store.fleet.VariantTasks.Action;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -128,7 +129,9 @@ final class VariantPage {
 
   private VariantView.TaskForm task(StoredTask t) {
     String subject =
-        (t.action() == Action.CHANGE_FLUID ? "compartment-" : "position-") + t.subject();
+        t.compartment()
+            .map(id -> "compartment-" + id)
+            .orElseGet(() -> "position-" + t.position().orElseThrow());
     return new VariantView.TaskForm(
         t.id(),
         joined(t.service(), t.name(), when(t)),
@@ -143,7 +146,7 @@ final class VariantPage {
         VariantFormat.months(t.first()),
         PlainDecimal.of(t.severity()),
         t.severityReason(),
-        t.lead().map(String::valueOf).orElse(""),
+        t.lead().map(TaskId::toString).orElse(""),
         t.nth().map(String::valueOf).orElse(""),
         t.season().map(day -> day.toString().substring(2)).orElse(""),
         t.beforeLayUp(),
@@ -173,7 +176,7 @@ final class VariantPage {
   }
 
   /** The number of a preferred item, with its make where other makes use the number too. */
-  private String number(Optional<Long> itemId) {
+  private String number(Optional<ItemId> itemId) {
     return itemId
         .flatMap(id -> session.items().byId(id))
         .map(item -> isShared(item) ? item.make() + " " + item.number() : item.number())

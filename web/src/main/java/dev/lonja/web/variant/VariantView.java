@@ -1,5 +1,8 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.service.TaskId;
 import java.util.List;
 
 /**
@@ -35,7 +38,7 @@ record VariantView(
 
   /** A compartment as its form shows it; {@code summary} is its line while it is folded. */
   record CompartmentForm(
-      long id,
+      CompartmentId id,
       String summary,
       String name,
       String kind,
@@ -47,7 +50,7 @@ record VariantView(
 
   /** A position as its form shows it. */
   record PositionForm(
-      long id,
+      PositionId id,
       String summary,
       String name,
       String kind,
@@ -66,7 +69,7 @@ record VariantView(
 
   /** A task as its form shows it. */
   record TaskForm(
-      long id,
+      TaskId id,
       String summary,
       String service,
       String name,

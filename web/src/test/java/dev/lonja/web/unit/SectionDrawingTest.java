@@ -3,6 +3,7 @@ package dev.lonja.web.unit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fluid.Spec;
 import java.util.ArrayList;
@@ -59,7 +60,7 @@ class SectionDrawingTest {
     for (Compartment.Kind kind : Compartment.Kind.values()) {
       Compartment compartment =
           new Compartment(
-              kind.ordinal(),
+              new CompartmentId(kind.ordinal() + 1),
               kind.words(),
               kind,
               Spec.ofKind(kind.usualFluid()),
