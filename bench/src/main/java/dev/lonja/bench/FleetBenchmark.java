@@ -1,11 +1,11 @@
 package dev.lonja.bench;
 
 import dev.lonja.app.LonjaApplication;
-import dev.lonja.core.fleet.MeterDigest;
-import dev.lonja.core.fleet.MeterNotes;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.meter.MeterDigest;
+import dev.lonja.core.meter.MeterNotes;
+import dev.lonja.core.meter.Reading;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.fleet.FleetPicture;

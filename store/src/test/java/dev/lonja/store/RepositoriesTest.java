@@ -3,23 +3,23 @@ package dev.lonja.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
-import dev.lonja.core.fleet.LayUp;
-import dev.lonja.core.fleet.Meter;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterNotes;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
-import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
+import dev.lonja.core.meter.Reading;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.MeterSpan;
@@ -81,7 +81,7 @@ class RepositoriesTest {
           Unit boat = session.fleet().unitByCode("wb-1").orElseThrow();
           assertThat(boat.code()).isEqualTo("WB-1");
           assertThat(boat.unitClass().code()).isEqualTo("WB");
-          assertThat(session.fleet().meters().stream().filter(m -> m.unitId() == boat.id()))
+          assertThat(session.fleet().meters().stream().filter(m -> m.unitId().equals(boat.id())))
               .extracting(Meter::name)
               .containsExactly("port", "starboard");
           assertThat(session.fleet().calendars().get(boat.id()).layUps())

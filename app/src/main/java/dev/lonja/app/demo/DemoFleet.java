@@ -1,7 +1,7 @@
 package dev.lonja.app.demo;
 
-import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.meter.MeterId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

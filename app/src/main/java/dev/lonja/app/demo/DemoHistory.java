@@ -1,7 +1,6 @@
 package dev.lonja.app.demo;
 
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
-import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
@@ -10,6 +9,7 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;

@@ -130,7 +130,7 @@ class FleetPagesTest {
             session -> {
               UnitId unitId = session.fleet().unitByCode(unit).orElseThrow().id();
               return session.fleet().meters().stream()
-                  .filter(meter -> meter.unitId() == unitId)
+                  .filter(meter -> meter.unitId().equals(unitId))
                   .mapToLong(meter -> session.readings().of(meter.id()).readings().size())
                   .sum();
             });

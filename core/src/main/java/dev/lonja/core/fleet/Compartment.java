@@ -1,7 +1,7 @@
 package dev.lonja.core.fleet;
 
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;

@@ -1,5 +1,7 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.GradeTable;
+
 /**
  * The public reference data that verdicts rest on, as this store has them.
  *

@@ -1,5 +1,9 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.grade.Grade;
+import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.grade.Window;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -13,14 +17,14 @@ import org.jspecify.annotations.Nullable;
  *
  * @param season the months served whole, if not all of the window's
  */
-record GradeFit(Level level, Set<Month> season, List<Reason> reasons) {
+public record GradeFit(Level level, Set<Month> season, List<Reason> reasons) {
 
-  GradeFit {
+  public GradeFit {
     season = Collections.unmodifiableSet(season);
   }
 
   /** The better of two: what serves is better, then what serves more months; else the first. */
-  static GradeFit better(GradeFit a, GradeFit b) {
+  public static GradeFit better(GradeFit a, GradeFit b) {
     int byLevel = a.level.compareTo(b.level);
     boolean first = byLevel < 0 || (byLevel == 0 && a.season.size() >= b.season.size());
     return first ? a : b;

@@ -1,5 +1,7 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Grade;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
 import java.util.List;

@@ -1,5 +1,6 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.Grade;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -1,5 +1,7 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.quantity.AshContent;
 import java.util.List;
 import java.util.Optional;

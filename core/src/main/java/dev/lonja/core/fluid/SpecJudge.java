@@ -1,5 +1,9 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Grade;
+import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.grade.Window;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,7 +1,7 @@
 package dev.lonja.core.service;
 
-import dev.lonja.core.fleet.MeterOutlook;
-import dev.lonja.core.fleet.UsageRate;
+import dev.lonja.core.meter.MeterOutlook;
+import dev.lonja.core.meter.UsageRate;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import java.time.LocalDate;

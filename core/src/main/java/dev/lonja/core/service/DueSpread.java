@@ -1,6 +1,6 @@
 package dev.lonja.core.service;
 
-import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.meter.MeterOutlook;
 import java.time.LocalDate;
 import java.util.Optional;
 

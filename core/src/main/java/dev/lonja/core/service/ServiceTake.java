@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;

@@ -2,7 +2,9 @@ package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;

@@ -1,8 +1,9 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.meter.MeterId;
 import java.util.Optional;
 
 /** A line of a service, with when it comes round. */

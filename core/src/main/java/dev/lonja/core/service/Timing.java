@@ -1,7 +1,7 @@
 package dev.lonja.core.service;
 
-import dev.lonja.core.fleet.LayUp;
-import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.calendar.LayUp;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.quantity.MeterSpan;
 import java.time.LocalDate;
 import java.time.MonthDay;

@@ -1,8 +1,9 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fleet.LayUp;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.inspection.ReplacementChance;
 import java.util.List;
 import java.util.Map;
 

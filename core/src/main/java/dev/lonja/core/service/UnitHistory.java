@@ -1,6 +1,6 @@
 package dev.lonja.core.service;
 
-import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.meter.MeterStanding;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;

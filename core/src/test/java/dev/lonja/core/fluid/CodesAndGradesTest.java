@@ -3,6 +3,13 @@ package dev.lonja.core.fluid;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Grade;
+import dev.lonja.core.grade.GradeChart;
+import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.grade.GradeTable;
+import dev.lonja.core.grade.Window;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

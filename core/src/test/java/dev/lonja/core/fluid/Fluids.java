@@ -1,5 +1,12 @@
 package dev.lonja.core.fluid;
 
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Grade;
+import dev.lonja.core.grade.GradeChart;
+import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.grade.GradeTable;
+import dev.lonja.core.grade.Window;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Temperature;
 import java.math.BigDecimal;
@@ -13,7 +20,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 
 /** Products, specs and a small reference for worked examples, written from the public standards. */
-final class Fluids {
+public final class Fluids {
 
   static final ServiceClass CK4 = api("CK-4");
   static final ServiceClass CI4 = api("CI-4");
@@ -87,7 +94,7 @@ final class Fluids {
             .toList());
   }
 
-  static ServiceClass api(String name) {
+  public static ServiceClass api(String name) {
     return new ServiceClass("API", name);
   }
 
@@ -99,18 +106,18 @@ final class Fluids {
     return new ClassList.Entry(serviceClass, true);
   }
 
-  static Temperature celsius(String degrees) {
+  public static Temperature celsius(String degrees) {
     return Temperature.ofCelsius(new BigDecimal(degrees));
   }
 
-  static Set<Month> allBut(Month... months) {
+  public static Set<Month> allBut(Month... months) {
     Set<Month> left = EnumSet.allOf(Month.class);
     left.removeAll(List.of(months));
     return left;
   }
 
   /** A product under construction. */
-  static final class Oil {
+  public static final class Oil {
     private final FluidKind kind;
     private final String grade;
     private final String label;
@@ -124,26 +131,26 @@ final class Fluids {
       this.label = label;
     }
 
-    Oil id(ProductId other) {
+    public Oil id(ProductId other) {
       id = other;
       return this;
     }
 
-    Oil listed(String code) {
+    public Oil listed(String code) {
       approvals.add(new Approval(new ApprovalCode(code), true));
       return this;
     }
 
-    Oil suitableFor(String code) {
+    public Oil suitableFor(String code) {
       approvals.add(new Approval(new ApprovalCode(code), false));
       return this;
     }
 
-    Oil ash(String percent) {
+    public Oil ash(String percent) {
       return data(Optional.of(AshContent.ofPercent(new BigDecimal(percent))), data.base());
     }
 
-    Oil base(BrakeBase base) {
+    public Oil base(BrakeBase base) {
       return data(data.ash(), Optional.of(base));
     }
 
@@ -162,15 +169,15 @@ final class Fluids {
       return this;
     }
 
-    Oil zinc(int milligrams) {
+    public Oil zinc(int milligrams) {
       return with(Optional.of(milligrams), data.frictionModifier(), data.biodegradable());
     }
 
-    Oil modifier(boolean holds) {
+    public Oil modifier(boolean holds) {
       return with(data.zincMilligrams(), Optional.of(holds), data.biodegradable());
     }
 
-    Oil biodegradable(boolean is) {
+    public Oil biodegradable(boolean is) {
       return with(data.zincMilligrams(), data.frictionModifier(), Optional.of(is));
     }
 
@@ -189,11 +196,11 @@ final class Fluids {
       return this;
     }
 
-    Oil family(Chemistry family) {
+    public Oil family(Chemistry family) {
       return of(Optional.of(family), data.type());
     }
 
-    Oil type(HydraulicType type) {
+    public Oil type(HydraulicType type) {
       return of(data.chemistry(), Optional.of(type));
     }
 
@@ -212,25 +219,25 @@ final class Fluids {
       return this;
     }
 
-    ProductClaims read() {
+    public ProductClaims read() {
       return REFERENCE.read(
           new Product(id, "Maretta", "Oil " + id, kind, grade, label, approvals, data, 0));
     }
   }
 
-  static Oil engineOil(String grade, String label) {
+  public static Oil engineOil(String grade, String label) {
     return new Oil(FluidKind.ENGINE_OIL, grade, label);
   }
 
-  static Oil gearOil(String grade, String label) {
+  public static Oil gearOil(String grade, String label) {
     return new Oil(FluidKind.GEAR_OIL, grade, label);
   }
 
-  static Oil fluid(FluidKind kind) {
+  public static Oil fluid(FluidKind kind) {
     return new Oil(kind, "", "");
   }
 
-  static GradeRow row(String grade, String low, String high) {
+  public static GradeRow row(String grade, String low, String high) {
     return new GradeRow(new Grade(grade), end(low), end(high));
   }
 
@@ -238,7 +245,7 @@ final class Fluids {
     return degrees.isEmpty() ? Optional.empty() : Optional.of(celsius(degrees));
   }
 
-  static Spec spec(FluidKind kind, List<Set<ServiceClass>> groups, GradeRow... rows) {
+  public static Spec spec(FluidKind kind, List<Set<ServiceClass>> groups, GradeRow... rows) {
     return new Spec(
         kind,
         new GradeChart(List.of(rows)),
@@ -248,7 +255,7 @@ final class Fluids {
         Spec.Limits.NONE);
   }
 
-  static Spec approved(Spec spec, Spec.ApprovalMode mode, String... codes) {
+  public static Spec approved(Spec spec, Spec.ApprovalMode mode, String... codes) {
     return new Spec(
         spec.kind(),
         spec.chart(),
@@ -258,16 +265,16 @@ final class Fluids {
         spec.limits());
   }
 
-  static Spec limited(Spec spec, Spec.Limits limits) {
+  public static Spec limited(Spec spec, Spec.Limits limits) {
     return new Spec(
         spec.kind(), spec.chart(), spec.classGroups(), spec.approvals(), spec.mode(), limits);
   }
 
-  static Suitability judge(Spec spec, ProductClaims product) {
+  public static Suitability judge(Spec spec, ProductClaims product) {
     return judge(spec, Window.year(HARBOUR), product);
   }
 
-  static Suitability judge(Spec spec, Window window, ProductClaims product) {
+  public static Suitability judge(Spec spec, Window window, ProductClaims product) {
     return new SpecJudge(spec, window, REFERENCE).judge(product);
   }
 }

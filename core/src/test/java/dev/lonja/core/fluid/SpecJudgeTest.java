@@ -20,6 +20,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fluid.Spec.ApprovalMode;
 import dev.lonja.core.fluid.Spec.FrictionModifier;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Grade;
+import dev.lonja.core.grade.Window;
 import dev.lonja.core.quantity.AshContent;
 import java.math.BigDecimal;
 import java.time.Month;

@@ -10,9 +10,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.FillCondition;
-import dev.lonja.core.fleet.Fleets;
-import dev.lonja.core.fleet.MeterOutlook;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.meter.Fleets;
+import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.OccurrencePlanner;

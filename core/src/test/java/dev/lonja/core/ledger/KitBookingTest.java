@@ -95,7 +95,7 @@ class KitBookingTest {
                 out(stock(new ItemId(4), 0, 0), 1)),
             TODAY);
     assertThat(List.of(2L, 3L, 4L))
-        .extracting(item -> value(result.byItem().get(item)).minor())
+        .extracting(item -> value(result.byItem().get(new ItemId(item))).minor())
         .containsExactly(333L, 333L, 334L);
   }
 

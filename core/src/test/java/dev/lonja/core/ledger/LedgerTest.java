@@ -52,7 +52,7 @@ class LedgerTest {
             lot(new LotId(1), "2027-02-01", null, 1),
             lot(new LotId(2), "2027-01-01", null, 1));
     assertThat(booked(Ledger.issue(stock, Quantity.pieces(1), NONE, TODAY)).get(0).place().lotId())
-        .isEqualTo(2);
+        .isEqualTo(new LotId(2));
   }
 
   /**
@@ -131,10 +131,10 @@ class LedgerTest {
         List.of(issued(11, new LotId(1), 2, 667), issued(12, new LotId(2), 1, 333));
     ItemStock empty = emptyStock();
     List<MovementLine> lines = booked(Ledger.takeBack(empty, issue, Quantity.pieces(2)));
-    assertThat(lines.get(0).place().lotId()).isEqualTo(2);
+    assertThat(lines.get(0).place().lotId()).isEqualTo(new LotId(2));
     assertThat(lines.get(0).value()).isEqualTo(new Money(333, EUR));
     assertThat(lines.get(0).refersTo()).contains(12L);
-    assertThat(lines.get(1).place().lotId()).isEqualTo(1);
+    assertThat(lines.get(1).place().lotId()).isEqualTo(new LotId(1));
     assertThat(lines.get(1).value()).isEqualTo(new Money(334, EUR));
     // 333 + 334 cents over two pieces
     assertThat(lines.get(1).average()).isEqualTo(new UnitPrice(3_335_000, EUR));

@@ -62,10 +62,10 @@ class PackOpeningTest {
     assertThat(issue(stock, "6.6"))
         .extracting(MovementLine::kind, line -> line.place().lotId(), MovementLine::quantity)
         .containsExactly(
-            tuple(MovementKind.ISSUE, 1L, Quantity.litres("-5")),
-            tuple(MovementKind.OPENED, 1L, Quantity.litres("-5")),
-            tuple(MovementKind.OPENED, 9L, Quantity.litres("5")),
-            tuple(MovementKind.ISSUE, 9L, Quantity.litres("-1.6")));
+            tuple(MovementKind.ISSUE, new LotId(1), Quantity.litres("-5")),
+            tuple(MovementKind.OPENED, new LotId(1), Quantity.litres("-5")),
+            tuple(MovementKind.OPENED, new LotId(9), Quantity.litres("5")),
+            tuple(MovementKind.ISSUE, new LotId(9), Quantity.litres("-1.6")));
   }
 
   /** 6.6 L at 4.00 = 26.40; opening moves 20.00 and changes no value. */
@@ -98,10 +98,10 @@ class PackOpeningTest {
     assertThat(issue(stock, "4"))
         .extracting(line -> line.place().lotId(), MovementLine::quantity)
         .containsExactly(
-            tuple(1L, Quantity.litres("-3.4")),
-            tuple(2L, Quantity.litres("-5")),
-            tuple(9L, Quantity.litres("5")),
-            tuple(9L, Quantity.litres("-0.6")));
+            tuple(new LotId(1), Quantity.litres("-3.4")),
+            tuple(new LotId(2), Quantity.litres("-5")),
+            tuple(new LotId(9), Quantity.litres("5")),
+            tuple(new LotId(9), Quantity.litres("-0.6")));
   }
 
   /** A lot that is no whole number of cans: what is left of it is what is opened. */

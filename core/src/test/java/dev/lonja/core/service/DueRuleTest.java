@@ -7,10 +7,11 @@ import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.lonja.core.fleet.Fleets;
-import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.PositionId;
-import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.meter.Fleets;
+import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import java.math.BigDecimal;

@@ -4,8 +4,8 @@ import static dev.lonja.core.service.Services.done;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.fleet.Fleets;
-import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.meter.Fleets;
+import dev.lonja.core.meter.MeterOutlook;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 

@@ -7,11 +7,12 @@ import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fleet.Fleets;
-import dev.lonja.core.fleet.LayUp;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.meter.Fleets;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.MeterValue;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -244,7 +245,7 @@ class TimingTest {
 
   private static List<String> daysOf(List<Occurrence> plan, TaskId taskId) {
     return plan.stream()
-        .filter(o -> o.tasks().stream().anyMatch(task -> task.task().id() == taskId))
+        .filter(o -> o.tasks().stream().anyMatch(task -> task.task().id().equals(taskId)))
         .map(o -> o.date().toString())
         .toList();
   }

@@ -13,6 +13,7 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Torque;

@@ -1,7 +1,7 @@
 package dev.lonja.desk.bench;
 
-import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;

@@ -1,7 +1,7 @@
 package dev.lonja.desk.choice;
 
-import dev.lonja.core.fluid.FutureUse;
-import dev.lonja.core.fluid.Pack;
+import dev.lonja.core.choice.FutureUse;
+import dev.lonja.core.choice.Pack;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;

@@ -1,10 +1,10 @@
 package dev.lonja.desk.choice;
 
+import dev.lonja.core.choice.LeastSet;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.fluid.LeastSet;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.SpecJudge;

@@ -1,11 +1,11 @@
 package dev.lonja.desk.fleet;
 
-import dev.lonja.core.fleet.JudgedMeter;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.meter.JudgedMeter;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Task;

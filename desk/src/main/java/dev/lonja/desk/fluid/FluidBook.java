@@ -1,7 +1,5 @@
 package dev.lonja.desk.fluid;
 
-import dev.lonja.core.fluid.Climate;
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
@@ -9,7 +7,9 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
-import dev.lonja.core.fluid.Window;
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Window;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;

@@ -6,7 +6,6 @@ import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
 import dev.lonja.core.crossref.Confidence;
-import dev.lonja.core.crossref.KnownParts;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
@@ -14,6 +13,7 @@ import dev.lonja.core.crossref.StatementSource;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.statementlist.KnownParts;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.query.Bound;
 import dev.lonja.store.query.NextNumber;

@@ -30,8 +30,8 @@ import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.grade.FluidKind;
 import java.time.LocalDate;
 import java.util.List;
 

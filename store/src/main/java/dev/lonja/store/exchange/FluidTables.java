@@ -31,8 +31,8 @@ import static dev.lonja.store.schema.Tables.TOP_UP;
 
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.HydraulicType;
+import dev.lonja.core.grade.FluidKind;
 import dev.lonja.store.reference.ReferenceFile;
 import java.math.BigDecimal;
 import java.util.Arrays;

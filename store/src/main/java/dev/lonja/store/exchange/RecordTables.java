@@ -16,7 +16,7 @@ import static dev.lonja.store.schema.Tables.TASK_MOVE;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 
 import dev.lonja.core.fleet.FillCondition;
-import dev.lonja.core.service.InspectionOutcome;
+import dev.lonja.core.inspection.InspectionOutcome;
 import java.util.List;
 
 /** What was done to machines, what was found and poured, and what was put off. */

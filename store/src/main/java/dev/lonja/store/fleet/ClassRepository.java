@@ -5,9 +5,9 @@ import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 
+import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fleet.UsageCalendar;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -3,12 +3,12 @@ package dev.lonja.store.fleet;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.READING;
 
-import dev.lonja.core.fleet.Meter;
-import dev.lonja.core.fleet.MeterDigest;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterNotes;
+import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterDigest;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;

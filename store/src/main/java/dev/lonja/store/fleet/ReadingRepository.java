@@ -5,11 +5,11 @@ import static dev.lonja.store.schema.Tables.METER_REPLACEMENT;
 import static dev.lonja.store.schema.Tables.READING;
 import static dev.lonja.store.schema.Tables.READING_RULING;
 
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterNotes;
-import dev.lonja.core.fleet.MeterReplacement;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.Ruling;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
+import dev.lonja.core.meter.MeterReplacement;
+import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import java.time.Instant;

@@ -2,7 +2,7 @@ package dev.lonja.store.fluid;
 
 import static dev.lonja.store.schema.Tables.CLIMATE_MONTH;
 
-import dev.lonja.core.fluid.Climate;
+import dev.lonja.core.grade.Climate;
 import dev.lonja.core.quantity.Temperature;
 import java.util.List;
 import java.util.Optional;

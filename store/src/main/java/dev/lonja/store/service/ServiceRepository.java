@@ -8,12 +8,12 @@ import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Origin;
-import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.Severity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;

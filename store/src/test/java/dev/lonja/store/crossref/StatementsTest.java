@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.crossref.Candidates;
 import dev.lonja.core.crossref.Fitting;
-import dev.lonja.core.crossref.ListCheck;
 import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.Source;
@@ -17,6 +16,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.statementlist.ListCheck;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.Stores;

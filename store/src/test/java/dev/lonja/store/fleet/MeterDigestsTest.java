@@ -3,11 +3,11 @@ package dev.lonja.store.fleet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.lonja.core.fleet.Meter;
-import dev.lonja.core.fleet.MeterDigest;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.Ruling;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterDigest;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;

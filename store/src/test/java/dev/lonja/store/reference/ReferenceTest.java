@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fluid.ClassList;
 import dev.lonja.core.fluid.Coverage;
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.FluidReference;
-import dev.lonja.core.fluid.Grade;
 import dev.lonja.core.fluid.ServiceClass;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.grade.Grade;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;

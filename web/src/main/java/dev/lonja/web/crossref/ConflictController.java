@@ -2,7 +2,6 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -30,13 +29,7 @@ class ConflictController {
   }
 
   @PostMapping(PATH)
-  String settle(
-      @RequestParam String requestKey,
-      @RequestParam long statement,
-      @RequestParam String reason,
-      Principal person,
-      Model model) {
-    Sent sent = Sent.by(person, requestKey, "withdraw", statement, reason);
+  String settle(Sent sent, @RequestParam long statement, @RequestParam String reason, Model model) {
     return statements
         .withdraw(sent, statement, PATH, reason)
         .next(problems -> page(problems, model));

@@ -9,7 +9,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -46,12 +45,11 @@ class ListController {
 
   @PostMapping(PATH)
   String start(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam MultipartFile file,
       @RequestParam String source,
       @RequestParam String saidOn,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model)
       throws IOException {
     if (file.isEmpty()) {
@@ -60,15 +58,13 @@ class ListController {
     Path copy = Files.createTempFile("lonja-list", ".csv");
     file.transferTo(copy);
     String name = Objects.requireNonNullElse(file.getOriginalFilename(), "list");
-    Outcome outcome =
-        desk.start(Sent.by(person, requestKey, "list", name), name, copy, source, saidOn);
+    Outcome outcome = desk.start(sent, name, copy, source, saidOn);
     return outcome.next(problems -> page(typed, problems, model));
   }
 
   @PostMapping(PATH + "/apply")
-  String apply(@RequestParam String requestKey, Principal person, Model model) {
-    return desk.apply(Sent.by(person, requestKey, "list taken in"))
-        .next(problems -> page(Map.of(), problems, model));
+  String apply(Sent sent, Model model) {
+    return desk.apply(sent).next(problems -> page(Map.of(), problems, model));
   }
 
   @PostMapping(PATH + "/cancel")

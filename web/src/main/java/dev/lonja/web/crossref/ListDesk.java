@@ -1,8 +1,8 @@
 package dev.lonja.web.crossref;
 
-import dev.lonja.core.crossref.ListCheck;
-import dev.lonja.core.crossref.ListProblem;
 import dev.lonja.core.crossref.Source;
+import dev.lonja.core.statementlist.ListCheck;
+import dev.lonja.core.statementlist.ListProblem;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;

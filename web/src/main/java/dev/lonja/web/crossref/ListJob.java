@@ -1,6 +1,6 @@
 package dev.lonja.web.crossref;
 
-import dev.lonja.core.crossref.ListCheck;
+import dev.lonja.core.statementlist.ListCheck;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 

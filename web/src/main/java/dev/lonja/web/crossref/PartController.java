@@ -5,7 +5,6 @@ import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.PartId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -38,12 +37,10 @@ class PartController {
   @PostMapping("/parts/{id}/statements")
   String make(
       @PathVariable PartId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @ModelAttribute StatementDesk.Form form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "state", id, form);
     return statements
         .make(sent, id, path(id), form)
         .next(problems -> page(id, typed, problems, model));
@@ -53,11 +50,9 @@ class PartController {
   String withdraw(
       @PathVariable PartId id,
       @PathVariable long statementId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String reason,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "withdraw", statementId, reason);
     return statements
         .withdraw(sent, statementId, path(id), reason)
         .next(problems -> page(id, Map.of(), problems, model));

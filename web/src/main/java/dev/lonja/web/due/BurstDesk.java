@@ -1,15 +1,15 @@
 package dev.lonja.web.due;
 
-import dev.lonja.core.fleet.MeterOutlook;
-import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.calendar.UsageBurst;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fleet.UsageBurst;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.MeterOutlook;
+import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.Quantity;

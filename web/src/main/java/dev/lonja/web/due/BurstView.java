@@ -1,6 +1,6 @@
 package dev.lonja.web.due;
 
-import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import java.util.List;

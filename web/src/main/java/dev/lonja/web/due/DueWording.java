@@ -1,6 +1,6 @@
 package dev.lonja.web.due;
 
-import dev.lonja.core.fleet.MeterOutlook;
+import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.Interval;

@@ -3,7 +3,6 @@ package dev.lonja.web.due;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -39,23 +38,15 @@ class MoveController {
 
   @PostMapping
   String move(
-      @PathVariable String code,
-      @RequestParam String requestKey,
-      @ModelAttribute MoveDesk.Form form,
-      Principal person,
-      Model model) {
-    Outcome outcome = desk.move(Sent.by(person, requestKey, "move", code, form), code, form);
+      @PathVariable String code, Sent sent, @ModelAttribute MoveDesk.Form form, Model model) {
+    Outcome outcome = desk.move(sent, code, form);
     return outcome.next(problems -> page(code, form, problems, model));
   }
 
   @PostMapping("/back")
   String moveBack(
-      @PathVariable String code,
-      @RequestParam String requestKey,
-      @RequestParam String day,
-      Principal person,
-      RedirectAttributes next) {
-    return desk.moveBack(Sent.by(person, requestKey, "move back", code, day), code, day)
+      @PathVariable String code, Sent sent, @RequestParam String day, RedirectAttributes next) {
+    return desk.moveBack(sent, code, day)
         .next(
             problems -> {
               next.addFlashAttribute("problems", problems);

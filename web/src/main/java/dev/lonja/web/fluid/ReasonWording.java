@@ -1,11 +1,11 @@
 package dev.lonja.web.fluid;
 
 import dev.lonja.core.fluid.ApprovalCode;
-import dev.lonja.core.fluid.Grade;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Reason;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.grade.Grade;
 import dev.lonja.web.frame.State;
 import java.time.Month;
 import java.time.format.TextStyle;

@@ -5,10 +5,8 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.item.KeepingRepository;
-import dev.lonja.store.request.RequestLog;
 import dev.lonja.web.book.StockDesk;
 import java.io.IOException;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -46,36 +44,33 @@ class ItemController {
   @PostMapping("/items/{id}/issue")
   String issue(
       @PathVariable ItemId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @ModelAttribute StockDesk.IssueForm form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Outcome outcome = stock.issue(Sent.by(person, requestKey, "issue", id, form), id, form);
+    Outcome outcome = stock.issue(sent, id, form);
     return next(outcome, id, "issue", typed, model);
   }
 
   @PostMapping("/items/{id}/receive")
   String receive(
       @PathVariable ItemId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @ModelAttribute StockDesk.ReceiptForm form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Outcome outcome = stock.receive(Sent.by(person, requestKey, "receive", id, form), id, form);
+    Outcome outcome = stock.receive(sent, id, form);
     return next(outcome, id, "receive", typed, model);
   }
 
   @PostMapping("/items/{id}/lot")
   String onLot(
       @PathVariable ItemId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @ModelAttribute StockDesk.LotForm form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Outcome outcome = stock.onLot(Sent.by(person, requestKey, "lot", id, form), id, form);
+    Outcome outcome = stock.onLot(sent, id, form);
     return next(outcome, id, "lot", typed, model);
   }
 
@@ -83,25 +78,18 @@ class ItemController {
   String correct(
       @PathVariable ItemId id,
       @PathVariable long movementId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String reason,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "correct", movementId, reason);
     return next(stock.correct(sent, movementId, reason), id, "correct", typed, model);
   }
 
   @PostMapping("/items/{id}/picture")
   String picture(
-      @PathVariable ItemId id,
-      @RequestParam String requestKey,
-      @RequestParam("picture") MultipartFile file,
-      Principal person,
-      Model model)
+      @PathVariable ItemId id, Sent sent, @RequestParam("picture") MultipartFile file, Model model)
       throws IOException {
     byte[] content = file.getBytes();
-    Sent sent = Sent.by(person, requestKey, "picture", id, RequestLog.hash(content));
     return next(pictures.put(sent, id, content), id, "picture", Map.of(), model);
   }
 

@@ -5,7 +5,6 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -42,14 +41,9 @@ class ItemEditController {
   }
 
   @PostMapping("/items/new")
-  String add(
-      @RequestParam String requestKey,
-      @RequestParam Map<String, String> typed,
-      Principal person,
-      Model model) {
+  String add(Sent sent, @RequestParam Map<String, String> typed, Model model) {
     Map<String, String> fields = fields(typed);
-    Outcome outcome =
-        desk.add(Sent.by(person, requestKey, "add item", new TreeMap<>(fields)), fields);
+    Outcome outcome = desk.add(sent, fields);
     return outcome.next(
         problems ->
             page(desk.newForm(Optional.empty(), Optional.empty(), fields), problems, model));
@@ -63,13 +57,11 @@ class ItemEditController {
   @PostMapping("/items/{id}/edit")
   String edit(
       @PathVariable ItemId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     Map<String, String> fields = fields(typed);
-    Sent sent = Sent.by(person, requestKey, "edit", id, version, new TreeMap<>(fields));
     return desk.edit(sent, id, version, fields)
         .next(
             problems ->
@@ -81,21 +73,17 @@ class ItemEditController {
   @PostMapping("/items/{id}/retire")
   String retire(
       @PathVariable ItemId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam(defaultValue = "false") boolean again,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "retire", id, version, again);
     return desk.retire(sent, id, version, again)
         .next(problems -> page(form(id, Map.of()), problems, model));
   }
 
   @PostMapping("/items/{id}/delete")
-  String delete(
-      @PathVariable ItemId id, @RequestParam String requestKey, Principal person, Model model) {
-    return desk.delete(Sent.by(person, requestKey, "delete", id), id)
-        .next(problems -> page(form(id, Map.of()), problems, model));
+  String delete(@PathVariable ItemId id, Sent sent, Model model) {
+    return desk.delete(sent, id).next(problems -> page(form(id, Map.of()), problems, model));
   }
 
   private ItemFormView form(ItemId id, Map<String, String> fields) {

@@ -5,7 +5,6 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -38,11 +37,9 @@ class KitController {
   String book(
       @PathVariable ItemId id,
       @PathVariable String what,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String kits,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "kit " + what, id, kits);
     Outcome outcome =
         switch (what) {
           case "break" -> ledger.breakUp(sent, id, kits);
@@ -53,14 +50,8 @@ class KitController {
   }
 
   @PostMapping("/items/{id}/kit-on-tray")
-  String putOn(
-      @PathVariable ItemId id,
-      @RequestParam String requestKey,
-      @RequestParam TrayId trayId,
-      Principal person,
-      Model model) {
-    return desk.putOn(Sent.by(person, requestKey, "kit on tray", id, trayId), id, trayId)
-        .next(problems -> page(id, "", "", problems, model));
+  String putOn(@PathVariable ItemId id, Sent sent, @RequestParam TrayId trayId, Model model) {
+    return desk.putOn(sent, id, trayId).next(problems -> page(id, "", "", problems, model));
   }
 
   private String page(ItemId id, String service, String kits, List<Problem> problems, Model model) {

@@ -1,9 +1,9 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterStanding;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.ReadingLog;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.ReadingLog;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;

@@ -1,13 +1,11 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,32 +31,28 @@ class MeterController {
 
   @PostMapping("/fleet/meters")
   String enter(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String day,
       @RequestParam(defaultValue = "false") boolean keepGood,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     Map<MeterId, String> values = MeterEntry.fields(typed);
-    Sent sent = Sent.by(person, requestKey, "meters", day, keepGood, new TreeMap<>(values));
     return next(desk.enter(sent, day, values, keepGood), typed, model);
   }
 
   @PostMapping("/fleet/meters/paste")
   String paste(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String table,
       @RequestParam(defaultValue = "false") boolean keepGood,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "paste", keepGood, table);
     return next(desk.paste(sent, table, keepGood), typed, model);
   }
 
   @PostMapping("/fleet/meters/feed")
-  String feed(@RequestParam String requestKey, Principal person, Model model) {
-    return next(feed.takeIn(Sent.by(person, requestKey, "feed")), Map.of(), model);
+  String feed(Sent sent, Model model) {
+    return next(feed.takeIn(sent), Map.of(), model);
   }
 
   private String next(Outcome outcome, Map<String, String> typed, Model model) {

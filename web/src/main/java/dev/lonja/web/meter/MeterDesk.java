@@ -1,9 +1,9 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;

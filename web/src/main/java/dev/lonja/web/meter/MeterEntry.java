@@ -1,11 +1,11 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.JudgedMeter;
-import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterNotes;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.ReadingLog;
+import dev.lonja.core.meter.JudgedMeter;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
+import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.ReadingLog;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.web.frame.Words;

@@ -1,6 +1,6 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 import java.util.Optional;

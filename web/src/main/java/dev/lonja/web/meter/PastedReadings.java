@@ -1,6 +1,6 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.MeterStanding;
+import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.desk.fleet.FleetPicture;
 import java.util.Arrays;
 import java.util.HashMap;

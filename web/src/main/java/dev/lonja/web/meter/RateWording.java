@@ -1,6 +1,6 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.UsageRate;
+import dev.lonja.core.meter.UsageRate;
 import java.util.Optional;
 
 /** Where a rate comes from, in words. */

@@ -1,8 +1,8 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.LifePoint;
-import dev.lonja.core.fleet.Ruling;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.LifePoint;
+import dev.lonja.core.meter.Ruling;
 
 /** Why a reading is set aside, in words. */
 public final class ReadingWording {

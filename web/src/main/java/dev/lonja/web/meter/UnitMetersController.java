@@ -3,7 +3,6 @@ package dev.lonja.web.meter;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -37,16 +36,14 @@ class UnitMetersController {
   String decide(
       @PathVariable String code,
       @PathVariable long readingId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String what,
       @RequestParam(defaultValue = "") String value,
       @RequestParam String reason,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     UnitMetersDesk.ReadingForm form =
         new UnitMetersDesk.ReadingForm(readingId, what, value, reason);
-    Sent sent = Sent.by(person, requestKey, "reading", code, form);
     typed.put("readingId", String.valueOf(readingId));
     return next(desk.decide(sent, code, form), code, typed, model);
   }
@@ -54,12 +51,10 @@ class UnitMetersController {
   @PostMapping("/replacements")
   String replace(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @ModelAttribute UnitMetersDesk.ReplacementForm form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "replacement", code, form);
     return next(desk.replace(sent, code, form), code, typed, model);
   }
 
@@ -67,12 +62,10 @@ class UnitMetersController {
   String withdraw(
       @PathVariable String code,
       @PathVariable long id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String reason,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "withdraw", code, id, reason);
     typed.put("replacementId", String.valueOf(id));
     return next(desk.withdraw(sent, code, id, reason), code, typed, model);
   }
@@ -80,24 +73,16 @@ class UnitMetersController {
   @PostMapping("/lay-ups")
   String layUp(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String first,
       @RequestParam String last,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "lay-up", code, first, last);
     return next(desk.layUp(sent, code, first, last), code, typed, model);
   }
 
   @PostMapping("/lay-ups/{id}/remove")
-  String removeLayUp(
-      @PathVariable String code,
-      @PathVariable long id,
-      @RequestParam String requestKey,
-      Principal person,
-      Model model) {
-    Sent sent = Sent.by(person, requestKey, "lay-up off", code, id);
+  String removeLayUp(@PathVariable String code, @PathVariable long id, Sent sent, Model model) {
     return next(desk.removeLayUp(sent, code, id), code, Map.of(), model);
   }
 

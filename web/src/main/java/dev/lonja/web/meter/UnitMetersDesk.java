@@ -1,15 +1,15 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.JudgedMeter;
-import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.LayUp;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterNotes;
-import dev.lonja.core.fleet.MeterReplacement;
-import dev.lonja.core.fleet.Reading;
-import dev.lonja.core.fleet.ReadingLog;
-import dev.lonja.core.fleet.Ruling;
+import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.meter.JudgedMeter;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
+import dev.lonja.core.meter.MeterReplacement;
+import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.ReadingLog;
+import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;

@@ -1,12 +1,12 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.fleet.JudgedMeter;
-import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.MeterReplacement;
-import dev.lonja.core.fleet.MeterStanding;
-import dev.lonja.core.fleet.ReadingFlag;
+import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fleet.UsageCalendar;
+import dev.lonja.core.meter.JudgedMeter;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.MeterReplacement;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.meter.ReadingFlag;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.Session;
 import dev.lonja.web.frame.State;

@@ -4,7 +4,6 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -37,26 +36,20 @@ class FluidChoiceController {
   String lay(
       @PathVariable TrayId id,
       @PathVariable long lineId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String why,
       @RequestParam(defaultValue = "") String signedBy,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     FluidChoiceDesk.Form form = new FluidChoiceDesk.Form(itemId, why, signedBy);
-    return desk.lay(Sent.by(person, requestKey, "fluid", lineId, form), id, lineId, form)
+    return desk.lay(sent, id, lineId, form)
         .next(problems -> page(id, lineId, typed, problems, model));
   }
 
   @PostMapping(PATH + "/packs")
-  String packs(
-      @PathVariable TrayId id,
-      @PathVariable long lineId,
-      @RequestParam String requestKey,
-      Principal person,
-      Model model) {
-    return desk.takePacks(Sent.by(person, requestKey, "packs", lineId), id, lineId)
+  String packs(@PathVariable TrayId id, @PathVariable long lineId, Sent sent, Model model) {
+    return desk.takePacks(sent, id, lineId)
         .next(problems -> page(id, lineId, Map.of(), problems, model));
   }
 

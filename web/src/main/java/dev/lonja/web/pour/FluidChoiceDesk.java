@@ -1,9 +1,9 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.choice.PackChoice;
+import dev.lonja.core.choice.PackSet;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.Level;
-import dev.lonja.core.fluid.PackChoice;
-import dev.lonja.core.fluid.PackSet;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;

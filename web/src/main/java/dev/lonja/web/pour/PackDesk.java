@@ -1,8 +1,8 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.fluid.FutureUse;
-import dev.lonja.core.fluid.Pack;
-import dev.lonja.core.fluid.PackChoice;
+import dev.lonja.core.choice.FutureUse;
+import dev.lonja.core.choice.Pack;
+import dev.lonja.core.choice.PackChoice;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;

@@ -1,8 +1,8 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.fluid.Pack;
-import dev.lonja.core.fluid.PackChoice;
-import dev.lonja.core.fluid.PackSet;
+import dev.lonja.core.choice.Pack;
+import dev.lonja.core.choice.PackChoice;
+import dev.lonja.core.choice.PackSet;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.Comparator;

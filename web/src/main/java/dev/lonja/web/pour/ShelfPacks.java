@@ -1,6 +1,6 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.fluid.PackChoice;
+import dev.lonja.core.choice.PackChoice;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Volume;

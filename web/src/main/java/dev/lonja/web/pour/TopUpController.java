@@ -5,7 +5,6 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Typed;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +37,7 @@ class TopUpController {
 
   @PostMapping("/oils/top-up")
   String add(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String unit,
       @RequestParam CompartmentId compartment,
       @RequestParam String litres,
@@ -46,23 +45,20 @@ class TopUpController {
       @RequestParam(defaultValue = "") String signedBy,
       @RequestParam(defaultValue = "") String why,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     TopUpDesk.Form form = new TopUpDesk.Form(unit, compartment, litres, itemId, signedBy, why);
-    return desk.add(Sent.by(person, requestKey, "top-up", form), form)
+    return desk.add(sent, form)
         .next(problems -> page(unit, compartment, litres, typed, problems, model));
   }
 
   @PostMapping("/oils/top-up/withdraw")
   String withdraw(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String unit,
       @RequestParam CompartmentId compartment,
       @RequestParam long topUp,
       @RequestParam(defaultValue = "") String why,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "withdraw top-up", topUp, why);
     return desk.withdraw(sent, unit, compartment, topUp, why)
         .next(problems -> page(unit, compartment, "", Map.of(), problems, model));
   }

@@ -1,6 +1,6 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.fluid.TopUp;
+import dev.lonja.core.pour.TopUp;
 import dev.lonja.web.frame.State;
 
 /** Puts what speaks against a top-up into words. */

@@ -3,7 +3,6 @@ package dev.lonja.web.product;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,24 +57,18 @@ class ProductController {
   }
 
   @PostMapping("/new")
-  String add(
-      @RequestParam String requestKey,
-      @RequestParam Map<String, String> fields,
-      Principal person,
-      Model model) {
-    return desk.add(Sent.by(person, requestKey, "product", "new", fields), fields)
-        .next(problems -> form(Optional.empty(), fields, problems, model));
+  String add(Sent sent, @RequestParam Map<String, String> fields, Model model) {
+    return desk.add(sent, fields).next(problems -> form(Optional.empty(), fields, problems, model));
   }
 
   @PostMapping("/{id:[0-9]+}")
   String save(
       @PathVariable ProductId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam Map<String, String> fields,
-      Principal person,
       Model model) {
-    return desk.save(Sent.by(person, requestKey, "product", id, fields), id, version, fields)
+    return desk.save(sent, id, version, fields)
         .next(problems -> form(Optional.of(id), fields, problems, model));
   }
 

@@ -2,7 +2,6 @@ package dev.lonja.web.product;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.BrakeBase;
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
@@ -11,6 +10,7 @@ import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;

@@ -2,7 +2,6 @@ package dev.lonja.web.setup;
 
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -28,38 +27,29 @@ class ReferenceController {
 
   @PostMapping("/setup/reference/rubbers")
   String rubber(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String rubber,
       @RequestParam String fluid,
       @RequestParam String guidance,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "rubber", rubber, fluid, guidance);
     return desk.setRubber(sent, rubber, fluid, guidance)
         .next(problems -> page(Map.of(), problems, model));
   }
 
   @PostMapping("/setup/reference/suppliers")
   String supplier(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String name,
       @RequestParam String leadDays,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    return desk.addSupplier(Sent.by(person, requestKey, "supplier", name, leadDays), name, leadDays)
-        .next(problems -> page(typed, problems, model));
+    return desk.addSupplier(sent, name, leadDays).next(problems -> page(typed, problems, model));
   }
 
   @PostMapping("/setup/reference/bins")
   String bins(
-      @RequestParam String requestKey,
-      @RequestParam String bins,
-      @RequestParam Map<String, String> typed,
-      Principal person,
-      Model model) {
-    return desk.addBins(Sent.by(person, requestKey, "bins", bins), bins)
-        .next(problems -> page(typed, problems, model));
+      Sent sent, @RequestParam String bins, @RequestParam Map<String, String> typed, Model model) {
+    return desk.addBins(sent, bins).next(problems -> page(typed, problems, model));
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {

@@ -3,7 +3,6 @@ package dev.lonja.web.setup;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -29,15 +28,14 @@ class SetupController {
 
   @PostMapping("/setup/intervals")
   String intervals(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String school,
       @RequestParam String factor,
       @RequestParam(defaultValue = "false") boolean calendarLimit,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     SetupDesk.SchoolForm form = new SetupDesk.SchoolForm(school, factor, calendarLimit);
-    Outcome outcome = desk.choose(Sent.by(person, requestKey, "school", form), form);
+    Outcome outcome = desk.choose(sent, form);
     return outcome.next(problems -> page(typed, problems, model));
   }
 

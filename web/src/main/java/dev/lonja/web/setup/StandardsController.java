@@ -2,7 +2,6 @@ package dev.lonja.web.setup;
 
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -39,24 +38,13 @@ class StandardsController {
 
   @PostMapping("/{name}")
   String put(
-      @PathVariable String name,
-      @RequestParam String requestKey,
-      @RequestParam Map<String, String> fields,
-      Principal person,
-      Model model) {
-    return desk.put(Sent.by(person, requestKey, "standard", name, fields), name, fields)
-        .next(problems -> page(name, fields, problems, model));
+      @PathVariable String name, Sent sent, @RequestParam Map<String, String> fields, Model model) {
+    return desk.put(sent, name, fields).next(problems -> page(name, fields, problems, model));
   }
 
   @PostMapping("/{name}/remove")
-  String remove(
-      @PathVariable String name,
-      @RequestParam String requestKey,
-      @RequestParam String key,
-      Principal person,
-      Model model) {
-    return desk.remove(Sent.by(person, requestKey, "standard out", name, key), name, key)
-        .next(problems -> page(name, Map.of(), problems, model));
+  String remove(@PathVariable String name, Sent sent, @RequestParam String key, Model model) {
+    return desk.remove(sent, name, key).next(problems -> page(name, Map.of(), problems, model));
   }
 
   private String page(String name, Map<String, String> typed, List<Problem> problems, Model model) {

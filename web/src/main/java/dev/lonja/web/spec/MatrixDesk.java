@@ -2,13 +2,13 @@ package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fluid.FluidKind;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Standing;
 import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.grade.FluidKind;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;

@@ -3,7 +3,6 @@ package dev.lonja.web.spec;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -60,13 +59,11 @@ class SpecController {
   @PostMapping(PATH)
   String save(
       @PathVariable CompartmentId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam Map<String, String> fields,
-      Principal person,
       Model model) {
-    return desk.save(Sent.by(person, requestKey, "spec", id, version, fields), id, version, fields)
-        .next(problems -> form(id, fields, problems, model));
+    return desk.save(sent, id, version, fields).next(problems -> form(id, fields, problems, model));
   }
 
   private String form(

@@ -1,7 +1,7 @@
 package dev.lonja.web.spec;
 
-import dev.lonja.core.fluid.Climate;
-import dev.lonja.core.fluid.Window;
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.grade.Window;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.web.fluid.ReasonWording;

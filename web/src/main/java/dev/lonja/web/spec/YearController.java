@@ -2,7 +2,6 @@ package dev.lonja.web.spec;
 
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -27,13 +26,8 @@ class YearController {
   }
 
   @PostMapping("/oils/year")
-  String set(
-      @RequestParam String requestKey,
-      @RequestParam Map<String, String> fields,
-      Principal person,
-      Model model) {
-    return desk.set(Sent.by(person, requestKey, "year", fields), fields)
-        .next(problems -> page(fields, problems, model));
+  String set(Sent sent, @RequestParam Map<String, String> fields, Model model) {
+    return desk.set(sent, fields).next(problems -> page(fields, problems, model));
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {

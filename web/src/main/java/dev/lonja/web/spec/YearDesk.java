@@ -1,13 +1,13 @@
 package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fluid.Climate;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Season;
 import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.grade.Climate;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;

@@ -1,7 +1,7 @@
 package dev.lonja.web.spec;
 
-import dev.lonja.core.fluid.Climate;
-import dev.lonja.core.fluid.GradeRow;
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.web.frame.Svg;
 import java.time.Month;

@@ -2,7 +2,6 @@ package dev.lonja.web.study;
 
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -32,13 +31,8 @@ class StudyController {
   }
 
   @PostMapping
-  String make(
-      @RequestParam String requestKey,
-      @RequestParam Map<String, String> fields,
-      Principal person,
-      Model model) {
-    return desk.make(Sent.by(person, requestKey, "study", fields), fields)
-        .next(problems -> list(fields, problems, model));
+  String make(Sent sent, @RequestParam Map<String, String> fields, Model model) {
+    return desk.make(sent, fields).next(problems -> list(fields, problems, model));
   }
 
   @GetMapping("/{id}")
@@ -47,17 +41,13 @@ class StudyController {
   }
 
   @PostMapping("/{id}/apply")
-  String apply(
-      @PathVariable long id, @RequestParam String requestKey, Principal person, Model model) {
-    return desk.apply(Sent.by(person, requestKey, "apply", id), id)
-        .next(problems -> page(id, problems, model));
+  String apply(@PathVariable long id, Sent sent, Model model) {
+    return desk.apply(sent, id).next(problems -> page(id, problems, model));
   }
 
   @PostMapping("/{id}/take-back")
-  String takeBack(
-      @PathVariable long id, @RequestParam String requestKey, Principal person, Model model) {
-    return desk.takeBack(Sent.by(person, requestKey, "take back", id), id)
-        .next(problems -> page(id, problems, model));
+  String takeBack(@PathVariable long id, Sent sent, Model model) {
+    return desk.takeBack(sent, id).next(problems -> page(id, problems, model));
   }
 
   private String list(Map<String, String> typed, List<Problem> problems, Model model) {

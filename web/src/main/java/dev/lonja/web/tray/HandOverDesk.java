@@ -1,14 +1,14 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.fleet.JudgedReading;
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterStanding;
-import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.meter.Reading;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;

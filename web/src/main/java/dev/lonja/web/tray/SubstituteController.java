@@ -4,7 +4,6 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -36,12 +35,10 @@ class SubstituteController {
   String lay(
       @PathVariable TrayId id,
       @PathVariable long lineId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String reason,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "instead", id, lineId, itemId, reason);
     return desk.lay(sent, id, lineId, itemId, reason)
         .next(problems -> page(id, lineId, reason, problems, model));
   }

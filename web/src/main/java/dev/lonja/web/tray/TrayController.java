@@ -13,7 +13,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
@@ -53,16 +52,12 @@ class TrayController {
 
   @PostMapping("/trays/start")
   String start(
-      @RequestParam String requestKey,
-      @RequestParam String unit,
-      @RequestParam String day,
-      Authentication person) {
+      Sent sent, @RequestParam String unit, @RequestParam String day, Authentication person) {
     Optional<LocalDate> planned = new Typed().day("day", day);
     if (planned.isEmpty()) {
       throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
     }
-    Outcome outcome =
-        desk.start(Sent.by(person, requestKey, "start", unit, day), unit, planned.get());
+    Outcome outcome = desk.start(sent, unit, planned.get());
     return outcome instanceof Outcome.Done done
         ? "redirect:" + done.answer()
         : "redirect:/fleet/" + unit;
@@ -73,11 +68,10 @@ class TrayController {
       @PathVariable TrayId id,
       @PathVariable long lineId,
       @PathVariable String what,
-      @RequestParam String requestKey,
+      Sent sent,
       Authentication person,
       HttpSession session,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, what, id, lineId);
     Outcome outcome =
         switch (what) {
           case "lay" -> desk.lay(sent, id, lineId);
@@ -91,34 +85,33 @@ class TrayController {
   @PostMapping("/trays/{id}/scan")
   String scan(
       @PathVariable TrayId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String code,
       @RequestParam Map<String, String> typed,
       Authentication person,
       HttpSession session,
       Model model) {
-    Outcome outcome = desk.scan(Sent.by(person, requestKey, "scan", id, code), id, code);
+    Outcome outcome = desk.scan(sent, id, code);
     return next(outcome, id, person, typed, session, model);
   }
 
   @PostMapping("/trays/{id}/put-on")
   String putOn(
       @PathVariable TrayId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam String quantity,
       @RequestParam Map<String, String> typed,
       Authentication person,
       HttpSession session,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "put-on", id, itemId, quantity);
     return next(desk.putOn(sent, id, itemId, quantity), id, person, typed, session, model);
   }
 
   @PostMapping("/trays/{id}/hand-over")
   String handOver(
       @PathVariable TrayId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam String mechanic,
       @RequestParam Map<String, String> typed,
@@ -126,58 +119,50 @@ class TrayController {
       HttpSession session,
       Model model) {
     HandOverDesk.Form form = new HandOverDesk.Form(version, mechanic, MeterEntry.fields(typed));
-    Sent sent = Sent.by(person, requestKey, "hand-over", id, form);
     return next(handOvers.handOver(sent, id, form), id, person, typed, session, model);
   }
 
   @PostMapping("/trays/{id}/take-back")
   String takeBack(
       @PathVariable TrayId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam String back,
       @RequestParam Map<String, String> typed,
       Authentication person,
       HttpSession session,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "take-back", id, itemId, back);
     return next(handOvers.takeBack(sent, id, itemId, back), id, person, typed, session, model);
   }
 
   @PostMapping("/trays/{id}/findings")
   String note(
       @PathVariable TrayId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam Map<String, String> typed,
       Authentication person,
       HttpSession session,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "findings", id, new TreeMap<>(typed));
     return next(findings.note(sent, id, typed), id, person, typed, session, model);
   }
 
   @PostMapping("/trays/{id}/undo")
   String undo(
       @PathVariable TrayId id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam String reason,
       @RequestParam Map<String, String> typed,
       Authentication person,
       HttpSession session,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "undo", id, version, reason);
     return next(handOvers.undo(sent, id, version, reason), id, person, typed, session, model);
   }
 
   @PostMapping("/trays/{id}/clear")
   String clear(
-      @PathVariable TrayId id,
-      @RequestParam String requestKey,
-      Authentication person,
-      HttpSession session,
-      Model model) {
-    Outcome outcome = desk.clear(Sent.by(person, requestKey, "clear", id), id);
+      @PathVariable TrayId id, Sent sent, Authentication person, HttpSession session, Model model) {
+    Outcome outcome = desk.clear(sent, id);
     return next(outcome, id, person, Map.of(), session, model);
   }
 

@@ -1,12 +1,12 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.Compartment;
-import dev.lonja.core.fleet.MeterStanding;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;

@@ -1,7 +1,7 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.fleet.MeterId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;

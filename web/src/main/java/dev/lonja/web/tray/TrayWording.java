@@ -1,8 +1,8 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.core.service.ReplacementChance;
 import dev.lonja.core.service.TakeLine;
 import java.math.BigDecimal;
 

@@ -2,8 +2,8 @@ package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.service.Deviation;
-import dev.lonja.core.service.LearnedCapacity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;

@@ -1,7 +1,7 @@
 package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
@@ -9,7 +9,6 @@ import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.due.BurstDesk;
 import dev.lonja.web.due.DueDesk;
 import java.nio.charset.StandardCharsets;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -101,13 +100,8 @@ class FleetController {
 
   @PostMapping("/fleet/{code}/deviations")
   String deviate(
-      @PathVariable String code,
-      @RequestParam String requestKey,
-      @ModelAttribute DeviationDesk.Form form,
-      Principal person,
-      Model model) {
-    Outcome outcome =
-        deviations.put(Sent.by(person, requestKey, "deviation", code, form), code, form);
+      @PathVariable String code, Sent sent, @ModelAttribute DeviationDesk.Form form, Model model) {
+    Outcome outcome = deviations.put(sent, code, form);
     return outcome instanceof Outcome.Refused refused
         ? page(code, Optional.empty(), Optional.of(form), refused.problems(), model)
         : "redirect:/fleet/" + code;
@@ -116,12 +110,10 @@ class FleetController {
   @PostMapping("/fleet/{code}/learned")
   String acceptLearned(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam CompartmentId compartmentId,
       @RequestParam String condition,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "learned", code, compartmentId, condition);
     Outcome outcome = deviations.acceptLearned(sent, code, compartmentId, condition);
     return outcome instanceof Outcome.Refused refused
         ? page(code, Optional.empty(), Optional.empty(), refused.problems(), model)
@@ -129,13 +121,8 @@ class FleetController {
   }
 
   @PostMapping("/fleet/{code}/deviations/{id}/remove")
-  String followVariant(
-      @PathVariable String code,
-      @PathVariable long id,
-      @RequestParam String requestKey,
-      Principal person,
-      Model model) {
-    Outcome outcome = deviations.remove(Sent.by(person, requestKey, "follow", code, id), code, id);
+  String followVariant(@PathVariable String code, @PathVariable long id, Sent sent, Model model) {
+    Outcome outcome = deviations.remove(sent, code, id);
     return outcome instanceof Outcome.Refused refused
         ? page(code, Optional.empty(), Optional.empty(), refused.problems(), model)
         : "redirect:/fleet/" + code;
@@ -144,16 +131,14 @@ class FleetController {
   @PostMapping("/fleet/{code}/readings")
   String addReading(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam MeterId meterId,
       @RequestParam String value,
       @RequestParam String day,
       @RequestParam(defaultValue = "false") boolean keepFlagged,
-      Principal person,
       Model model) {
     FleetDesk.ReadingForm form = new FleetDesk.ReadingForm(meterId, value, day, keepFlagged);
-    Outcome outcome =
-        desk.addReading(Sent.by(person, requestKey, "reading", code, form), code, form);
+    Outcome outcome = desk.addReading(sent, code, form);
     return outcome.next(
         problems -> page(code, Optional.of(form), Optional.empty(), problems, model));
   }

@@ -1,10 +1,10 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.core.fleet.MeterId;
-import dev.lonja.core.fleet.MeterStanding;
-import dev.lonja.core.fleet.Reading;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.meter.Reading;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
 import dev.lonja.desk.clock.StoreClock;

@@ -3,7 +3,6 @@ package dev.lonja.web.unit;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,13 +37,12 @@ class UnitController {
 
   @PostMapping("/fleet/new")
   String add(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String like,
       @RequestParam String code,
       @RequestParam String name,
       @RequestParam String inService,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     Map<String, String> starts = new HashMap<>();
     typed.forEach(
@@ -54,7 +52,7 @@ class UnitController {
           }
         });
     UnitDesk.Form form = new UnitDesk.Form(like, code, name, inService, new TreeMap<>(starts));
-    Outcome outcome = desk.add(Sent.by(person, requestKey, "new unit", form), form);
+    Outcome outcome = desk.add(sent, form);
     return outcome.next(problems -> page(like, typed, problems, model));
   }
 
@@ -66,15 +64,14 @@ class UnitController {
   /** Shows what would come in, or takes it in once that was seen. */
   @PostMapping("/fleet/import")
   String table(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String table,
       @RequestParam(defaultValue = "false") boolean seen,
-      Principal person,
       Model model) {
     if (!seen) {
       return table(table, List.of(), model);
     }
-    Outcome outcome = imports.take(Sent.by(person, requestKey, "units", table), table);
+    Outcome outcome = imports.take(sent, table);
     return outcome.next(problems -> table(table, problems, model));
   }
 
@@ -89,12 +86,10 @@ class UnitController {
   @PostMapping("/fleet/{code}/edit")
   String edit(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @ModelAttribute UnitDesk.EditForm form,
-      Principal person,
       RedirectAttributes next) {
-    Sent sent = Sent.by(person, requestKey, "edit", code, version, form);
     return desk.edit(sent, code, version, form)
         .next(
             problems -> {
@@ -107,13 +102,11 @@ class UnitController {
   @PostMapping("/fleet/{code}/retire")
   String retire(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam String why,
-      Principal person,
       RedirectAttributes next) {
-    Outcome outcome =
-        desk.retire(Sent.by(person, requestKey, "retire", code, version, why), code, version, why);
+    Outcome outcome = desk.retire(sent, code, version, why);
     if (outcome instanceof Outcome.Done done) {
       return "redirect:" + done.answer();
     }

@@ -1,8 +1,8 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.core.fleet.Meter;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.meter.Meter;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;

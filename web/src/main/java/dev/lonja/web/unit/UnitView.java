@@ -1,7 +1,7 @@
 package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fleet.MeterId;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.Plate;

@@ -3,7 +3,6 @@ package dev.lonja.web.unitclass;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -33,14 +32,12 @@ class ClassController {
 
   @PostMapping("/fleet/classes")
   String add(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam String code,
       @RequestParam String name,
       @RequestParam(defaultValue = "") String like,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "class", code, name, like);
     Outcome outcome = desk.add(sent, code, name, like);
     return outcome.next(problems -> list(typed, problems, model));
   }
@@ -60,48 +57,36 @@ class ClassController {
   @PostMapping("/fleet/classes/{code}/edit")
   String edit(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam String name,
       @RequestParam String outline,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "class", code, version, name, outline);
     return next(desk.edit(sent, code, version, name, outline), code, typed, model);
   }
 
   @PostMapping("/fleet/classes/{code}/months")
   String months(
       @PathVariable String code,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
     List<String> months =
         IntStream.rangeClosed(1, 12)
             .mapToObj(month -> typed.getOrDefault("month-" + month, ""))
             .toList();
-    Sent sent = Sent.by(person, requestKey, "months", code, version, months);
     return next(desk.setMonths(sent, code, version, months), code, typed, model);
   }
 
   @PostMapping("/fleet/classes/{code}/delete")
-  String delete(
-      @PathVariable String code, @RequestParam String requestKey, Principal person, Model model) {
-    Sent sent = Sent.by(person, requestKey, "class delete", code);
+  String delete(@PathVariable String code, Sent sent, Model model) {
     return next(desk.delete(sent, code), code, Map.of(), model);
   }
 
   @PostMapping("/fleet/classes/{code}/feed")
-  String feed(
-      @PathVariable String code,
-      @RequestParam String requestKey,
-      @RequestParam boolean wanted,
-      Principal person,
-      Model model) {
-    Sent sent = Sent.by(person, requestKey, "feed", code, wanted);
+  String feed(@PathVariable String code, Sent sent, @RequestParam boolean wanted, Model model) {
     return next(desk.setFeed(sent, code, wanted), code, Map.of(), model);
   }
 

@@ -1,9 +1,9 @@
 package dev.lonja.web.unitclass;
 
-import dev.lonja.core.fleet.JudgedMeter;
-import dev.lonja.core.fleet.MonthlyFactors;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.meter.JudgedMeter;
+import dev.lonja.core.meter.MonthlyFactors;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;

@@ -6,11 +6,9 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -41,13 +39,12 @@ class VariantController {
 
   @PostMapping
   String add(
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam(defaultValue = "") String like,
       @ModelAttribute VariantDesk.NameForm form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Outcome outcome = desk.add(Sent.by(person, requestKey, "variant", like, form), like, form);
+    Outcome outcome = desk.add(sent, like, form);
     return outcome.next(problems -> list(typed, problems, model));
   }
 
@@ -66,20 +63,16 @@ class VariantController {
   @PostMapping("/{id}/name")
   String rename(
       @PathVariable long id,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @ModelAttribute VariantDesk.NameForm form,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, "variant name", id, version, form);
     return next(desk.rename(sent, id, version, form), id, typed, "name", model);
   }
 
   @PostMapping("/{id}/delete")
-  String delete(
-      @PathVariable long id, @RequestParam String requestKey, Principal person, Model model) {
-    Sent sent = Sent.by(person, requestKey, "variant delete", id);
+  String delete(@PathVariable long id, Sent sent, Model model) {
     return next(desk.delete(sent, id), id, Map.of(), "", model);
   }
 
@@ -88,12 +81,10 @@ class VariantController {
       @PathVariable long id,
       @PathVariable String kind,
       @PathVariable String partId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
       @RequestParam Map<String, String> typed,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, kind, id, partId, new TreeMap<>(typed));
     Outcome outcome =
         switch (kind) {
           case "compartment" ->
@@ -110,11 +101,9 @@ class VariantController {
       @PathVariable long id,
       @PathVariable String kind,
       @PathVariable String partId,
-      @RequestParam String requestKey,
+      Sent sent,
       @RequestParam long version,
-      Principal person,
       Model model) {
-    Sent sent = Sent.by(person, requestKey, kind + " delete", id, partId, version);
     Outcome outcome =
         switch (kind) {
           case "compartment" ->

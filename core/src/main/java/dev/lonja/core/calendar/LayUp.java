@@ -1,0 +1,18 @@
+package dev.lonja.core.calendar;
+
+import java.time.LocalDate;
+
+/** A stretch in which a machine does not run; both ends belong to it. */
+public record LayUp(LocalDate first, LocalDate last) {
+
+  public LayUp {
+    if (first.isAfter(last)) {
+      throw new IllegalArgumentException(
+          "first is " + first + "; allowed is up to the last day, " + last);
+    }
+  }
+
+  public boolean holds(LocalDate day) {
+    return !day.isBefore(first) && !day.isAfter(last);
+  }
+}

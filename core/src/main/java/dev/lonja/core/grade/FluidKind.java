@@ -1,0 +1,31 @@
+package dev.lonja.core.grade;
+
+/** What a fluid is for. */
+public enum FluidKind {
+  ENGINE_OIL("engine"),
+  GEAR_OIL("gear"),
+  HYDRAULIC_OIL("hydraulic"),
+  COOLANT("coolant"),
+  BRAKE_FLUID("brake"),
+  EXHAUST_FLUID("exhaust"),
+  WASHER_FLUID("washer"),
+  GREASE("grease");
+
+  private final String words;
+
+  FluidKind(String words) {
+    this.words = words;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** True if the kind comes in grades; the others are written without one. */
+  public boolean isGraded() {
+    return switch (this) {
+      case ENGINE_OIL, GEAR_OIL, HYDRAULIC_OIL, GREASE -> true;
+      case COOLANT, BRAKE_FLUID, EXHAUST_FLUID, WASHER_FLUID -> false;
+    };
+  }
+}

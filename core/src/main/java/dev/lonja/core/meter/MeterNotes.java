@@ -1,0 +1,41 @@
+package dev.lonja.core.meter;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** All that was noted of one meter, in any order: what it showed, exchanges, and rulings. */
+public record MeterNotes(
+    List<Reading> readings, List<MeterReplacement> replacements, List<Ruling> rulings) {
+
+  public MeterNotes {
+    readings = List.copyOf(readings);
+    replacements = List.copyOf(replacements);
+    rulings = List.copyOf(rulings);
+  }
+
+  /** Readings of a meter that was never exchanged or ruled on. */
+  public static MeterNotes of(List<Reading> readings) {
+    return new MeterNotes(readings, List.of(), List.of());
+  }
+
+  /** These notes and further readings. */
+  public MeterNotes with(List<Reading> more) {
+    List<Reading> all = new ArrayList<>(readings);
+    all.addAll(more);
+    return new MeterNotes(all, replacements, rulings);
+  }
+
+  /** These notes and one more ruling. */
+  public MeterNotes with(Ruling ruling) {
+    List<Ruling> all = new ArrayList<>(rulings);
+    all.add(ruling);
+    return new MeterNotes(readings, replacements, all);
+  }
+
+  /** These notes and one more exchange. */
+  public MeterNotes with(MeterReplacement replacement) {
+    List<MeterReplacement> all = new ArrayList<>(replacements);
+    all.add(replacement);
+    return new MeterNotes(readings, all, rulings);
+  }
+}

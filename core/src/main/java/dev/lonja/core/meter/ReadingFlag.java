@@ -1,0 +1,15 @@
+package dev.lonja.core.meter;
+
+/** Why a reading is kept but not counted. */
+public enum ReadingFlag {
+  /** Below the last accepted reading, or below what its meter started at. */
+  BACKWARDS,
+  /** More than 24 h or 1,500 km a day since the last accepted reading. */
+  IMPOSSIBLE,
+  /** Above a later reading that a person accepted. */
+  OVERRULED,
+  /** A person set it aside. */
+  REFUSED,
+  /** A later reading was entered in its place. */
+  CORRECTED
+}

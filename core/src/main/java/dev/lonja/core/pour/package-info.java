@@ -1,0 +1,8 @@
+/**
+ * What is poured: the first pour, fills and what they teach, topping up. Start with {@link
+ * dev.lonja.core.pour.FirstPour}.
+ */
+@NullMarked
+package dev.lonja.core.pour;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,71 @@
+package dev.lonja.core.calendar;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.lonja.core.meter.Fleets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class UsageCalendarTest {
+
+  /** τ(a, b) over a &lt; d ≤ b: the first day is left out, the last one counts. */
+  @Test
+  void countsTheLastDayAndNotTheFirst() {
+    assertThat(tau(UsageCalendar.EVEN, "2027-03-01", "2027-03-11")).isEqualTo(10);
+    assertThat(tau(UsageCalendar.EVEN, "2027-03-11", "2027-03-11")).isZero();
+    assertThat(tau(UsageCalendar.EVEN, "2027-03-11", "2027-03-01")).isZero();
+  }
+
+  /** 30 January to 2 February: 31 January × 0 + two days × 2 = 4. */
+  @Test
+  void weighsEachDayByItsMonth() {
+    assertThat(tau(Fleets.januaryOff(), "2027-01-30", "2027-02-02")).isEqualTo(4);
+  }
+
+  /** February 2028 has 29 days: 29 × 2 = 58 effective days from 31 January to 29 February. */
+  @Test
+  void leapYearsHaveTheirDay() {
+    assertThat(tau(Fleets.januaryOff(), "2028-01-31", "2028-02-29")).isEqualTo(58);
+    assertThat(tau(Fleets.januaryOff(), "2027-01-31", "2027-02-28")).isEqualTo(56);
+  }
+
+  /** Laid up 10 to 19 March, ten days with both ends: 31 − 10 = 21. */
+  @Test
+  void layUpsCountNothingOnBothTheirEnds() {
+    LayUp layUp = new LayUp(LocalDate.parse("2027-03-10"), LocalDate.parse("2027-03-19"));
+    UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), List.of(layUp));
+    assertThat(tau(calendar, "2027-02-28", "2027-03-31")).isEqualTo(21);
+    assertThat(tau(calendar, "2027-03-09", "2027-03-20")).isEqualTo(1);
+  }
+
+  @Test
+  void factorsNeedMeanOneAndTwelveMonths() {
+    List<Integer> factors = new ArrayList<>(UsageCalendar.EVEN.monthlyFactors());
+    factors.set(0, 9_999);
+    assertThatThrownBy(() -> new UsageCalendar(factors, List.of()))
+        .hasMessageContaining("monthlyFactors add up to 119999; allowed is 120000");
+    assertThatThrownBy(() -> new UsageCalendar(List.of(120_000), List.of()))
+        .hasMessageContaining("monthlyFactors holds 1; allowed is 12");
+    assertThatThrownBy(() -> new UsageCalendar(Collections.nCopies(12, 0), List.of()))
+        .hasMessageContaining("add up to 0");
+    factors.set(0, -1);
+    factors.set(1, 20_001);
+    assertThatThrownBy(() -> new UsageCalendar(factors, List.of()))
+        .hasMessageContaining("allowed is 0 or more");
+  }
+
+  @Test
+  void aLayUpUpsideDownIsRefused() {
+    assertThatThrownBy(
+            () -> new LayUp(LocalDate.parse("2027-03-02"), LocalDate.parse("2027-03-01")))
+        .hasMessageContaining("first is 2027-03-02; allowed is up to the last day, 2027-03-01");
+  }
+
+  private static double tau(UsageCalendar calendar, String a, String b) {
+    return calendar.between(LocalDate.parse(a), LocalDate.parse(b)).days();
+  }
+}

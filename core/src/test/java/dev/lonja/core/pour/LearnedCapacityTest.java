@@ -1,0 +1,84 @@
+package dev.lonja.core.pour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.Services;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class LearnedCapacityTest {
+
+  /** Book 6.40 L; 6.5, 6.7 and 6.6 L were poured: the median, 6.60, is 3.125 % more. */
+  @Test
+  void aMedianOverThreePerCentOffIsProposed() {
+    List<LearnedCapacity> proposals = proposals("6.5", "6.7", "6.6");
+    assertThat(proposals).hasSize(1);
+    assertThat(proposals.get(0).median()).isEqualTo(Volume.ofLitres("6.6"));
+    assertThat(proposals.get(0).book()).isEqualTo(Volume.ofLitres("6.4"));
+    assertThat(proposals.get(0).fills()).hasSize(3);
+  }
+
+  /** 3 % of 6.40 L is 0.192 L: 6.592 is not over it, 6.593 is; 6.207 is below by more. */
+  @Test
+  void exactlyThreePerCentIsNotEnough() {
+    assertThat(proposals("6.592", "6.592", "6.592")).isEmpty();
+    assertThat(proposals("6.593", "6.593", "6.593")).hasSize(1);
+    assertThat(proposals("6.208", "6.208", "6.208")).isEmpty();
+    assertThat(proposals("6.207", "6.207", "6.207")).hasSize(1);
+  }
+
+  @Test
+  void twoFillsSayNothing() {
+    assertThat(proposals("7", "7")).isEmpty();
+  }
+
+  /** Four fills: the mean of the middle two, (6.6 + 6.8) / 2 = 6.70 L. */
+  @Test
+  void ofFourFillsTheMiddleTwoAreAveraged() {
+    assertThat(proposals("6.5", "6.6", "6.8", "7").get(0).median())
+        .isEqualTo(Volume.ofLitres("6.7"));
+  }
+
+  /** Of seven only the last five count: 7, 7, 7, 6.4 and 6.4 L, so the old ones do not hold it. */
+  @Test
+  void onlyTheLastFiveCount() {
+    assertThat(proposals("6.4", "6.4", "6.4", "6.4", "7", "7", "7").get(0).median())
+        .isEqualTo(Volume.ofLitres("7"));
+  }
+
+  @Test
+  void fillsInAnotherConditionDoNotCount() {
+    List<RecordedFill> fills = new ArrayList<>();
+    for (int i = 1; i <= 3; i++) {
+      fills.add(fill(i, FillCondition.WITHOUT_FILTER, "7"));
+    }
+    assertThat(LearnedCapacity.proposals(List.of(Services.sump(BOOK)), fills)).isEmpty();
+  }
+
+  private static final Map<FillCondition, Volume> BOOK =
+      Map.of(FillCondition.WITH_FILTER, Volume.ofLitres("6.4"));
+
+  private static List<LearnedCapacity> proposals(String... litres) {
+    List<RecordedFill> fills = new ArrayList<>();
+    for (int i = 0; i < litres.length; i++) {
+      fills.add(fill(i + 1, FillCondition.WITH_FILTER, litres[i]));
+    }
+    return LearnedCapacity.proposals(List.of(Services.sump(BOOK)), fills);
+  }
+
+  private static RecordedFill fill(long id, FillCondition condition, String litres) {
+    return new RecordedFill(
+        id,
+        Services.SUMP,
+        Services.OIL,
+        condition,
+        Volume.ofLitres(litres),
+        LocalDate.parse("2026-01-01").plusMonths(id),
+        "workshop");
+  }
+}
