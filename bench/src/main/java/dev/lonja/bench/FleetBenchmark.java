@@ -70,7 +70,7 @@ public class FleetBenchmark {
   /** Judging 1,000 readings of one meter and finding its rate and dispersion. */
   @Benchmark
   public MeterDigest digestOfOneMeter(OneMeter meter) {
-    return MeterDigest.of(meter.notes, UsageCalendar.EVEN, LargeFleet.TODAY);
+    return MeterDigest.of(meter.notes, UsageCalendar.EVEN);
   }
 
   /** The store, opened anew for each measurement. */

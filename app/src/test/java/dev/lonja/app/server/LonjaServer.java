@@ -13,13 +13,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContextHolder;
 
 /**
  * The real application on a free port, with data of its own, for the tests of one class. Its day is
@@ -83,6 +89,26 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   public <T> T bean(Class<T> type) {
     return running().getBean(type);
+  }
+
+  /** The running application itself. */
+  public ConfigurableApplicationContext context() {
+    return running();
+  }
+
+  /** What a desk answers to someone of a role, asked without a browser. */
+  public <T> T as(String role, Supplier<T> question) {
+    SecurityContextHolder.getContext()
+        .setAuthentication(
+            UsernamePasswordAuthenticationToken.authenticated(
+                role.toLowerCase(Locale.ROOT),
+                "",
+                List.of(new SimpleGrantedAuthority("ROLE_" + role))));
+    try {
+      return question.get();
+    } finally {
+      SecurityContextHolder.clearContext();
+    }
   }
 
   /** Someone with a browser who has signed in to the demo. */

@@ -53,7 +53,7 @@ class VariantsTest {
             Map.of("like", "", "make", "Tarrowby", "model", "Pump 3", "name", ""));
     Visitor.Page sump =
         visitor.submit(
-            bare.form("/compartment/0"),
+            bare.form("/compartment/new"),
             Map.of(
                 "name",
                 "Crankcase",
@@ -67,7 +67,7 @@ class VariantsTest {
                 "0.6"));
     Visitor.Page seal =
         visitor.submit(
-            sump.form("/position/0"),
+            sump.form("/position/new"),
             Map.of(
                 "name",
                 "Plug seal",
@@ -81,7 +81,7 @@ class VariantsTest {
                 "14-18"));
     Visitor.Page task =
         visitor.submit(
-            seal.form("/task/0"),
+            seal.form("/task/new"),
             Map.of(
                 "service",
                 "Oil",

@@ -1,12 +1,12 @@
 package dev.lonja.core.inspection;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
+import java.math.MathContext;
 
 /**
  * How often an inspection ends in a replacement: (replaced + 1) / (inspected + 2), the mean of the
- * Beta distribution that starts even (Laplace's rule of succession), rounded half up to four
- * decimals; 0.30 until 5 inspections are recorded.
+ * Beta distribution that starts even (Laplace's rule of succession), to 34 digits; 0.30 until 5
+ * inspections are recorded.
  */
 public record ReplacementChance(int replaced, int inspected) {
 
@@ -14,7 +14,6 @@ public record ReplacementChance(int replaced, int inspected) {
   public static final ReplacementChance UNKNOWN = new ReplacementChance(0, 0);
 
   private static final int LEAST_INSPECTED = 5;
-  private static final int SCALE = 4;
   private static final BigDecimal UNTIL_THEN = new BigDecimal("0.30");
 
   public ReplacementChance {
@@ -31,7 +30,7 @@ public record ReplacementChance(int replaced, int inspected) {
   public BigDecimal value() {
     return isLearned()
         ? BigDecimal.valueOf(replaced + 1L)
-            .divide(BigDecimal.valueOf(inspected + 2L), SCALE, RoundingMode.HALF_UP)
+            .divide(BigDecimal.valueOf(inspected + 2L), MathContext.DECIMAL128)
         : UNTIL_THEN;
   }
 }

@@ -21,7 +21,7 @@ public record ExpectedLife(long millionths, MeterMeasure measure) {
     return new ExpectedLife(Math.addExact(start.tenths() * PER_TENTH, run), start.measure());
   }
 
-  static ExpectedLife of(MeterValue value) {
+  public static ExpectedLife of(MeterValue value) {
     return new ExpectedLife(value.tenths() * PER_TENTH, value.measure());
   }
 
@@ -29,6 +29,30 @@ public record ExpectedLife(long millionths, MeterMeasure measure) {
   ExpectedLife plusTenths(long tenths) {
     return new ExpectedLife(
         Math.addExact(millionths, Math.multiplyExact(tenths, PER_TENTH)), measure);
+  }
+
+  /** This life and so many millionths more. */
+  public ExpectedLife plusMillionths(long more) {
+    return new ExpectedLife(Math.addExact(millionths, more), measure);
+  }
+
+  /** This life and a span more. */
+  public ExpectedLife plus(MeterSpan span) {
+    return plusTenths(span.tenths());
+  }
+
+  /** What a meter that shows tenths has passed, the rest cut off. */
+  public MeterValue wholeTenths() {
+    return new MeterValue(millionths / PER_TENTH, measure);
+  }
+
+  /** What {@link #wholeTenths} cuts off, in millionths. */
+  public long beyondTenths() {
+    return millionths % PER_TENTH;
+  }
+
+  boolean reaches(ExpectedLife limit) {
+    return millionths >= limit.millionths;
   }
 
   public boolean reaches(MeterValue limit) {

@@ -1,13 +1,12 @@
 package dev.lonja.core.meter;
 
 import dev.lonja.core.calendar.UsageCalendar;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
 /**
  * What one meter's own notes come down to on a day: all that a fleet needs of them, at a fraction
- * of their size. It changes only with the notes, the calendar and the day.
+ * of their size. It changes only with the notes and the calendar.
  *
  * @param last the last accepted reading, if there is one
  * @param offset of the meter in place
@@ -21,16 +20,15 @@ public record MeterDigest(
     Optional<Dispersion> dispersion) {
 
   /** Judges the notes and finds rate and dispersion; costs n² for n readings of the last year. */
-  public static MeterDigest of(MeterNotes notes, UsageCalendar calendar, LocalDate today) {
+  public static MeterDigest of(MeterNotes notes, UsageCalendar calendar) {
     ReadingLog log = ReadingLog.judge(notes);
     List<LifePoint> accepted = log.accepted();
-    Optional<UsageRate> rate = RateFinder.fromReadings(accepted, calendar, today);
+    Optional<UsageRate> rate = RateFinder.fromReadings(accepted, calendar);
     return new MeterDigest(
         log.lastAccepted(),
         log.offset(),
         rate,
-        rate.flatMap(
-            r -> DispersionFinder.fromReadings(RateFinder.used(accepted, today), calendar, r)));
+        rate.flatMap(r -> DispersionFinder.fromReadings(RateFinder.used(accepted), calendar, r)));
   }
 
   Optional<LifePoint> lastLife() {

@@ -102,7 +102,7 @@ public record MeterOutlook(
    * The first day, not before {@code from} and not after {@code until}, on which the expected life
    * reaches {@code limit}; empty if there is none. Costs one step a day.
    */
-  public Optional<LocalDate> firstDayReaching(MeterValue limit, LocalDate from, LocalDate until) {
+  public Optional<LocalDate> firstDayReaching(ExpectedLife limit, LocalDate from, LocalDate until) {
     if (on(from).reaches(limit)) {
       return Optional.of(from);
     }

@@ -35,9 +35,8 @@ public final class RateFinder {
    *
    * @param accepted in order of time
    */
-  public static Optional<UsageRate> fromReadings(
-      List<LifePoint> accepted, UsageCalendar calendar, LocalDate today) {
-    List<LifePoint> recent = used(accepted, today);
+  public static Optional<UsageRate> fromReadings(List<LifePoint> accepted, UsageCalendar calendar) {
+    List<LifePoint> recent = used(accepted);
     if (recent.size() < LEAST_READINGS || spanDays(recent) < LEAST_SPAN_DAYS) {
       return Optional.empty();
     }
@@ -48,12 +47,16 @@ public final class RateFinder {
         : Optional.of(steadyOrBursty(recent, tau, median(slopes)));
   }
 
-  /** The readings that the rate rests on: those of the last 365 days, both ends included. */
-  static List<LifePoint> used(List<LifePoint> accepted, LocalDate today) {
-    return accepted.stream()
-        .filter(point -> !point.day().isBefore(today.minusDays(WINDOW_DAYS)))
-        .filter(point -> !point.day().isAfter(today))
-        .toList();
+  /**
+   * The readings that the rate rests on: those of the 365 days up to the last one, both ends
+   * included. It is the same on every day until another reading comes.
+   */
+  static List<LifePoint> used(List<LifePoint> accepted) {
+    if (accepted.isEmpty()) {
+      return List.of();
+    }
+    LocalDate first = accepted.get(accepted.size() - 1).day().minusDays(WINDOW_DAYS);
+    return accepted.stream().filter(point -> !point.day().isBefore(first)).toList();
   }
 
   /** The median of a class's rates that come from readings; empty if there are none. */

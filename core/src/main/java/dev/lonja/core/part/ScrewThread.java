@@ -43,16 +43,19 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
   private static final Pattern DECIMAL_ONLY = Pattern.compile(DECIMAL_INCH);
   private static final Pattern METRIC =
       Pattern.compile(
-          "M ?([0-9]{1,3}(?:\\.[0-9]{1,2})?)(?: ?[X*-] ?([0-9]{1,2}(?:\\.[0-9]{1,3})?))?");
+          "M ?([0-9]{1,3}(?:\\.[0-9]{1,2})?)(?: ?[X*-] ?([0-9]{1,2}(?:\\.[0-9]{1,3})?))?"
+              + "(?: ?-? ?[3-9][EFGH](?:/?[3-9][EFGH])?)?");
   private static final Pattern UNIFIED =
       Pattern.compile(
           "((?:[0-9]{1,2}[ -])?[0-9]{1,2}/[0-9]{1,2}|[0-9]{1,2}(?:\\.[0-9]{1,4})?)"
-              + "\"?(?: ?[-X] ?([0-9]{1,2}))?(?: ?-? ?(UN[A-Z]{0,2}))?");
+              + "\"?(?: ?[-X] ?([0-9]{1,2}))?(?: ?-? ?(UN[A-Z]{0,2}))?(?: ?-? ?[123][AB])?");
   private static final Pattern PIPE_AFTER =
-      Pattern.compile("(BSPP|BSPT|G|RP|R) ?((?:[0-9] )?[0-9]{1,2}/[0-9]{1,2}|[0-9]{1,2})\"?");
+      Pattern.compile(
+          "(BSPP|BSPT|G|RP|RC|R) ?((?:[0-9] )?[0-9]{1,2}/[0-9]{1,2}|[0-9]{1,2})\"?"
+              + "(?: ?-? ?([0-9]{2}))?(?: ?-? ?[AB])?");
   private static final Pattern NPT =
       Pattern.compile(
-          "((?:[0-9] )?[0-9]{1,2}/[0-9]{1,2}|[0-9]{1,2})\"? ?-? ?(?:[0-9.]{1,4} ?)?NPTF?"
+          "((?:[0-9] )?[0-9]{1,2}/[0-9]{1,2}|[0-9]{1,2})\"? ?-? ?(?:([0-9.]{1,4}) ?-? ?)?NPTF?"
               + "|NPTF? ?((?:[0-9] )?[0-9]{1,2}/[0-9]{1,2}|[0-9]{1,2})\"?");
 
   /** Major diameters of the parallel and taper pipe threads, in mm: ISO 228-1 and ISO 7-1. */
@@ -61,7 +64,22 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
           "1/8", "9.73", "1/4", "13.16", "3/8", "16.66", "1/2", "20.96", "3/4", "26.44", "1",
           "33.25");
 
-  /** Reads a thread; empty if the text does not name one. */
+  /** Threads per inch of pipe threads by size: ISO 228-1 and ISO 7-1. */
+  private static final Map<String, String> PIPE_PITCH =
+      Map.of("1/8", "28", "1/4", "19", "3/8", "19", "1/2", "14", "3/4", "14", "1", "11");
+
+  /** The same of NPT: ASME B1.20.1. */
+  private static final Map<String, String> NPT_PITCH =
+      Map.of("1/8", "27", "1/4", "18", "3/8", "18", "1/2", "14", "3/4", "14", "1", "11.5");
+
+  /**
+   * Reads a thread as people write it: with x or ×, a point or a comma, a space or none, its
+   * tolerance ({@code -6g}, {@code -2A}, {@code A}) or threads per inch behind it. Both are passed
+   * over, but for a pipe thread the threads per inch must be those of its size.
+   *
+   * @return empty if the text does not name a right-hand thread of a form known here: a left-hand
+   *     one, or a fraction that is no size in 64ths of an inch, is not read as another
+   */
   public static Optional<ScrewThread> parse(String text) {
     String plain =
         Normalizer.normalize(text, Normalizer.Form.NFKC)
@@ -108,20 +126,39 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
       return Optional.empty();
     }
     Form form = m.group(1).equals("G") || m.group(1).equals("BSPP") ? Form.G : Form.R;
-    return inch(form, m.group(2), Optional.empty());
+    return pipe(form, m.group(2), Optional.ofNullable(m.group(3)), PIPE_PITCH);
   }
 
   private static Optional<ScrewThread> npt(String text) {
     Matcher m = NPT.matcher(text);
     return m.matches()
-        ? inch(Form.NPT, Objects.requireNonNullElse(m.group(1), m.group(2)), Optional.empty())
+        ? pipe(
+            Form.NPT,
+            Objects.requireNonNullElse(m.group(1), m.group(3)),
+            Optional.ofNullable(m.group(2)),
+            NPT_PITCH)
         : Optional.empty();
+  }
+
+  /** A pipe thread; empty if it is said to have another pitch than its size has. */
+  private static Optional<ScrewThread> pipe(
+      Form form, String size, Optional<String> perInch, Map<String, String> pitches) {
+    return inch(form, size, Optional.empty())
+        .filter(
+            thread ->
+                perInch.isEmpty()
+                    || perInch.equals(Optional.ofNullable(pitches.get(thread.size()))));
   }
 
   private static Optional<ScrewThread> inch(Form form, String size, Optional<Integer> pitch) {
     return inches(size, FRACTION_ONLY, DECIMAL_ONLY)
         .filter(value -> value.signum() > 0)
+        .filter(value -> !size.contains("/") || isIn64ths(value))
         .map(value -> new ScrewThread(form, sizeOf(size, value), Length.ofInches(value), pitch));
+  }
+
+  private static boolean isIn64ths(BigDecimal inches) {
+    return inches.multiply(BigDecimal.valueOf(64)).stripTrailingZeros().scale() <= 0;
   }
 
   /** Inches written as a fraction, mixed or plain, or as a decimal; 0 below the line is no size. */
@@ -144,7 +181,7 @@ public record ScrewThread(Form form, String size, Length diameter, Optional<Inte
   /** Sizes that are written in two ways get one name: 0.75 and 12/16 are 3/4. */
   private static String sizeOf(String text, BigDecimal inches) {
     BigDecimal sixtyFourths = inches.multiply(BigDecimal.valueOf(64));
-    if (sixtyFourths.stripTrailingZeros().scale() > 0) {
+    if (!isIn64ths(inches)) {
       return PlainDecimal.of(new BigDecimal(text));
     }
     long above = sixtyFourths.longValueExact();

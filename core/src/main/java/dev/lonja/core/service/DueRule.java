@@ -69,7 +69,10 @@ public final class DueRule {
         timing.spanInForce(interval).map(span -> origin.life().orElseThrow().plus(span));
     Optional<LocalDate> calendar = interval.months().map(origin.day()::plusMonths);
     Optional<LocalDate> byMeter =
-        limit.flatMap(l -> standing.outlook().orElseThrow().firstDayReaching(l, from, until));
+        timing
+            .spanInForce(interval)
+            .map(span -> origin.exactLife().orElseThrow().plus(span))
+            .flatMap(l -> standing.outlook().orElseThrow().firstDayReaching(l, from, until));
     Optional<LocalDate> byCalendar = notBeforeToday(calendar);
     Optional<Due.Cause> cause = cause(byMeter, byCalendar);
     Optional<LocalDate> planned = cause.flatMap(c -> c == Due.Cause.METER ? byMeter : byCalendar);

@@ -56,22 +56,27 @@ public record IntervalPolicy(School school, BigDecimal factor, boolean calendarL
               factor.compareTo(BigDecimal.ONE) < 0 ? new Severity(factor, REASON) : Severity.NONE;
           case SEVERITY -> maker.severity();
         };
-    Timing.ByInterval timed =
-        maker.with(limited(maker.regular()), maker.first().map(this::limited), severity);
+    if (calendarLimit || maker.regular().run().isEmpty()) {
+      return maker.with(maker.regular(), maker.first(), severity);
+    }
+    // it counts by its meter alone, so that an interval of months alone says nothing any more
     return new Timing.ByInterval(
-        timed.meterId(),
-        timed.regular(),
-        timed.first(),
-        timed.severity(),
+        maker.meterId(),
+        withoutMonths(maker.regular()).orElseThrow(),
+        maker.first().flatMap(IntervalPolicy::withoutMonths),
+        severity,
         maker.byFluid().stream()
-            .map(entry -> new Timing.FluidInterval(entry.fluidClass(), limited(entry.interval())))
+            .flatMap(
+                entry ->
+                    withoutMonths(entry.interval())
+                        .map(left -> new Timing.FluidInterval(entry.fluidClass(), left))
+                        .stream())
             .toList(),
         maker.fluid());
   }
 
-  private Interval limited(Interval interval) {
-    return calendarLimit || interval.run().isEmpty()
-        ? interval
-        : new Interval(interval.run(), Optional.empty());
+  /** Empty if nothing is left of it. */
+  private static Optional<Interval> withoutMonths(Interval interval) {
+    return interval.run().map(run -> new Interval(Optional.of(run), Optional.empty()));
   }
 }

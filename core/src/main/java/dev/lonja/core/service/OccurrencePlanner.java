@@ -18,7 +18,7 @@ import java.util.TreeMap;
  * and, if it has a meter interval, at most a tenth of that interval before it in expected life.
  * None is pushed back; a task that was pulled forward pulls no other; each counts on from the day
  * it is done. A task that another leads is done with every nth occurrence of that one; one that a
- * person moved stays on its day, and others may join it there.
+ * person moved stands on its new day, as if the rules had set it there.
  *
  * <p>Costs one due computation per task and occurrence; a horizon of two years is ample.
  */
@@ -93,9 +93,6 @@ public final class OccurrencePlanner {
 
   /** Every day in {@code planned} was set by a task on its own date, so all may be joined. */
   private Optional<LocalDate> occurrenceToJoin(Due due, LocalDate ownDate) {
-    if (due.cause().equals(Optional.of(Due.Cause.MOVED))) {
-      return Optional.empty();
-    }
     Map<LocalDate, ?> near = planned.subMap(ownDate.minusDays(JOIN_DAYS), true, ownDate, true);
     return near.keySet().stream()
         .filter(day -> isNotYetIn(due, day))

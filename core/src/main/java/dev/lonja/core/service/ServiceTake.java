@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -53,6 +54,9 @@ public final class ServiceTake {
       Position position = needs.position(replace.positionId());
       addPart(task, position, BigDecimal.ONE, new TakeLine.Reason.Part(position.note()));
     } else if (task.action() instanceof Task.Action.Inspect inspect) {
+      if (isReplaced(inspect.positionId())) {
+        return;
+      }
       Position position = needs.position(inspect.positionId());
       addPart(
           task,
@@ -60,6 +64,11 @@ public final class ServiceTake {
           inspect.chance().value(),
           new TakeLine.Reason.OnInspection(inspect.chance(), position.note()));
     }
+  }
+
+  /** True if another task of the occurrence replaces what is there, so that nobody inspects it. */
+  private boolean isReplaced(PositionId position) {
+    return tasks.stream().anyMatch(task -> task.action().equals(new Task.Action.Replace(position)));
   }
 
   private void addFill(Task task, Compartment compartment) {
@@ -131,7 +140,13 @@ public final class ServiceTake {
     Optional<Position> filter = filterChanged(compartment);
     Optional<Volume> without = compartment.capacity(FillCondition.WITHOUT_FILTER);
     if (filter.isEmpty()) {
-      return without.map(v -> new Fill(FillCondition.WITHOUT_FILTER, v, Optional.empty()));
+      return without
+          .map(v -> new Fill(FillCondition.WITHOUT_FILTER, v, Optional.empty()))
+          .or(
+              () ->
+                  compartment
+                      .capacity(FillCondition.WITH_FILTER)
+                      .map(v -> filterStays(compartment, v)));
     }
     return compartment
         .capacity(FillCondition.WITH_FILTER)
@@ -145,6 +160,12 @@ public final class ServiceTake {
     }
     Volume capacity = without.plus(filter.filterVolume().orElse(Volume.ZERO));
     return new Fill(FillCondition.WITHOUT_FILTER, capacity, filter.filterVolume());
+  }
+
+  /** The filter stays, but only what goes in with a new one is on file. */
+  private Fill filterStays(Compartment compartment, Volume withFilter) {
+    gaps.add(new Take.Gap.FilterStays(compartment.name()));
+    return new Fill(FillCondition.WITH_FILTER, withFilter, Optional.empty());
   }
 
   private Optional<Position> filterChanged(Compartment compartment) {

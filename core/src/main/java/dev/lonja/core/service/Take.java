@@ -15,6 +15,9 @@ public record Take(List<TakeLine> lines, List<Gap> gaps) {
 
     /** The filter's own volume is unknown, so the fill counts without it. */
     record FilterVolumeUnknown(String position) implements Gap {}
+
+    /** The filter stays, and only what goes in together with a new one is on file. */
+    record FilterStays(String compartment) implements Gap {}
   }
 
   public Take {

@@ -49,10 +49,8 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
     return new Task(id, serviceName, name, other, timing);
   }
 
-  /** This task with another regular interval, without a first one and without severity. */
+  /** This task with an interval stated for its unit, which takes the place of all others. */
   Task withInterval(Interval interval) {
-    return byInterval()
-        .map(timed -> withTiming(timed.with(interval, Optional.empty(), Severity.NONE)))
-        .orElse(this);
+    return byInterval().map(timed -> withTiming(timed.statedAs(interval))).orElse(this);
   }
 }

@@ -47,6 +47,6 @@ public record TaskStanding(
   /** The standing once the task is done on {@code day}, at the life expected then. */
   TaskStanding doneOn(LocalDate day) {
     return new TaskStanding(
-        task, Origin.done(day, outlook.map(meter -> meter.on(day).rounded())), outlook);
+        task, Origin.planned(day, outlook.map(meter -> meter.on(day))), outlook);
   }
 }

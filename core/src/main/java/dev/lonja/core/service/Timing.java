@@ -62,6 +62,12 @@ public sealed interface Timing {
           other.run().flatMap(run -> meterId), other, otherFirst, otherSeverity, byFluid, fluid);
     }
 
+    /** Of one interval alone: no running-in, no severity, whatever fluid is in. */
+    ByInterval statedAs(Interval other) {
+      return new ByInterval(
+          other.run().flatMap(run -> meterId), other, Optional.empty(), Severity.NONE);
+    }
+
     /** With the interval of the first class that {@code classes} holds as a whole entry. */
     ByInterval whileIn(List<String> classes) {
       return byFluid.stream()

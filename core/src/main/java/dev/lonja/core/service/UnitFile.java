@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
@@ -8,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
@@ -22,6 +24,48 @@ import java.util.stream.Collectors;
  */
 public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviations) {
 
+  /** The change as it is made to the lists of a variant's things. */
+  private static final Cases<Deviation.Change, Consumer<Lists>> CHANGES =
+      Cases.<Deviation.Change, Consumer<Lists>>over(Deviation.Change.class)
+          .when(
+              Deviation.Change.NoCompartment.class,
+              none -> lists -> lists.removeCompartment(none.compartmentId()))
+          .when(
+              Deviation.Change.NoPosition.class,
+              none -> lists -> lists.removePosition(none.positionId()))
+          .when(Deviation.Change.NoTask.class, none -> lists -> lists.removeTask(none.taskId()))
+          .when(
+              Deviation.Change.OtherInterval.class,
+              other ->
+                  lists ->
+                      lists.changeTask(other.taskId(), task -> task.withInterval(other.interval())))
+          .when(
+              Deviation.Change.OtherFluid.class,
+              other ->
+                  lists ->
+                      lists.changeCompartment(
+                          other.compartmentId(), c -> c.withItem(other.itemId())))
+          .when(
+              Deviation.Change.OtherCapacity.class,
+              other ->
+                  lists ->
+                      lists.changeCompartment(
+                          other.compartmentId(),
+                          c -> c.withCapacity(other.condition(), other.volume())))
+          .when(
+              Deviation.Change.OtherPart.class,
+              other ->
+                  lists ->
+                      lists.changePosition(
+                          other.positionId(),
+                          p -> p.withItem(other.itemId(), other.filterVolume())))
+          .when(
+              Deviation.Change.OtherTorque.class,
+              other ->
+                  lists ->
+                      lists.changePosition(other.positionId(), p -> p.withTorque(other.torque())))
+          .all();
+
   public UnitFile {
     tasks = List.copyOf(tasks);
     deviations = List.copyOf(deviations);
@@ -30,84 +74,61 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
   /** Costs deviations × (compartments + positions + tasks) of one variant. */
   public static UnitFile of(
       UnitNeeds variantNeeds, List<Task> variantTasks, List<Deviation> deviations) {
-    List<Compartment> compartments = new ArrayList<>(variantNeeds.compartments());
-    List<Position> positions = new ArrayList<>(variantNeeds.positions());
-    List<Task> tasks = new ArrayList<>(variantTasks);
-    for (Deviation deviation : deviations) {
-      apply(deviation.change(), compartments, positions, tasks);
+    Lists lists =
+        new Lists(
+            new ArrayList<>(variantNeeds.compartments()),
+            new ArrayList<>(variantNeeds.positions()),
+            new ArrayList<>(variantTasks));
+    deviations.forEach(deviation -> CHANGES.apply(deviation.change()).accept(lists));
+    lists.removeTasksWithoutLead();
+    UnitNeeds needs = new UnitNeeds(lists.compartments, lists.positions, variantNeeds.boxes());
+    return new UnitFile(needs, lists.tasks, deviations);
+  }
+
+  /** A variant's things while they are made those of a unit. */
+  private record Lists(List<Compartment> compartments, List<Position> positions, List<Task> tasks) {
+
+    void removeCompartment(CompartmentId id) {
+      compartments.removeIf(compartment -> compartment.id().equals(id));
+      List<PositionId> within =
+          positions.stream()
+              .filter(position -> position.compartmentId().equals(Optional.of(id)))
+              .map(Position::id)
+              .toList();
+      within.forEach(this::removePosition);
+      tasks.removeIf(
+          task ->
+              task.action() instanceof Task.Action.ChangeFluid change
+                  && change.compartmentId().equals(id));
     }
-    removeTasksWithoutLead(tasks);
-    UnitNeeds needs = new UnitNeeds(compartments, positions, variantNeeds.boxes());
-    return new UnitFile(needs, tasks, deviations);
-  }
 
-  private static void apply(
-      Deviation.Change change,
-      List<Compartment> compartments,
-      List<Position> positions,
-      List<Task> tasks) {
-    if (change instanceof Deviation.Change.NoCompartment none) {
-      removeCompartment(none.compartmentId(), compartments, positions, tasks);
-    } else if (change instanceof Deviation.Change.NoPosition none) {
-      removePosition(none.positionId(), positions, tasks);
-    } else if (change instanceof Deviation.Change.NoTask none) {
-      tasks.removeIf(task -> task.id().equals(none.taskId()));
-    } else if (change instanceof Deviation.Change.OtherInterval other) {
-      tasks.replaceAll(
-          task -> task.id().equals(other.taskId()) ? task.withInterval(other.interval()) : task);
-    } else if (change instanceof Deviation.Change.OtherFluid other) {
-      changeCompartment(compartments, other.compartmentId(), c -> c.withItem(other.itemId()));
-    } else if (change instanceof Deviation.Change.OtherCapacity other) {
-      changeCompartment(
-          compartments,
-          other.compartmentId(),
-          c -> c.withCapacity(other.condition(), other.volume()));
-    } else if (change instanceof Deviation.Change.OtherPart other) {
-      changePosition(
-          positions, other.positionId(), p -> p.withItem(other.itemId(), other.filterVolume()));
-    } else if (change instanceof Deviation.Change.OtherTorque other) {
-      changePosition(positions, other.positionId(), p -> p.withTorque(other.torque()));
+    void removePosition(PositionId id) {
+      positions.removeIf(position -> position.id().equals(id));
+      tasks.removeIf(task -> task.positionId().equals(Optional.of(id)));
     }
-  }
 
-  private static void removeTasksWithoutLead(List<Task> tasks) {
-    Set<TaskId> present = tasks.stream().map(Task::id).collect(Collectors.toSet());
-    tasks.removeIf(
-        task ->
-            task.timing() instanceof Timing.EveryNth every
-                && !present.contains(every.leadTaskId()));
-  }
+    void removeTask(TaskId id) {
+      tasks.removeIf(task -> task.id().equals(id));
+    }
 
-  private static void removeCompartment(
-      CompartmentId id,
-      List<Compartment> compartments,
-      List<Position> positions,
-      List<Task> tasks) {
-    compartments.removeIf(compartment -> compartment.id().equals(id));
-    List<PositionId> within =
-        positions.stream()
-            .filter(position -> position.compartmentId().equals(Optional.of(id)))
-            .map(Position::id)
-            .toList();
-    within.forEach(position -> removePosition(position, positions, tasks));
-    tasks.removeIf(
-        task ->
-            task.action() instanceof Task.Action.ChangeFluid change
-                && change.compartmentId().equals(id));
-  }
+    void removeTasksWithoutLead() {
+      Set<TaskId> present = tasks.stream().map(Task::id).collect(Collectors.toSet());
+      tasks.removeIf(
+          task ->
+              task.timing() instanceof Timing.EveryNth every
+                  && !present.contains(every.leadTaskId()));
+    }
 
-  private static void removePosition(PositionId id, List<Position> positions, List<Task> tasks) {
-    positions.removeIf(position -> position.id().equals(id));
-    tasks.removeIf(task -> task.positionId().equals(Optional.of(id)));
-  }
+    void changeCompartment(CompartmentId id, UnaryOperator<Compartment> change) {
+      compartments.replaceAll(c -> c.id().equals(id) ? change.apply(c) : c);
+    }
 
-  private static void changeCompartment(
-      List<Compartment> compartments, CompartmentId id, UnaryOperator<Compartment> change) {
-    compartments.replaceAll(c -> c.id().equals(id) ? change.apply(c) : c);
-  }
+    void changePosition(PositionId id, UnaryOperator<Position> change) {
+      positions.replaceAll(p -> p.id().equals(id) ? change.apply(p) : p);
+    }
 
-  private static void changePosition(
-      List<Position> positions, PositionId id, UnaryOperator<Position> change) {
-    positions.replaceAll(p -> p.id().equals(id) ? change.apply(p) : p);
+    void changeTask(TaskId id, UnaryOperator<Task> change) {
+      tasks.replaceAll(t -> t.id().equals(id) ? change.apply(t) : t);
+    }
   }
 }

@@ -3,6 +3,7 @@ package dev.lonja.core.calendar;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.meter.ExpectedLife;
 import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.MeterSpan;
@@ -40,9 +41,12 @@ class UsageBurstTest {
     MeterValue limit = MeterValue.ofHours("700");
     LocalDate from = day("2027-03-15");
     LocalDate until = day("2028-03-15");
-    assertThat(STANDBY.firstDayReaching(limit, from, until)).contains(day("2027-10-01"));
-    assertThat(WHAT_IF.firstDayReaching(limit, from, until)).contains(day("2027-03-24"));
-    assertThat(WHAT_IF.firstDayReaching(MeterValue.ofHours("9000"), from, until)).isEmpty();
+    assertThat(STANDBY.firstDayReaching(ExpectedLife.of(limit), from, until))
+        .contains(day("2027-10-01"));
+    assertThat(WHAT_IF.firstDayReaching(ExpectedLife.of(limit), from, until))
+        .contains(day("2027-03-24"));
+    assertThat(WHAT_IF.firstDayReaching(ExpectedLife.of(MeterValue.ofHours("9000")), from, until))
+        .isEmpty();
   }
 
   /** Laid up in January, or with nothing known of it: on its days the burst counts all the same. */
@@ -60,7 +64,10 @@ class UsageBurstTest {
     assertThat(
             unknown
                 .with(two)
-                .firstDayReaching(MeterValue.ofHours("30"), day("2027-01-01"), day("2027-12-31")))
+                .firstDayReaching(
+                    ExpectedLife.of(MeterValue.ofHours("30")),
+                    day("2027-01-01"),
+                    day("2027-12-31")))
         .contains(day("2027-01-11"));
   }
 

@@ -107,6 +107,6 @@ class MeterStandingTest {
     Meter meter = new Meter(id, unit.id(), "hours", MeterValue.ofHours("50"), rate);
     MeterNotes notes = MeterNotes.of(List.of(readings));
     return new MeterFile(
-        unit, meter, UsageCalendar.EVEN, MeterDigest.of(notes, UsageCalendar.EVEN, TODAY));
+        unit, meter, UsageCalendar.EVEN, MeterDigest.of(notes, UsageCalendar.EVEN));
   }
 }

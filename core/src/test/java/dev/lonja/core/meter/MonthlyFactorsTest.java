@@ -98,7 +98,7 @@ class MonthlyFactorsTest {
             new MeterId(1), new UnitId(1), "hours", MeterValue.ofHours("0"), Optional.empty());
     UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), layUps);
     MeterNotes notes = MeterNotes.of(readings);
-    MeterFile file = new MeterFile(unit, meter, calendar, MeterDigest.of(notes, calendar, TODAY));
+    MeterFile file = new MeterFile(unit, meter, calendar, MeterDigest.of(notes, calendar));
     return JudgedMeter.of(MeterStanding.ofFleet(List.of(file)).get(new MeterId(1)), notes);
   }
 }

@@ -66,13 +66,16 @@ class RateFinderTest {
     assertThat(rate(UsageCalendar.EVEN, first, second, hours(3, "2027-03-01", "120"))).isPresent();
   }
 
-  /** 365 days back from 15 March 2027 is 15 March 2026, which still counts; the day before not. */
+  /**
+   * 365 days back from the last reading, 1 March 2027, is 1 March 2026, which still counts; the day
+   * before does not, and two readings give no rate.
+   */
   @Test
-  void looksBackAYearWithBothEnds() {
+  void looksBackAYearFromTheLastReadingWithBothEnds() {
     Reading second = hours(2, "2026-09-01", "400");
     Reading third = hours(3, "2027-03-01", "500");
-    assertThat(rate(UsageCalendar.EVEN, hours(1, "2026-03-15", "300"), second, third)).isPresent();
-    assertThat(rate(UsageCalendar.EVEN, hours(1, "2026-03-14", "300"), second, third)).isEmpty();
+    assertThat(rate(UsageCalendar.EVEN, hours(1, "2026-03-01", "300"), second, third)).isPresent();
+    assertThat(rate(UsageCalendar.EVEN, hours(1, "2026-02-28", "300"), second, third)).isEmpty();
   }
 
   /**
@@ -137,7 +140,7 @@ class RateFinderTest {
   }
 
   private static Optional<UsageRate> rate(UsageCalendar calendar, Reading... readings) {
-    return RateFinder.fromReadings(Fleets.lives(readings), calendar, TODAY);
+    return RateFinder.fromReadings(Fleets.lives(readings), calendar);
   }
 
   private static UsageRate perDay(String hours, UsageRate.Source source) {

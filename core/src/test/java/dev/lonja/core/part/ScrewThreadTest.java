@@ -33,7 +33,17 @@ class ScrewThreadTest {
         "R1/4 | R 1/4",
         "1/2 NPT | 1/2 NPT",
         "NPT 1/2 | 1/2 NPT",
-        "1/2-14 NPT | 1/2 NPT"
+        "1/2-14 NPT | 1/2 NPT",
+        "M20x1.5-6g | M20×1.5",
+        "M20×1,5 6H/6g | M20×1.5",
+        "M20-6g | M20",
+        "3/4-16 UNF-2A | 3/4-16 UN",
+        "G1/2 | G 1/2",
+        "G 1/2 A | G 1/2",
+        "G1/2A | G 1/2",
+        "G1/2-14 | G 1/2",
+        "Rc 3/8 | R 3/8",
+        "1-11.5 NPT | 1 NPT"
       })
   void oneThreadInManyHands(String written, String shown) {
     assertThat(ScrewThread.parse(written).map(ScrewThread::display)).contains(shown);
@@ -41,7 +51,25 @@ class ScrewThreadTest {
 
   @ParameterizedTest
   @ValueSource(
-      strings = {"", "20", "M", "M0×1.5", "M20×0", "3/0-16", "3/4-0 UN", "thread", "M20×1.5×2"})
+      strings = {
+        "",
+        "20",
+        "M",
+        "M0×1.5",
+        "M20×0",
+        "3/0-16",
+        "3/4-0 UN",
+        "thread",
+        "M20×1.5×2",
+        // no size in 64ths; left-hand; a pipe thread with the pitch of another size
+        "1/3-16",
+        "2/7 NPT",
+        "M20×1.5 LH",
+        "3/4-16 UNF LH",
+        "G 1/2 LH",
+        "G1/2-19",
+        "3/4-11.5 NPT"
+      })
   void namesNoThread(String written) {
     assertThat(ScrewThread.parse(written)).isEmpty();
   }

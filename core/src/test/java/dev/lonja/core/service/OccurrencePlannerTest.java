@@ -26,6 +26,18 @@ class OccurrencePlannerTest {
         .isEqualTo("03-20:1 04-14:1 05-09:1");
   }
 
+  /**
+   * 10 h at 0.333 h a day are 31 days: after 31 days the meter is expected at 10.323 h, after 62 at
+   * 20.646 h, after 93 at 30.969 h, each the first day that is 10 h past the one before. Were
+   * 10.323 h cut to what the meter shows, 20.313 h on day 61 would do.
+   */
+  @Test
+  void whatIsExpectedBetweenTwoPlannedDaysIsNotRounded() {
+    MeterOutlook slow = Fleets.steady("2027-03-15", "0", "0.333");
+    assertThat(plan("2027-06-30", done(task(new TaskId(1), "10", null), "2027-03-15", "0", slow)))
+        .isEqualTo("04-15:1 05-16:1 06-16:1");
+  }
+
   /** One month from 31 January is 28 February, long past: done today, then from today. */
   @Test
   void anOverdueOneIsDoneTodayAndCountsFromToday() {

@@ -92,6 +92,29 @@ class ServiceTakeTest {
         .containsExactly(new Take.Gap.NoItem("Sump"));
   }
 
+  /** Whole and replaced in one occurrence, a part is not inspected too: one filter, not 1.3. */
+  @Test
+  void aPartThatIsReplacedIsNotInspectedAsWell() {
+    Task inspect =
+        task(
+            new TaskId(3),
+            new Task.Action.Inspect(FILTER_POSITION, ReplacementChance.UNKNOWN),
+            "125",
+            null);
+    Take both = take(sump(BOTH), Optional.empty(), inspect, REPLACE_FILTER);
+    assertThat(both.lines()).singleElement().extracting(TakeLine::taskId).isEqualTo(new TaskId(2));
+    assertThat(both.lines().get(0).expected()).isEqualTo(Quantity.pieces(1));
+  }
+
+  /** Only the 6.40 L with a filter are on file and the filter stays: 6.40 L are laid, and said. */
+  @Test
+  void theFilterStaysWhereOnlyTheCapacityWithOneIsOnFile() {
+    Map<FillCondition, Volume> with = Map.of(FillCondition.WITH_FILTER, Volume.ofLitres("6.4"));
+    Take take = take(sump(with), Optional.empty(), CHANGE_OIL);
+    assertThat(take.lines().get(0).toLay()).isEqualTo(Quantity.litres("6.4"));
+    assertThat(take.gaps()).containsExactly(new Take.Gap.FilterStays("Sump"));
+  }
+
   /** The default school: every seal of a drained compartment new, no other's. */
   @Test
   void drainingTakesItsOwnSealsAndNoOthers() {

@@ -1,11 +1,13 @@
 package dev.lonja.core.service;
 
+import static dev.lonja.core.service.Services.SUMP;
 import static dev.lonja.core.service.Services.done;
 import static dev.lonja.core.service.Services.every;
 import static dev.lonja.core.service.Services.neverDone;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.CompartmentId;
@@ -175,6 +177,55 @@ class TimingTest {
   }
 
   /**
+   * The first change at 50 h or 1 month, then every 250 h or 12 months; while ACEA E8 is in, 400 h.
+   * Without calendar limits no month counts in any of them, and an interval of months alone for a
+   * class says nothing any more.
+   */
+  @Test
+  void withoutACalendarLimitNoOtherIntervalsMonthsCountEither() {
+    Timing.ByInterval maker =
+        new Timing.ByInterval(
+            Optional.of(new MeterId(1)),
+            every("250", 12),
+            Optional.of(every("50", 1)),
+            Severity.NONE,
+            List.of(
+                new Timing.FluidInterval("ACEA E8", every("400", 24)),
+                new Timing.FluidInterval("ACEA E11", every(null, 6))),
+            Optional.empty());
+    Task task = new Task(new TaskId(1), "Oil", "Oil", new Task.Action.ChangeFluid(SUMP), maker);
+    Timing.ByInterval timed =
+        new IntervalPolicy(IntervalPolicy.School.MAKER, BigDecimal.ONE, false)
+            .applyTo(task)
+            .byInterval()
+            .orElseThrow();
+    assertThat(timed.first()).contains(every("50", null));
+    assertThat(timed.byFluid())
+        .containsExactly(new Timing.FluidInterval("ACEA E8", every("400", null)));
+  }
+
+  /** Stated for the unit: 400 h. What the maker grants with ACEA E8, 750 h, does not touch it. */
+  @Test
+  void anIntervalStatedForAUnitHoldsWhateverFluidIsIn() {
+    Timing.ByInterval maker =
+        new Timing.ByInterval(
+            Optional.of(new MeterId(1)),
+            every("500", 12),
+            Optional.of(every("50", null)),
+            Severity.NONE,
+            List.of(new Timing.FluidInterval("ACEA E8", every("750", 12))),
+            Optional.empty());
+    Task task = new Task(new TaskId(1), "Oil", "Oil", new Task.Action.ChangeFluid(SUMP), maker);
+    Timing.ByInterval stated =
+        task.withInterval(every("400", null))
+            .byInterval()
+            .orElseThrow()
+            .whileIn(List.of("ACEA E8"));
+    assertThat(stated.regular()).isEqualTo(every("400", null));
+    assertThat(stated.first()).isEmpty();
+  }
+
+  /**
    * By rule on 25 March; moved to 10 April, and counted on from there: 1,130 h + 100 h, 30 April.
    */
   @Test
@@ -189,9 +240,12 @@ class TimingTest {
     assertThat(due.byRule()).contains(LocalDate.parse("2027-03-25"));
   }
 
-  /** A task due on 15 April joins the one moved to 10 April; the moved one itself joins none. */
+  /**
+   * Moved to 10 April, the lead, every 100 h, lies 5 days and 25 h after 5 April: more than its
+   * tenth, 10 h, so it stays, and what is due on 15 April joins 5 April, the earliest in reach.
+   */
   @Test
-  void othersJoinAMovedOccurrenceButItJoinsNone() {
+  void aMovedTaskThatJoinsNoneIsJoinedOnItsNewDay() {
     TaskStanding other = done(task(new TaskId(2), null, 12), "2026-04-15", "0", OUTLOOK);
     TaskStanding early = done(task(new TaskId(3), null, 12), "2026-04-05", "0", OUTLOOK);
     TaskStanding moved = lead().movedTo(Optional.of(LocalDate.parse("2027-04-10")));
@@ -199,9 +253,21 @@ class TimingTest {
         OccurrencePlanner.plan(List.of(early, moved, other), TODAY, LocalDate.parse("2027-04-20"));
     assertThat(plan.stream().map(o -> o.date().toString()))
         .containsExactly("2027-04-05", "2027-04-10");
-    // 15 April lies within 14 days of 5 April, the earliest of the two
     assertThat(daysOf(plan, new TaskId(2))).containsExactly("2027-04-05");
     assertThat(daysOf(plan, new TaskId(1))).containsExactly("2027-04-10");
+  }
+
+  /** By calendar alone, moved from 1 to 10 April, a task joins what is done on 5 April. */
+  @Test
+  void forJoiningAMovedTaskStandsOnItsNewDay() {
+    TaskStanding early = done(task(new TaskId(3), null, 12), "2026-04-05", "0", OUTLOOK);
+    TaskStanding moved =
+        done(task(new TaskId(2), null, 12), "2026-04-01", "0", OUTLOOK)
+            .movedTo(Optional.of(LocalDate.parse("2027-04-10")));
+    List<Occurrence> plan =
+        OccurrencePlanner.plan(List.of(early, moved), TODAY, LocalDate.parse("2027-04-20"));
+    assertThat(daysOf(plan, new TaskId(2))).containsExactly("2027-04-05");
+    assertThat(plan.get(0).tasks().get(1).pulledForward()).isTrue();
   }
 
   /** Moved past its limit it is overdue all the same. */
@@ -215,11 +281,12 @@ class TimingTest {
     assertThat(due.plannedDate()).contains(LocalDate.parse("2027-03-20"));
   }
 
-  /** 2 replaced of 4 says nothing yet: 0.30. Of 5, (2 + 1) / (5 + 2) = 0.4286. */
+  /** 2 replaced of 4 says nothing yet: 0.30. Of 5, (2 + 1) / (5 + 2) = 3/7, not rounded. */
   @Test
   void theReplacementChanceIsLearnedFromFiveInspectionsOn() {
     assertThat(new ReplacementChance(2, 4).value()).isEqualByComparingTo("0.30");
-    assertThat(new ReplacementChance(2, 5).value()).isEqualByComparingTo("0.4286");
+    assertThat(new ReplacementChance(2, 5).value().multiply(BigDecimal.valueOf(7)))
+        .isCloseTo(BigDecimal.valueOf(3), within(new BigDecimal("1e-30")));
     assertThatThrownBy(() -> new ReplacementChance(6, 5)).hasMessageContaining("replaced is 6");
   }
 

@@ -118,7 +118,7 @@ public final class FleetLoader {
     Map<UnitId, Unit> byId =
         units.stream().collect(Collectors.toMap(Unit::id, Function.identity()));
     List<Meter> all = session.fleet().meters();
-    Map<MeterId, MeterDigest> digests = session.meterDigests().of(all, calendars, today);
+    Map<MeterId, MeterDigest> digests = session.meterDigests().of(all, calendars);
     List<MeterFile> files = new ArrayList<>();
     for (Meter meter : all) {
       files.add(

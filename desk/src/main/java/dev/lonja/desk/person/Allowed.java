@@ -6,12 +6,15 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.security.access.prepost.PreAuthorize;
 
-/** Who may call a desk's method. The check sits here, not in the menu. */
+/**
+ * Who may call a desk's method. The check sits here, not in the menu, and what carries no grant
+ * does not start up ({@link GrantCheck}). Reading is granted as deliberately as writing.
+ */
 public final class Allowed {
 
   private Allowed() {}
 
-  /** Lays, hands over, books: the storekeeper's work. */
+  /** Lays, hands over, books, edits what the store keeps: the storekeeper's work. */
   @Target({ElementType.METHOD, ElementType.TYPE})
   @Retention(RetentionPolicy.RUNTIME)
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'ADMINISTRATOR')")
@@ -23,9 +26,15 @@ public final class Allowed {
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'ADMINISTRATOR', 'WORKSHOP')")
   public @interface ToReadMeters {}
 
-  /** Sees stock, plans and books: everyone but the workshop. */
+  /** Sees stock, plans, prices and books: everyone but the workshop. */
   @Target({ElementType.METHOD, ElementType.TYPE})
   @Retention(RetentionPolicy.RUNTIME)
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'BUYER', 'AUDITOR', 'ADMINISTRATOR')")
   public @interface ToSeeStore {}
+
+  /** Sees machines, what they take and what a number is, without money: everyone with a role. */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("hasAnyRole('STOREKEEPER', 'BUYER', 'AUDITOR', 'ADMINISTRATOR', 'WORKSHOP')")
+  public @interface ToSeeMachines {}
 }

@@ -9,7 +9,6 @@ import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterDigest;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterNotes;
-import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,11 +34,10 @@ public final class MeterDigests {
     private final Map<MeterId, Remembered> byMeter = new ConcurrentHashMap<>();
   }
 
-  private record Remembered(
-      long changes, UsageCalendar calendar, LocalDate today, MeterDigest digest) {
+  private record Remembered(long changes, UsageCalendar calendar, MeterDigest digest) {
 
-    boolean fits(long changesNow, UsageCalendar calendarNow, LocalDate day) {
-      return changes == changesNow && today.equals(day) && calendar.equals(calendarNow);
+    boolean fits(long changesNow, UsageCalendar calendarNow) {
+      return changes == changesNow && calendar.equals(calendarNow);
     }
   }
 
@@ -54,12 +52,11 @@ public final class MeterDigests {
   }
 
   /**
-   * The digests of these meters on a day, by meter id.
+   * The digests of these meters, by meter id; the day does not matter to them.
    *
    * @param calendars by unit
    */
-  public Map<MeterId, MeterDigest> of(
-      List<Meter> meters, Map<UnitId, UsageCalendar> calendars, LocalDate today) {
+  public Map<MeterId, MeterDigest> of(List<Meter> meters, Map<UnitId, UsageCalendar> calendars) {
     Map<MeterId, Long> changes =
         context.select(METER.ID, METER.CHANGES).from(METER).fetchMap(METER.ID, METER.CHANGES);
     Map<MeterId, MeterDigest> digests = new ConcurrentHashMap<>();
@@ -67,7 +64,7 @@ public final class MeterDigests {
     for (Meter meter : meters) {
       Remembered known = memory.byMeter.get(meter.id());
       UsageCalendar calendar = calendars.get(meter.unitId());
-      if (known != null && known.fits(changes.get(meter.id()), calendar, today)) {
+      if (known != null && known.fits(changes.get(meter.id()), calendar)) {
         digests.put(meter.id(), known.digest());
       } else {
         missing.put(meter.id(), meter);
@@ -76,10 +73,10 @@ public final class MeterDigests {
     BiConsumer<MeterId, MeterNotes> digest =
         (id, notes) -> {
           UsageCalendar calendar = calendars.get(missing.get(id).unitId());
-          MeterDigest found = MeterDigest.of(notes, calendar, today);
+          MeterDigest found = MeterDigest.of(notes, calendar);
           digests.put(id, found);
           if (mayRemember) {
-            memory.byMeter.put(id, new Remembered(changes.get(id), calendar, today, found));
+            memory.byMeter.put(id, new Remembered(changes.get(id), calendar, found));
           }
         };
     ReadingRepository readings = new ReadingRepository(context);

@@ -5,6 +5,7 @@ import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.TASK;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.PositionId;
@@ -17,6 +18,7 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.TaskId;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +31,50 @@ import org.jspecify.annotations.Nullable;
 
 /** How units differ from their variants. One change of one thing stands at a time. */
 public final class DeviationRepository {
+
+  /** The columns that say what is changed. */
+  private static final Cases<Deviation.Change, Row> ROW =
+      Cases.<Deviation.Change, Row>over(Deviation.Change.class)
+          .when(
+              Deviation.Change.NoCompartment.class,
+              c -> Row.ofCompartment("ABSENT", c.compartmentId()))
+          .when(
+              Deviation.Change.OtherFluid.class, c -> Row.ofCompartment("ITEM", c.compartmentId()))
+          .when(
+              Deviation.Change.OtherCapacity.class,
+              c ->
+                  new Row(
+                      "CAPACITY",
+                      Optional.of(c.compartmentId()),
+                      Optional.empty(),
+                      Optional.empty(),
+                      Optional.of(c.condition().name())))
+          .when(Deviation.Change.NoPosition.class, p -> Row.ofPosition("ABSENT", p.positionId()))
+          .when(Deviation.Change.OtherPart.class, p -> Row.ofPosition("ITEM", p.positionId()))
+          .when(Deviation.Change.OtherTorque.class, p -> Row.ofPosition("TORQUE", p.positionId()))
+          .when(Deviation.Change.OtherInterval.class, t -> Row.ofTask("INTERVAL", t.taskId()))
+          .when(Deviation.Change.NoTask.class, t -> Row.ofTask("ABSENT", t.taskId()))
+          .all();
+
+  /** The columns that say what it is now; what is absent has none. */
+  private static final Cases<Deviation.Change, Map<Field<?>, Object>> VALUES =
+      Cases.<Deviation.Change, Map<Field<?>, Object>>over(Deviation.Change.class)
+          .when(Deviation.Change.NoCompartment.class, none -> Map.of())
+          .when(Deviation.Change.NoPosition.class, none -> Map.of())
+          .when(Deviation.Change.NoTask.class, none -> Map.of())
+          .when(Deviation.Change.OtherFluid.class, c -> Map.of(DEVIATION.ITEM_ID, c.itemId()))
+          .when(Deviation.Change.OtherPart.class, p -> Map.of(DEVIATION.ITEM_ID, p.itemId()))
+          .when(
+              Deviation.Change.OtherCapacity.class,
+              c -> Map.of(DEVIATION.VOLUME_UL, c.volume().microlitres()))
+          .when(
+              Deviation.Change.OtherTorque.class,
+              p ->
+                  Map.of(
+                      DEVIATION.TORQUE_LOW_MNM, p.torque().low().millinewtonMetres(),
+                      DEVIATION.TORQUE_HIGH_MNM, p.torque().high().millinewtonMetres()))
+          .when(Deviation.Change.OtherInterval.class, t -> interval(t.interval()))
+          .all();
 
   private final DSLContext context;
 
@@ -53,7 +99,7 @@ public final class DeviationRepository {
 
   /** Puts a deviation in force; one that changed the same thing before gives way. */
   public void put(UnitId unitId, Deviation deviation) {
-    Row row = row(deviation.change());
+    Row row = ROW.apply(deviation.change());
     context
         .deleteFrom(DEVIATION)
         .where(DEVIATION.UNIT_ID.eq(unitId), DEVIATION.CHANGE.eq(row.change()))
@@ -75,8 +121,7 @@ public final class DeviationRepository {
             .set(DEVIATION.REASON, deviation.reason())
             .set(DEVIATION.SINCE_ON, deviation.since())
             .set(DEVIATION.ACTOR, deviation.actor());
-    setValues(insert, deviation.change());
-    insert.execute();
+    insert.set(VALUES.apply(deviation.change())).execute();
   }
 
   /** Lets a unit follow its variant again; false if the deviation is not there. */
@@ -109,48 +154,13 @@ public final class DeviationRepository {
     }
   }
 
-  private static Row row(Deviation.Change change) {
-    if (change instanceof Deviation.Change.NoCompartment c) {
-      return Row.ofCompartment("ABSENT", c.compartmentId());
-    } else if (change instanceof Deviation.Change.OtherFluid c) {
-      return Row.ofCompartment("ITEM", c.compartmentId());
-    } else if (change instanceof Deviation.Change.OtherCapacity c) {
-      return new Row(
-          "CAPACITY",
-          Optional.of(c.compartmentId()),
-          Optional.empty(),
-          Optional.empty(),
-          Optional.of(c.condition().name()));
-    } else if (change instanceof Deviation.Change.NoPosition p) {
-      return Row.ofPosition("ABSENT", p.positionId());
-    } else if (change instanceof Deviation.Change.OtherPart p) {
-      return Row.ofPosition("ITEM", p.positionId());
-    } else if (change instanceof Deviation.Change.OtherTorque p) {
-      return Row.ofPosition("TORQUE", p.positionId());
-    } else if (change instanceof Deviation.Change.OtherInterval t) {
-      return Row.ofTask("INTERVAL", t.taskId());
-    }
-    return Row.ofTask("ABSENT", ((Deviation.Change.NoTask) change).taskId());
-  }
-
-  private static void setValues(InsertSetMoreStep<?> insert, Deviation.Change change) {
-    if (change instanceof Deviation.Change.OtherFluid c) {
-      insert.set(DEVIATION.ITEM_ID, c.itemId());
-    } else if (change instanceof Deviation.Change.OtherPart p) {
-      insert.set(DEVIATION.ITEM_ID, p.itemId());
-    } else if (change instanceof Deviation.Change.OtherCapacity c) {
-      insert.set(DEVIATION.VOLUME_UL, c.volume().microlitres());
-    } else if (change instanceof Deviation.Change.OtherTorque p) {
-      insert
-          .set(DEVIATION.TORQUE_LOW_MNM, p.torque().low().millinewtonMetres())
-          .set(DEVIATION.TORQUE_HIGH_MNM, p.torque().high().millinewtonMetres());
-    } else if (change instanceof Deviation.Change.OtherInterval t) {
-      insert
-          .set(DEVIATION.INTERVAL_TENTHS, t.interval().run().map(MeterSpan::tenths).orElse(null))
-          .set(
-              DEVIATION.INTERVAL_MONTHS,
-              t.interval().months().map(Integer::longValue).orElse(null));
-    }
+  private static Map<Field<?>, Object> interval(Interval interval) {
+    Map<Field<?>, Object> columns = new HashMap<>();
+    interval.run().ifPresent(run -> columns.put(DEVIATION.INTERVAL_TENTHS, run.tenths()));
+    interval
+        .months()
+        .ifPresent(months -> columns.put(DEVIATION.INTERVAL_MONTHS, months.longValue()));
+    return columns;
   }
 
   private static <T> Condition same(Field<T> field, Optional<T> value) {

@@ -137,6 +137,6 @@ class MeterDigestsTest {
 
   private static Map<MeterId, MeterDigest> of(Session session) {
     List<Meter> meters = session.fleet().meters();
-    return session.meterDigests().of(meters, session.fleet().calendars(), TODAY);
+    return session.meterDigests().of(meters, session.fleet().calendars());
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.web.ahead;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Demand;
@@ -31,7 +32,22 @@ import org.springframework.stereotype.Service;
 
 /** Answers what will be used and when each item runs short. */
 @Service
+@Allowed.ToSeeStore
 public class AheadDesk {
+
+  private static final Cases<Take.Gap, String> GAP =
+      Cases.<Take.Gap, String>over(Take.Gap.class)
+          .when(Take.Gap.NoCapacity.class, gap -> gap.compartment() + ": no capacity on file")
+          .when(Take.Gap.NoItem.class, gap -> gap.place() + ": no item chosen")
+          .when(
+              Take.Gap.FilterVolumeUnknown.class,
+              gap -> gap.position() + ": the filter's volume is unknown")
+          .when(
+              Take.Gap.FilterStays.class,
+              gap ->
+                  gap.compartment()
+                      + ": the filter stays, and only the capacity with a new one is on file")
+          .all();
 
   public static final int WEEKS = 26;
   private static final int BAR_WEEKS = 8;
@@ -213,12 +229,6 @@ public class AheadDesk {
   }
 
   private static String gap(PlanLine.UnitGap gap) {
-    if (gap.gap() instanceof Take.Gap.NoCapacity none) {
-      return gap.unitCode() + " " + none.compartment() + ": no capacity on file.";
-    } else if (gap.gap() instanceof Take.Gap.NoItem none) {
-      return gap.unitCode() + " " + none.place() + ": no item chosen.";
-    }
-    Take.Gap.FilterVolumeUnknown unknown = (Take.Gap.FilterVolumeUnknown) gap.gap();
-    return gap.unitCode() + " " + unknown.position() + ": the filter's volume is unknown.";
+    return gap.unitCode() + " " + GAP.apply(gap.gap()) + ".";
   }
 }

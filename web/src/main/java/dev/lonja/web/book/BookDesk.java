@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers what happened. */
 @Service
+@Allowed.ToSeeStore
 public class BookDesk {
 
   private static final int MOST = 200;

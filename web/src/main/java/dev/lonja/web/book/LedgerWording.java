@@ -1,5 +1,6 @@
 package dev.lonja.web.book;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Refusal;
@@ -13,6 +14,43 @@ import java.util.List;
 
 /** What the ledger answers, in words; and the one place where its lines are written. */
 public final class LedgerWording {
+
+  private static final Cases<Refusal, String> WORDS =
+      Cases.<Refusal, String>over(Refusal.class)
+          .when(
+              Refusal.NotPositive.class,
+              r -> "the quantity is " + r.wanted().exactText() + "; allowed is more than 0.")
+          .when(
+              Refusal.NotCountable.class,
+              r -> "the quantity is " + r.wanted().exactText() + "; allowed are whole pieces.")
+          .when(Refusal.NotEnough.class, LedgerWording::notEnough)
+          .when(
+              Refusal.NotThere.class,
+              r -> r.wanted().display() + " wanted, " + r.present().display() + " there.")
+          .when(
+              Refusal.MoreThanIssued.class,
+              r ->
+                  r.wanted().display() + " would come back, " + r.stillOut().display() + " is out.")
+          .when(
+              Refusal.AlreadyAnswered.class,
+              r -> "movement " + r.movementId() + " was returned or corrected already.")
+          .when(
+              Refusal.CorrectionOfCorrection.class,
+              r ->
+                  "movement "
+                      + r.movementId()
+                      + " is a correction; book the movement anew instead.")
+          .when(
+              Refusal.PartOfKit.class,
+              r ->
+                  "movement "
+                      + r.movementId()
+                      + " is one line of a kit; make or break a kit instead of correcting it.")
+          .when(
+              Refusal.PackOpened.class,
+              r -> "movement " + r.movementId() + " opened a pack; what is open stays open.")
+          .when(Refusal.SameBin.class, r -> "from and to are the same bin.")
+          .all();
 
   private LedgerWording() {}
 
@@ -38,30 +76,7 @@ public final class LedgerWording {
   }
 
   static String words(Refusal refusal) {
-    if (refusal instanceof Refusal.NotPositive r) {
-      return "the quantity is " + r.wanted().exactText() + "; allowed is more than 0.";
-    } else if (refusal instanceof Refusal.NotCountable r) {
-      return "the quantity is " + r.wanted().exactText() + "; allowed are whole pieces.";
-    } else if (refusal instanceof Refusal.NotEnough r) {
-      return notEnough(r);
-    } else if (refusal instanceof Refusal.NotThere r) {
-      return r.wanted().display() + " wanted, " + r.present().display() + " there.";
-    } else if (refusal instanceof Refusal.MoreThanIssued r) {
-      return r.wanted().display() + " would come back, " + r.stillOut().display() + " is out.";
-    } else if (refusal instanceof Refusal.AlreadyAnswered r) {
-      return "movement " + r.movementId() + " was returned or corrected already.";
-    } else if (refusal instanceof Refusal.CorrectionOfCorrection r) {
-      return "movement " + r.movementId() + " is a correction; book the movement anew instead.";
-    }
-    if (refusal instanceof Refusal.PartOfKit r) {
-      return "movement "
-          + r.movementId()
-          + " is one line of a kit; make or break a kit instead of correcting it.";
-    }
-    if (refusal instanceof Refusal.PackOpened r) {
-      return "movement " + r.movementId() + " opened a pack; what is open stays open.";
-    }
-    return "from and to are the same bin.";
+    return WORDS.apply(refusal);
   }
 
   private static String notEnough(Refusal.NotEnough refusal) {

@@ -29,6 +29,7 @@ import org.springframework.stereotype.Service;
 
 /** Books stock over the counter: issues, receipts, counts, transfers, scrap and corrections. */
 @Service
+@Allowed.ToKeepStore
 public class StockDesk {
 
   private static final int LONGEST_REASON = 200;
@@ -178,20 +179,21 @@ public class StockDesk {
 
   /** Undoes a movement by another that refers to it. */
   @Allowed.ToKeepStore
-  public Outcome correct(Sent sent, long movementId, String why) {
+  public Outcome correct(Sent sent, ItemId itemId, long movementId, String why) {
     return once.run(
         sent,
         session -> {
-          Optional<LedgerLine> line = session.ledger().line(movementId);
+          Optional<LedgerLine> line =
+              session.ledger().line(movementId).filter(l -> l.itemId().equals(itemId));
           if (line.isEmpty()) {
-            return Outcome.refused(Problem.ofWhole("There is no movement " + movementId + "."));
+            return Outcome.refused(
+                Problem.ofWhole("There is no movement " + movementId + " of this item."));
           }
           Typed typed = new Typed();
           Optional<String> reason = reason(typed, why);
           if (reason.isEmpty()) {
             return new Outcome.Refused(typed.problems());
           }
-          ItemId itemId = line.get().itemId();
           Booking booking =
               Ledger.correct(
                   session.ledger().stockOf(itemId), session.ledger().movement(movementId));

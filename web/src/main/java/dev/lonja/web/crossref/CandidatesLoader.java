@@ -14,6 +14,7 @@ import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.desk.person.Viewer;
 import dev.lonja.store.Session;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -124,7 +125,10 @@ public final class CandidatesLoader {
             .orElse(List.of()),
         item.map(i -> i.homeBin().address()).orElse(""),
         free(part.id()),
-        item.map(i -> prices.get(i.id())).map(UnitPrice::display).orElse(""),
+        item.filter(i -> Viewer.seesMoney())
+            .map(i -> prices.get(i.id()))
+            .map(UnitPrice::display)
+            .orElse(""),
         contents(difference.lacks()),
         contents(difference.brings()),
         candidate.conflict(),

@@ -9,6 +9,7 @@ import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.web.document.PdfRenderer;
@@ -22,6 +23,7 @@ import org.springframework.stereotype.Service;
 
 /** Two parts beside each other: drawn to one scale, and property by property. */
 @Service
+@Allowed.ToSeeMachines
 class CompareDesk {
 
   private static final int PAPER_WIDTH = 186;

@@ -11,6 +11,7 @@ import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import java.util.ArrayList;
@@ -28,6 +29,7 @@ import org.springframework.stereotype.Service;
  * against. A longer path that the metal denies shows on its part's page.
  */
 @Service
+@Allowed.ToSeeStore
 public class ConflictDesk {
 
   private final LonjaStore store;

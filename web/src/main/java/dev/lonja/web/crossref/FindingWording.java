@@ -1,5 +1,6 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.Allowance;
 import dev.lonja.core.crossref.Comparison;
 import dev.lonja.core.crossref.Finding;
@@ -12,6 +13,33 @@ import java.util.List;
 
 /** What a comparison found, in words. */
 final class FindingWording {
+
+  private static final Cases<Allowance, String> ALLOWED =
+      Cases.<Allowance, String>over(Allowance.class)
+          .when(Allowance.Within.class, within -> "within " + within.tolerance().display())
+          .when(
+              Allowance.WithinBar.class,
+              within -> "within " + PlainDecimal.of(within.tolerance()) + " bar")
+          .when(
+              Allowance.Between.class,
+              between ->
+                  "at most "
+                      + between.more().display()
+                      + " more, "
+                      + between.less().display()
+                      + " less")
+          .when(
+              Allowance.AtMostTimes.class,
+              times -> "at most " + PlainDecimal.of(times.factor()) + " times as coarse")
+          .when(Allowance.AtLeast.class, any -> "the same or more")
+          .when(Allowance.WithinPoints.class, within -> "within " + within.points() + " points")
+          .when(Allowance.IfAsked.class, any -> "needed if the other has it")
+          .when(Allowance.UpTo.class, most -> "room here for " + most.most().display())
+          .when(Allowance.Demanded.class, any -> "needed here")
+          .when(Allowance.OneOf.class, list -> "here " + String.join(" or ", list.values()))
+          .when(Allowance.Withstands.class, fluid -> "must withstand " + fluid.fluid())
+          .when(Allowance.Equal.class, same -> "the same")
+          .all();
 
   private FindingWording() {}
 
@@ -41,30 +69,7 @@ final class FindingWording {
   }
 
   static String allowed(Allowance allowance) {
-    if (allowance instanceof Allowance.Within within) {
-      return "within " + within.tolerance().display();
-    } else if (allowance instanceof Allowance.WithinBar within) {
-      return "within " + PlainDecimal.of(within.tolerance()) + " bar";
-    } else if (allowance instanceof Allowance.Between between) {
-      return "at most " + between.more().display() + " more, " + between.less().display() + " less";
-    } else if (allowance instanceof Allowance.AtMostTimes times) {
-      return "at most " + PlainDecimal.of(times.factor()) + " times as coarse";
-    } else if (allowance instanceof Allowance.AtLeast) {
-      return "the same or more";
-    } else if (allowance instanceof Allowance.WithinPoints within) {
-      return "within " + within.points() + " points";
-    } else if (allowance instanceof Allowance.IfAsked) {
-      return "needed if the other has it";
-    } else if (allowance instanceof Allowance.UpTo most) {
-      return "room here for " + most.most().display();
-    } else if (allowance instanceof Allowance.Demanded) {
-      return "needed here";
-    } else if (allowance instanceof Allowance.OneOf list) {
-      return "here " + String.join(" or ", list.values());
-    } else if (allowance instanceof Allowance.Withstands fluid) {
-      return "must withstand " + fluid.fluid();
-    }
-    return "the same";
+    return ALLOWED.apply(allowance);
   }
 
   /** The reasons against a part, and what should be looked at, each in a few words. */

@@ -8,6 +8,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import java.util.List;
@@ -16,6 +17,7 @@ import org.springframework.stereotype.Service;
 
 /** What fits at one position of one unit, with the limits of the place. */
 @Service
+@Allowed.ToSeeMachines
 class FitDesk {
 
   private final LonjaStore store;

@@ -35,6 +35,7 @@ import org.springframework.stereotype.Service;
  * when a person says so, written whole or not at all. Gives them out again.
  */
 @Service
+@Allowed.ToSeeStore
 public class ListDesk {
 
   private static final Logger LOG = LoggerFactory.getLogger(ListDesk.class);

@@ -7,6 +7,7 @@ import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.web.frame.Plate;
@@ -24,6 +25,7 @@ import org.springframework.stereotype.Service;
 
 /** The map of numbers around a part, and the same as a table. */
 @Service
+@Allowed.ToSeeMachines
 class MapDesk {
 
   /** More than this is no map any more; the rest stands in the table. */

@@ -12,6 +12,7 @@ import dev.lonja.core.part.ScrewThread;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -30,6 +31,7 @@ import org.springframework.stereotype.Service;
 
 /** Finds a washer, O-ring or plug by what a caliper says of a used one. */
 @Service
+@Allowed.ToSeeMachines
 class MeasureDesk {
 
   private static final int MOST = 40;

@@ -2,12 +2,14 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** Shows what the store knows of a part. */
 @Service
+@Allowed.ToSeeMachines
 public class PartDesk {
 
   private final LonjaStore store;

@@ -1,5 +1,6 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.Confidence;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
@@ -26,6 +27,7 @@ import org.springframework.stereotype.Service;
 
 /** Makes and withdraws statements. */
 @Service
+@Allowed.ToKeepStore
 public class StatementDesk {
 
   private static final int LONGEST_NOTE = 200;
@@ -124,18 +126,29 @@ public class StatementDesk {
   }
 
   private static Problem problem(Session session, Refusal refusal) {
-    if (refusal instanceof Refusal.OfItself) {
-      return new Problem("number", "That is the same part; a statement needs two.");
-    } else if (refusal instanceof Refusal.NeverWithoutReason) {
-      return new Problem("note", "Say why it must never be used; that is what others will read.");
-    } else if (refusal instanceof Refusal.StandsAlready already) {
-      return new Problem(
-          "number",
-          "That stands already from the same source, since "
-              + already.statement().saidOn()
-              + ". Withdraw it first if it should be said anew.");
-    }
-    List<PartId> way = ((Refusal.ReplacesInACircle) refusal).parts();
+    return Cases.<Refusal, Problem>over(Refusal.class)
+        .when(
+            Refusal.OfItself.class,
+            same -> new Problem("number", "That is the same part; a statement needs two."))
+        .when(
+            Refusal.NeverWithoutReason.class,
+            never ->
+                new Problem(
+                    "note", "Say why it must never be used; that is what others will read."))
+        .when(
+            Refusal.StandsAlready.class,
+            already ->
+                new Problem(
+                    "number",
+                    "That stands already from the same source, since "
+                        + already.statement().saidOn()
+                        + ". Withdraw it first if it should be said anew."))
+        .when(Refusal.ReplacesInACircle.class, circle -> circle(session, circle.parts()))
+        .all()
+        .apply(refusal);
+  }
+
+  private static Problem circle(Session session, List<PartId> way) {
     List<String> numbers =
         way.stream().map(id -> session.parts().byId(id).orElseThrow().number()).toList();
     return new Problem(

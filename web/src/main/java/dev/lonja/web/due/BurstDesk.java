@@ -19,6 +19,7 @@ import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.Problem;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -38,6 +39,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers what it would bring forward if a machine ran day and night for a while. */
 @Service
+@Allowed.ToSeeStore
 public class BurstDesk {
 
   private static final int DAYS_AFTER = 14;

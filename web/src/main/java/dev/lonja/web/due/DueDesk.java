@@ -8,6 +8,7 @@ import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
@@ -22,6 +23,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers what falls due on all units in the coming weeks, and how sure each day is. */
 @Service
+@Allowed.ToSeeMachines
 public class DueDesk {
 
   /** More in one page would take a browser longer than a storekeeper waits. */

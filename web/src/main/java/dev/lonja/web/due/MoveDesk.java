@@ -31,6 +31,7 @@ import org.springframework.stereotype.Service;
 
 /** Moves a planned occurrence to another day, after showing what that does to the others. */
 @Service
+@Allowed.ToSeeMachines
 public class MoveDesk {
 
   private static final int LONGEST_REASON = 200;

@@ -9,6 +9,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
@@ -31,6 +32,7 @@ import org.springframework.stereotype.Service;
  * fits a unit, numbers, and last makes, families and words.
  */
 @Service
+@Allowed.ToSeeMachines
 public class FindDesk {
 
   private static final int LONGEST = 200;

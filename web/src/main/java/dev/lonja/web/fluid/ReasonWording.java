@@ -1,5 +1,6 @@
 package dev.lonja.web.fluid;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Reason;
@@ -17,6 +18,106 @@ import java.util.stream.Collectors;
 
 /** Puts verdicts and their reasons into a storekeeper's words. */
 public final class ReasonWording {
+
+  private static final Cases<Reason, String> LINE =
+      Cases.<Reason, String>over(Reason.class)
+          .when(
+              Reason.KindDiffers.class,
+              r -> "it is a fluid for " + r.actual().words() + ", here goes " + r.wanted().words())
+          .when(
+              Reason.ChemistryDiffers.class,
+              r ->
+                  "its family is "
+                      + r.actual().words()
+                      + ", here goes "
+                      + r.wanted().words()
+                      + " only")
+          .when(
+              Reason.BaseDiffers.class,
+              r ->
+                  "its base is "
+                      + r.actual().words()
+                      + ", here goes "
+                      + r.wanted().words()
+                      + " only")
+          .when(
+              Reason.AshTooHigh.class,
+              r -> "ash " + r.actual().display() + ", allowed is at most " + r.most().display())
+          .when(
+              Reason.ZincTooLow.class,
+              r -> "zinc " + r.actual() + " mg/kg, wanted is at least " + r.least() + " mg/kg")
+          .when(
+              Reason.HoldsFrictionModifier.class,
+              any -> "holds a friction modifier, which is not allowed here")
+          .when(
+              Reason.LacksFrictionModifier.class,
+              any -> "holds no friction modifier, which is wanted here")
+          .when(
+              Reason.NotForWetClutch.class,
+              any -> "a wet clutch runs in it and JASO MA is not claimed")
+          .when(
+              Reason.NotBiodegradable.class,
+              any -> "not readily biodegradable, which is wanted here")
+          .when(
+              Reason.LimitUnknown.class,
+              r -> limit(r.limit()) + " is not known; look at its data sheet")
+          .when(
+              Reason.NotOnChart.class,
+              r ->
+                  (r.has().isEmpty() ? "no grade" : grades(r.has()))
+                      + " is not on the chart, which has "
+                      + grades(r.chart()))
+          .when(
+              Reason.TooThick.class,
+              r -> r.grade().text() + " is too thick for the cold" + in(r.months()))
+          .when(
+              Reason.TooThin.class,
+              r -> r.grade().text() + " is too thin for the heat" + in(r.months()))
+          .when(
+              Reason.CoversMonths.class,
+              r -> r.grade().text() + " serves from " + months(r.months()))
+          .when(
+              Reason.NoWinterGrade.class,
+              r ->
+                  (r.has().isEmpty()
+                          ? "no grade on the label"
+                          : grades(r.has()) + " has no W grade")
+                      + ", and the machine has no chart: nothing is said of the cold")
+          .when(
+              Reason.GradeServes.class,
+              r ->
+                  r.grade().text()
+                      + (r.byChart() ? " is on the chart all the time" : " serves the cold"))
+          .when(Reason.CarriesApproval.class, r -> "carries " + r.code().text() + ", listed")
+          .when(
+              Reason.MeetsClasses.class,
+              r -> r.claimed().stream().map(ReasonWording::met).collect(Collectors.joining(", ")))
+          .when(Reason.NothingDemanded.class, any -> "neither class nor approval is demanded")
+          .when(
+              Reason.SuitableForOnly.class,
+              r -> "only claims to be suitable for " + r.code().text() + ", not listed")
+          .when(Reason.LacksApproval.class, r -> "lacks " + codes(r.wanted()))
+          .when(
+              Reason.NearMiss.class,
+              r ->
+                  "carries "
+                      + r.carries().text()
+                      + ", the spec wants "
+                      + r.wanted().text()
+                      + ": near is not the same")
+          .when(
+              Reason.LacksClasses.class,
+              r ->
+                  "lacks "
+                      + r.missing().stream()
+                          .map(ServiceClass::text)
+                          .collect(Collectors.joining(" and "))
+                      + r.olderClaim()
+                          .map(
+                              older ->
+                                  "; " + older.text() + " is the older class and does not cover it")
+                          .orElse(""))
+          .all();
 
   private ReasonWording() {}
 
@@ -49,28 +150,7 @@ public final class ReasonWording {
   }
 
   public static String line(Reason reason) {
-    if (reason instanceof Reason.KindDiffers r) {
-      return "it is a fluid for " + r.actual().words() + ", here goes " + r.wanted().words();
-    } else if (reason instanceof Reason.ChemistryDiffers r) {
-      return "its family is " + r.actual().words() + ", here goes " + r.wanted().words() + " only";
-    } else if (reason instanceof Reason.BaseDiffers r) {
-      return "its base is " + r.actual().words() + ", here goes " + r.wanted().words() + " only";
-    } else if (reason instanceof Reason.AshTooHigh r) {
-      return "ash " + r.actual().display() + ", allowed is at most " + r.most().display();
-    } else if (reason instanceof Reason.ZincTooLow r) {
-      return "zinc " + r.actual() + " mg/kg, wanted is at least " + r.least() + " mg/kg";
-    } else if (reason instanceof Reason.HoldsFrictionModifier) {
-      return "holds a friction modifier, which is not allowed here";
-    } else if (reason instanceof Reason.LacksFrictionModifier) {
-      return "holds no friction modifier, which is wanted here";
-    } else if (reason instanceof Reason.NotForWetClutch) {
-      return "a wet clutch runs in it and JASO MA is not claimed";
-    } else if (reason instanceof Reason.NotBiodegradable) {
-      return "not readily biodegradable, which is wanted here";
-    } else if (reason instanceof Reason.LimitUnknown r) {
-      return limit(r.limit()) + " is not known; look at its data sheet";
-    }
-    return gradeLine(reason);
+    return LINE.apply(reason);
   }
 
   private static String limit(Reason.Limit limit) {
@@ -82,53 +162,6 @@ public final class ReasonWording {
       case FRICTION_MODIFIER -> "whether it holds a friction modifier";
       case BIODEGRADABLE -> "whether it is readily biodegradable";
     };
-  }
-
-  private static String gradeLine(Reason reason) {
-    if (reason instanceof Reason.NotOnChart r) {
-      String has = r.has().isEmpty() ? "no grade" : grades(r.has());
-      return has + " is not on the chart, which has " + grades(r.chart());
-    } else if (reason instanceof Reason.TooThick r) {
-      return r.grade().text() + " is too thick for the cold" + in(r.months());
-    } else if (reason instanceof Reason.TooThin r) {
-      return r.grade().text() + " is too thin for the heat" + in(r.months());
-    } else if (reason instanceof Reason.CoversMonths r) {
-      return r.grade().text() + " serves from " + months(r.months());
-    } else if (reason instanceof Reason.NoWinterGrade r) {
-      return (r.has().isEmpty() ? "no grade on the label" : grades(r.has()) + " has no W grade")
-          + ", and the machine has no chart: nothing is said of the cold";
-    } else if (reason instanceof Reason.GradeServes r) {
-      return r.grade().text()
-          + (r.byChart() ? " is on the chart all the time" : " serves the cold");
-    }
-    return claimLine(reason);
-  }
-
-  private static String claimLine(Reason reason) {
-    if (reason instanceof Reason.CarriesApproval r) {
-      return "carries " + r.code().text() + ", listed";
-    } else if (reason instanceof Reason.MeetsClasses r) {
-      return r.claimed().stream().map(ReasonWording::met).collect(Collectors.joining(", "));
-    } else if (reason instanceof Reason.NothingDemanded) {
-      return "neither class nor approval is demanded";
-    } else if (reason instanceof Reason.SuitableForOnly r) {
-      return "only claims to be suitable for " + r.code().text() + ", not listed";
-    } else if (reason instanceof Reason.LacksApproval r) {
-      return "lacks " + codes(r.wanted());
-    } else if (reason instanceof Reason.NearMiss r) {
-      return "carries "
-          + r.carries().text()
-          + ", the spec wants "
-          + r.wanted().text()
-          + ": near is not the same";
-    } else if (reason instanceof Reason.LacksClasses r) {
-      return "lacks "
-          + r.missing().stream().map(ServiceClass::text).collect(Collectors.joining(" and "))
-          + r.olderClaim()
-              .map(older -> "; " + older.text() + " is the older class and does not cover it")
-              .orElse("");
-    }
-    throw new IllegalArgumentException("reason is " + reason + "; allowed are those of the core");
   }
 
   private static String met(Reason.Met met) {

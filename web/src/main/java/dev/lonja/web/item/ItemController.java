@@ -82,7 +82,7 @@ class ItemController {
       @RequestParam String reason,
       @RequestParam Map<String, String> typed,
       Model model) {
-    return next(stock.correct(sent, movementId, reason), id, "correct", typed, model);
+    return next(stock.correct(sent, id, movementId, reason), id, "correct", typed, model);
   }
 
   @PostMapping("/items/{id}/picture")

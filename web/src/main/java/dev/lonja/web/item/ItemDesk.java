@@ -16,6 +16,8 @@ import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.Viewer;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
@@ -37,6 +39,7 @@ import org.springframework.stereotype.Service;
 
 /** Shows an item: what it is, where it lies, what happened to it. */
 @Service
+@Allowed.ToSeeMachines
 public class ItemDesk {
 
   private static final int LATEST_MOVEMENTS = 60;
@@ -67,6 +70,7 @@ public class ItemDesk {
 
   private ItemView view(Session session, Item item) {
     LocalDate today = clock.today();
+    boolean money = Viewer.seesMoney();
     ItemStock stock = session.ledger().stockOf(item.id());
     Quantity none = Quantity.zero(item.measure());
     Quantity held = session.ledger().held().getOrDefault(item.id(), none);
@@ -83,8 +87,8 @@ public class ItemDesk {
         stock.onHand().display(),
         stock.usable(today).minus(held).atLeastZero().display(),
         held.isPositive() ? held.display() + " on trays" : "",
-        stock.value().display(),
-        stock.average().display(),
+        money ? stock.value().display() : "",
+        money ? stock.average().display() : "",
         keptWords(item, today),
         session.keeping().barcodes(item.id()),
         session.keeping().bins(item.id()).stream()
@@ -92,17 +96,25 @@ public class ItemDesk {
                 bin ->
                     new ItemView.BinRow(bin.address(), bin.least().display(), bin.most().display()))
             .toList(),
-        session.keeping().supplies(item.id(), session.settings().currency()).stream()
-            .map(ItemDesk::supplyRow)
-            .toList(),
+        money ? supplies(session, item) : List.of(),
         session.keeping().hasPicture(item.id()),
         item.family() == Family.KIT,
         successor(session, item),
         uses(session, item),
         session.ledger().lotsOf(item.id()).stream().map(lot -> lotRow(lot, today)).toList(),
-        session.ledger().latest(item.id(), LATEST_MOVEMENTS).stream()
-            .map(line -> MovementRow.of(line, item, clock))
-            .toList());
+        money ? movements(session, item) : List.of());
+  }
+
+  private static List<ItemView.SupplyRow> supplies(Session session, Item item) {
+    return session.keeping().supplies(item.id(), session.settings().currency()).stream()
+        .map(ItemDesk::supplyRow)
+        .toList();
+  }
+
+  private List<MovementRow> movements(Session session, Item item) {
+    return session.ledger().latest(item.id(), LATEST_MOVEMENTS).stream()
+        .map(line -> MovementRow.of(line, item, clock))
+        .toList();
   }
 
   /** What is out of the ordinary in how the item is kept. */

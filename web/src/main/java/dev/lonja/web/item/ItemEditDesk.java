@@ -28,6 +28,7 @@ import org.springframework.stereotype.Service;
 
 /** Adds, edits, retires and deletes items. */
 @Service
+@Allowed.ToKeepStore
 public class ItemEditDesk {
 
   /** The field on which an edit that met another is refused. */

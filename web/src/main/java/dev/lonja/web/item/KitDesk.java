@@ -38,6 +38,7 @@ import org.springframework.stereotype.Service;
 
 /** Shows what a kit covers, and lays it on a tray. */
 @Service
+@Allowed.ToSeeStore
 public class KitDesk {
 
   private final LonjaStore store;

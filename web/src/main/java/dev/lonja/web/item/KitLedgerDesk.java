@@ -30,6 +30,7 @@ import org.springframework.stereotype.Service;
 
 /** Makes kits of loose parts and takes them apart, in the ledger. */
 @Service
+@Allowed.ToKeepStore
 public class KitLedgerDesk {
 
   private static final BigDecimal MOST_KITS = BigDecimal.valueOf(1_000);

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 
 /** Pictures of items: PNG or JPEG, told by their first bytes and not by what they are called. */
 @Service
+@Allowed.ToSeeMachines
 public class PictureDesk {
 
   private static final int MOST_BYTES = 524_288;

@@ -29,6 +29,7 @@ import org.springframework.stereotype.Service;
  * any reading, for a person to look at.
  */
 @Service
+@Allowed.ToReadMeters
 public class FeedDesk {
 
   private static final String ACTOR = "telematics";

@@ -31,6 +31,7 @@ import org.springframework.stereotype.Service;
 
 /** Rules on readings, corrects them, notes exchanged meters and lay-ups of one unit. */
 @Service
+@Allowed.ToSeeMachines
 public class UnitMetersDesk {
 
   private static final int LONGEST_REASON = 200;

@@ -43,6 +43,7 @@ import org.springframework.stereotype.Service;
  * product, and who signs for one that the spec does not allow without a word.
  */
 @Service
+@Allowed.ToSeeStore
 public class FluidChoiceDesk {
 
   private static final int LONGEST_NAME = 60;

@@ -12,6 +12,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.SpecUse;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.web.fluid.ReasonWording;
@@ -27,6 +28,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers which packs of a product to buy, and which to take off the shelf. */
 @Service
+@Allowed.ToSeeStore
 class PackDesk {
 
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(5_000);

@@ -8,6 +8,7 @@ import dev.lonja.web.request.Typed;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,7 +30,7 @@ class TopUpController {
   @GetMapping("/oils/top-up")
   String topUp(
       @RequestParam(defaultValue = "") String unit,
-      @RequestParam(defaultValue = "0") CompartmentId compartment,
+      @RequestParam Optional<CompartmentId> compartment,
       @RequestParam(defaultValue = "") String litres,
       Model model) {
     return page(unit, compartment, litres, Map.of(), List.of(), model);
@@ -48,7 +49,7 @@ class TopUpController {
       Model model) {
     TopUpDesk.Form form = new TopUpDesk.Form(unit, compartment, litres, itemId, signedBy, why);
     return desk.add(sent, form)
-        .next(problems -> page(unit, compartment, litres, typed, problems, model));
+        .next(problems -> page(unit, Optional.of(compartment), litres, typed, problems, model));
   }
 
   @PostMapping("/oils/top-up/withdraw")
@@ -60,12 +61,12 @@ class TopUpController {
       @RequestParam(defaultValue = "") String why,
       Model model) {
     return desk.withdraw(sent, unit, compartment, topUp, why)
-        .next(problems -> page(unit, compartment, "", Map.of(), problems, model));
+        .next(problems -> page(unit, Optional.of(compartment), "", Map.of(), problems, model));
   }
 
   private String page(
       String unit,
-      CompartmentId compartment,
+      Optional<CompartmentId> compartment,
       String litres,
       Map<String, String> typed,
       List<Problem> problems,

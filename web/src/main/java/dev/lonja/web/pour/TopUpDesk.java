@@ -40,6 +40,7 @@ import org.springframework.stereotype.Service;
  * machine; and takes back what was noted in error.
  */
 @Service
+@Allowed.ToKeepStore
 public class TopUpDesk {
 
   static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);

@@ -15,6 +15,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.SumpLoader;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
@@ -33,6 +34,7 @@ import org.springframework.stereotype.Service;
 
 /** Shows what is in a compartment now, and what on the shelf may be added to it. */
 @Service
+@Allowed.ToSeeStore
 class TopUpPages {
 
   private static final String USUAL = "0.5";
@@ -46,7 +48,8 @@ class TopUpPages {
   }
 
   /** The page; what is wrong with what was asked is in {@code typed}. */
-  TopUpView view(String unitCode, CompartmentId compartmentId, String litres, Typed typed) {
+  TopUpView view(
+      String unitCode, Optional<CompartmentId> compartmentId, String litres, Typed typed) {
     return store.read(
         session -> {
           FleetPicture fleet = FleetPicture.load(session, clock.today());
@@ -57,7 +60,9 @@ class TopUpPages {
           List<Compartment> compartments =
               unit.map(u -> fleet.needs(u.id()).compartments()).orElse(List.of());
           Optional<Compartment> chosen =
-              compartments.stream().filter(c -> c.id().equals(compartmentId)).findFirst();
+              compartments.stream()
+                  .filter(c -> compartmentId.equals(Optional.of(c.id())))
+                  .findFirst();
           String amount = litres.isBlank() ? USUAL : litres;
           Optional<Volume> volume =
               typed

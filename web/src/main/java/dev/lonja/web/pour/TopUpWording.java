@@ -1,10 +1,38 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.web.frame.State;
 
 /** Puts what speaks against a top-up into words. */
 final class TopUpWording {
+
+  private static final Cases<TopUp.Concern, String> LINE =
+      Cases.<TopUp.Concern, String>over(TopUp.Concern.class)
+          .when(TopUp.Concern.Unsuitable.class, any -> "it may not go in here at all")
+          .when(
+              TopUp.Concern.MustNotMix.class,
+              c -> c.present().display() + " is in there: " + apart(c.why()))
+          .when(
+              TopUp.Concern.BelowMeets.class,
+              c -> "its verdict here is " + c.level().words() + " only")
+          .when(
+              TopUp.Concern.TooMuchOfOthers.class,
+              c ->
+                  "that makes "
+                      + c.others().display()
+                      + " of other products since the drain; up to "
+                      + c.most().display()
+                      + " is free, a tenth of the fill")
+          .when(
+              TopUp.Concern.FamilyUnknown.class,
+              c ->
+                  "whether it mixes with "
+                      + c.present().display()
+                      + " is not known: "
+                      + apart(c.about()))
+          .when(TopUp.Concern.ContentsUnknown.class, c -> "what is in there is not on file")
+          .all();
 
   private TopUpWording() {}
 
@@ -17,25 +45,7 @@ final class TopUpWording {
   }
 
   static String line(TopUp.Concern concern) {
-    if (concern instanceof TopUp.Concern.Unsuitable) {
-      return "it may not go in here at all";
-    } else if (concern instanceof TopUp.Concern.MustNotMix c) {
-      return c.present().display() + " is in there: " + apart(c.why());
-    } else if (concern instanceof TopUp.Concern.BelowMeets c) {
-      return "its verdict here is " + c.level().words() + " only";
-    } else if (concern instanceof TopUp.Concern.TooMuchOfOthers c) {
-      return "that makes "
-          + c.others().display()
-          + " of other products since the drain; up to "
-          + c.most().display()
-          + " is free, a tenth of the fill";
-    } else if (concern instanceof TopUp.Concern.FamilyUnknown c) {
-      return "whether it mixes with "
-          + c.present().display()
-          + " is not known: "
-          + apart(c.about());
-    }
-    return "what is in there is not on file";
+    return LINE.apply(concern);
   }
 
   private static String apart(TopUp.Mixture mixture) {

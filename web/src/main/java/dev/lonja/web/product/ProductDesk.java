@@ -48,6 +48,7 @@ import org.springframework.stereotype.Service;
 
 /** Fluids independent of their packs: shown with where they may go, and edited with the effect. */
 @Service
+@Allowed.ToSeeStore
 public class ProductDesk {
 
   private final LonjaStore store;
@@ -199,6 +200,7 @@ public class ProductDesk {
   }
 
   /** The form, filled as typed or as on file; without an id it is for a new product. */
+  @Allowed.ToKeepStore
   Optional<ProductView.Form> form(Optional<ProductId> id, Map<String, String> typed) {
     return store.read(
         session -> {
@@ -234,6 +236,7 @@ public class ProductDesk {
   }
 
   /** What a form would mean, without saving it. */
+  @Allowed.ToKeepStore
   ProductView.Effect effect(Map<String, String> fields) {
     return store.read(session -> effect(session, fields));
   }

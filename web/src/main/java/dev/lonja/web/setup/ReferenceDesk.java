@@ -26,6 +26,7 @@ import org.springframework.stereotype.Service;
 
 /** What the store sets up for its items: rubbers in fluids, who supplies, the bins. */
 @Service
+@Allowed.ToSeeStore
 public class ReferenceDesk {
 
   private static final int LONGEST_NAME = 60;

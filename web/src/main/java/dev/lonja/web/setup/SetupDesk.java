@@ -29,6 +29,7 @@ import org.springframework.stereotype.Service;
 
 /** The store's policies, each with what it takes in the forecast. */
 @Service
+@Allowed.ToSeeStore
 public class SetupDesk {
 
   private static final int WEEKS = 52;

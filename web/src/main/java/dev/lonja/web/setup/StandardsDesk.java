@@ -29,6 +29,7 @@ import org.springframework.stereotype.Service;
 
 /** The public reference data, shown with the standards they remind of and edited with a history. */
 @Service
+@Allowed.ToSeeStore
 public class StandardsDesk {
 
   private final LonjaStore store;

@@ -13,6 +13,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.SpecUse;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.web.fluid.ReasonWording;
@@ -30,6 +31,7 @@ import org.springframework.stereotype.Service;
 
 /** Which product may go where: the matrix of products and specs in use. */
 @Service
+@Allowed.ToSeeStore
 class MatrixDesk {
 
   private static final int MOST_ROWS = 120;

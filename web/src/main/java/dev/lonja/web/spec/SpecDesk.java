@@ -42,6 +42,7 @@ import org.springframework.stereotype.Service;
 
 /** What one compartment demands: shown with what meets it, and edited with the effect at once. */
 @Service
+@Allowed.ToSeeStore
 public class SpecDesk {
 
   private final LonjaStore store;
@@ -158,6 +159,7 @@ public class SpecDesk {
   }
 
   /** The form, filled as typed or as on file; empty if there is no such compartment. */
+  @Allowed.ToKeepStore
   Optional<SpecView.Form> form(CompartmentId compartmentId, Map<String, String> typed) {
     return store.read(
         session ->
@@ -186,6 +188,7 @@ public class SpecDesk {
   }
 
   /** What a form would mean, without saving it. */
+  @Allowed.ToKeepStore
   SpecView.Effect effect(Map<String, String> fields) {
     return store.read(session -> effect(session, fields));
   }

@@ -36,6 +36,7 @@ import org.springframework.stereotype.Service;
 
 /** The store's temperature year, and what may be used in part of it only. */
 @Service
+@Allowed.ToSeeStore
 public class YearDesk {
 
   private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);

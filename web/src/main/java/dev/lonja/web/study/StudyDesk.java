@@ -37,6 +37,7 @@ import org.springframework.stereotype.Service;
 
 /** Which products are really needed: studies made, kept, compared and put into effect. */
 @Service
+@Allowed.ToSeeStore
 public class StudyDesk {
 
   private static final int LONGEST_TITLE = 60;

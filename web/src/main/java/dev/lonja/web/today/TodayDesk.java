@@ -35,6 +35,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers what must leave the counter this week and what stands in the way. */
 @Service
+@Allowed.ToSeeStore
 public class TodayDesk {
 
   private static final int WORKING_DAYS = 5;

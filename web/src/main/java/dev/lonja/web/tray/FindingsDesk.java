@@ -42,6 +42,7 @@ import org.springframework.stereotype.Service;
  * from them.
  */
 @Service
+@Allowed.ToSeeMachines
 public class FindingsDesk {
 
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(2_000);

@@ -45,6 +45,7 @@ import org.springframework.stereotype.Service;
  * notes the meters and records the tasks as done, all in one transaction.
  */
 @Service
+@Allowed.ToKeepStore
 public class HandOverDesk {
 
   private static final int LONGEST_NAME = 60;

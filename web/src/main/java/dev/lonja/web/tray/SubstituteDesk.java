@@ -41,6 +41,7 @@ import org.springframework.stereotype.Service;
  * needs is added by itself; what the substitute's box brings is dropped.
  */
 @Service
+@Allowed.ToSeeStore
 public class SubstituteDesk {
 
   private static final int LONGEST_REASON = 200;

@@ -32,6 +32,7 @@ import org.springframework.stereotype.Service;
 
 /** Starts trays and lays them, line by line. What is laid is held, not yet issued. */
 @Service
+@Allowed.ToKeepStore
 public class TrayDesk {
 
   private final OnceOnly once;

@@ -18,6 +18,7 @@ import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
+import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
@@ -41,6 +42,7 @@ import org.springframework.stereotype.Service;
  * Answers what goes into a job and whether it is here. The workshop sees the trays it was handed.
  */
 @Service
+@Allowed.ToSeeMachines
 public class TrayPages {
 
   private static final int DAYS_BACK = 30;

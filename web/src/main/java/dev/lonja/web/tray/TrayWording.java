@@ -1,49 +1,67 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TakeLine;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 
 /** Why a line is on a tray and what to watch for, in words. */
 public final class TrayWording {
+
+  private static final Cases<TakeLine.Reason, String> NOTE =
+      Cases.<TakeLine.Reason, String>over(TakeLine.Reason.class)
+          .when(TakeLine.Reason.Fill.class, TrayWording::fill)
+          .when(TakeLine.Reason.NewSeal.class, seal -> join("Policy: always new.", seal.note()))
+          .when(
+              TakeLine.Reason.OnInspection.class,
+              inspection -> join("Only if worn; comes back if unused.", inspection.note()))
+          .when(TakeLine.Reason.Part.class, TakeLine.Reason.Part::note)
+          .all();
+
+  private static final Cases<TakeLine.Reason, String> REASON =
+      Cases.<TakeLine.Reason, String>over(TakeLine.Reason.class)
+          .when(
+              TakeLine.Reason.Fill.class,
+              fill ->
+                  fill.condition().words()
+                      + ", "
+                      + fill.capacity().display()
+                      + fill.filterVolume()
+                          .map(v -> " with " + v.display() + " in the filter")
+                          .orElse("")
+                      + ", "
+                      + percent(fill.handlingLoss())
+                      + " handling loss")
+          .when(
+              TakeLine.Reason.NewSeal.class,
+              seal -> "new seal whenever the " + seal.compartment().toLowerCase() + " is drained")
+          .when(
+              TakeLine.Reason.OnInspection.class,
+              inspection ->
+                  "replaced in "
+                      + percent(inspection.chance().value())
+                      + (inspection.chance().isLearned()
+                          ? " of inspections: "
+                              + inspection.chance().replaced()
+                              + " of "
+                              + inspection.chance().inspected()
+                              + " recorded"
+                          : " of inspections, until 5 are recorded"))
+          .when(TakeLine.Reason.Part.class, part -> "replaced every time")
+          .all();
 
   private TrayWording() {}
 
   /** "Drain with filter. Pour 5.70 L first, keep 700 mL for after running." */
   public static String note(TakeLine.Reason reason) {
-    if (reason instanceof TakeLine.Reason.Fill fill) {
-      return fill(fill);
-    } else if (reason instanceof TakeLine.Reason.NewSeal seal) {
-      return join("Policy: always new.", seal.note());
-    } else if (reason instanceof TakeLine.Reason.OnInspection inspection) {
-      return join("Only if worn; comes back if unused.", inspection.note());
-    }
-    return ((TakeLine.Reason.Part) reason).note();
+    return NOTE.apply(reason);
   }
 
   /** The same for the drill-down, where the chance and the loss explain the figure. */
   public static String reason(TakeLine.Reason reason) {
-    if (reason instanceof TakeLine.Reason.Fill fill) {
-      return fill.condition().words()
-          + ", "
-          + fill.capacity().display()
-          + fill.filterVolume().map(v -> " with " + v.display() + " in the filter").orElse("")
-          + ", "
-          + percent(fill.handlingLoss())
-          + " handling loss";
-    } else if (reason instanceof TakeLine.Reason.NewSeal seal) {
-      return "new seal whenever the " + seal.compartment().toLowerCase() + " is drained";
-    } else if (reason instanceof TakeLine.Reason.OnInspection inspection) {
-      ReplacementChance chance = inspection.chance();
-      return "replaced in "
-          + percent(chance.value())
-          + (chance.isLearned()
-              ? " of inspections: " + chance.replaced() + " of " + chance.inspected() + " recorded"
-              : " of inspections, until 5 are recorded");
-    }
-    return "replaced every time";
+    return REASON.apply(reason);
   }
 
   private static String fill(TakeLine.Reason.Fill fill) {
@@ -62,7 +80,7 @@ public final class TrayWording {
   }
 
   private static String percent(BigDecimal share) {
-    return PlainDecimal.of(share.movePointRight(2)) + " %";
+    return PlainDecimal.of(share.movePointRight(2).setScale(1, RoundingMode.HALF_UP)) + " %";
   }
 
   private static String join(String one, String other) {

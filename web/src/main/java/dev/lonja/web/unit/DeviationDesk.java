@@ -21,6 +21,7 @@ import org.springframework.stereotype.Service;
 
 /** Notes how a unit differs from its variant, and lets it follow the variant again. */
 @Service
+@Allowed.ToKeepStore
 public class DeviationDesk {
 
   private static final int LONGEST_REASON = 200;

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
@@ -21,6 +22,40 @@ final class DeviationWording {
   private final Session session;
   private final UnitNeeds variant;
   private final List<Task> variantTasks;
+  private final Cases<Deviation.Change, String> words =
+      Cases.<Deviation.Change, String>over(Deviation.Change.class)
+          .when(
+              Deviation.Change.NoCompartment.class,
+              none -> compartment(none.compartmentId()).name() + ": absent on this unit")
+          .when(
+              Deviation.Change.NoPosition.class,
+              none -> position(none.positionId()).name() + ": absent on this unit")
+          .when(
+              Deviation.Change.NoTask.class,
+              none -> task(none.taskId()).name() + ": not done on this unit")
+          .when(
+              Deviation.Change.OtherFluid.class,
+              other -> compartment(other.compartmentId()).name() + ": " + number(other.itemId()))
+          .when(
+              Deviation.Change.OtherPart.class,
+              other -> position(other.positionId()).name() + ": " + number(other.itemId()))
+          .when(
+              Deviation.Change.OtherCapacity.class,
+              other ->
+                  compartment(other.compartmentId()).name()
+                      + ", "
+                      + other.condition().words()
+                      + ": "
+                      + other.volume().display()
+                      + compartment(other.compartmentId())
+                          .capacity(other.condition())
+                          .map(listed -> ", listed " + listed.display())
+                          .orElse(""))
+          .when(
+              Deviation.Change.OtherTorque.class,
+              other -> position(other.positionId()).name() + ": " + other.torque().display())
+          .when(Deviation.Change.OtherInterval.class, this::interval)
+          .all();
 
   DeviationWording(Session session, UnitNeeds variant, List<Task> variantTasks) {
     this.session = session;
@@ -37,38 +72,13 @@ final class DeviationWording {
   UnitView.DeviationRow row(Deviation deviation, LocalDate today) {
     return new UnitView.DeviationRow(
         deviation.id(),
-        what(deviation.change()),
+        words.apply(deviation.change()),
         source(deviation, today),
         deviation.reason(),
         Words.day(deviation.since(), today));
   }
 
-  private String what(Deviation.Change change) {
-    if (change instanceof Deviation.Change.NoCompartment none) {
-      return compartment(none.compartmentId()).name() + ": absent on this unit";
-    } else if (change instanceof Deviation.Change.NoPosition none) {
-      return position(none.positionId()).name() + ": absent on this unit";
-    } else if (change instanceof Deviation.Change.NoTask none) {
-      return task(none.taskId()).name() + ": not done on this unit";
-    } else if (change instanceof Deviation.Change.OtherFluid other) {
-      return compartment(other.compartmentId()).name() + ": " + number(other.itemId());
-    } else if (change instanceof Deviation.Change.OtherPart other) {
-      return position(other.positionId()).name() + ": " + number(other.itemId());
-    } else if (change instanceof Deviation.Change.OtherCapacity other) {
-      Compartment compartment = compartment(other.compartmentId());
-      return compartment.name()
-          + ", "
-          + other.condition().words()
-          + ": "
-          + other.volume().display()
-          + compartment
-              .capacity(other.condition())
-              .map(listed -> ", listed " + listed.display())
-              .orElse("");
-    } else if (change instanceof Deviation.Change.OtherTorque other) {
-      return position(other.positionId()).name() + ": " + other.torque().display();
-    }
-    Deviation.Change.OtherInterval other = (Deviation.Change.OtherInterval) change;
+  private String interval(Deviation.Change.OtherInterval other) {
     Task task = task(other.taskId());
     return task.name()
         + ": every "

@@ -33,6 +33,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers what each machine is and when it is due, and takes meter readings. */
 @Service
+@Allowed.ToSeeMachines
 public class FleetDesk {
 
   private static final int MOST_EVENTS = 60;

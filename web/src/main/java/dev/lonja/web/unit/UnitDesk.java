@@ -28,6 +28,7 @@ import org.springframework.stereotype.Service;
 
 /** Takes units into the fleet, each like one that is there, and out of it. */
 @Service
+@Allowed.ToKeepStore
 public class UnitDesk {
 
   private static final int LONGEST_NAME = 60;

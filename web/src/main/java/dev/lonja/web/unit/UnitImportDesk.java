@@ -16,6 +16,7 @@ import org.springframework.stereotype.Service;
 
 /** Takes many units into the fleet at once, after showing what would come in. */
 @Service
+@Allowed.ToKeepStore
 public class UnitImportDesk {
 
   private static final int MOST_LINES = 5_000;

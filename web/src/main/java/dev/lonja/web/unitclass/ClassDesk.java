@@ -32,6 +32,7 @@ import org.springframework.stereotype.Service;
 
 /** Classes of units: their names, how their year goes, and their calendars. */
 @Service
+@Allowed.ToSeeStore
 public class ClassDesk {
 
   private static final int LONGEST_NAME = 60;

@@ -28,6 +28,7 @@ import org.springframework.stereotype.Service;
 
 /** Models and variants: new ones, copies, and the parts and tasks of each. */
 @Service
+@Allowed.ToSeeStore
 public class VariantDesk {
 
   private static final int LONGEST_NAME = 60;

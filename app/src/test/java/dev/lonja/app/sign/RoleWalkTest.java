@@ -1,0 +1,160 @@
+package dev.lonja.app.sign;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.core.MethodParameter;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Every route with every role: what is not for a role answers 403, wherever it is asked. */
+class RoleWalkTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  /** Pages that lead in or are read without signing in, and the server's own. */
+  private static final Set<String> OPEN_TO_ALL =
+      Set.of("/sign-in", "/first-start", "/feeds/{secret}.ics", "/error");
+
+  /** What the workshop may open: machines and their meters, numbers, its own trays. */
+  private static final Set<String> FOR_THE_WORKSHOP =
+      Set.of(
+          "/",
+          "/find",
+          "/find/compare",
+          "/find/compare.pdf",
+          "/find/measure",
+          "/fleet",
+          "/fleet/due",
+          "/fleet/meters",
+          "/fleet/{code}",
+          "/fleet/{code}/fits/{positionId}",
+          "/fleet/{code}/meters",
+          "/fleet/{code}/move",
+          "/fleet/{code}/sheet.pdf",
+          "/items/{id}",
+          "/items/{id}/picture",
+          "/parts/{id}",
+          "/parts/{id}/map",
+          "/trays",
+          "/trays/{id}");
+
+  private record Route(String path, HandlerMethod handler) {}
+
+  private static List<Route> routes(RequestMethod method) {
+    return SERVER.bean(RequestMappingHandlerMapping.class).getHandlerMethods().entrySet().stream()
+        .filter(entry -> entry.getKey().getMethodsCondition().getMethods().contains(method))
+        .flatMap(entry -> paths(entry.getKey()).map(path -> new Route(path, entry.getValue())))
+        .filter(route -> !OPEN_TO_ALL.contains(route.path()))
+        .toList();
+  }
+
+  private static java.util.stream.Stream<String> paths(RequestMappingInfo info) {
+    return info.getPatternValues().stream()
+        .map(path -> path.replaceAll(":(?:[^{}]|\\{[^}]*})+(?=})", ""));
+  }
+
+  /** Something that is there for each variable of a path. */
+  private static String filled(String path) {
+    return path.replace("{code}", "RT-04")
+        .replace("{unit}", "RT-04")
+        .replace("{position}", "1")
+        .replace("{name}", "service_classes")
+        .replace("{kind}", "position")
+        .replace("/kit/{what}", "/kit/break")
+        .replace("{what}", "lay")
+        .replace("{action}", "retire")
+        .replaceAll("\\{[a-zA-Z]+}", "1");
+  }
+
+  @Test
+  void theWorkshopOpensWhatItsWorkNeeds() {
+    Visitor workshop = SERVER.signedInAs("workshop");
+    Set<String> opened = new TreeSet<>();
+    for (Route route : routes(RequestMethod.GET)) {
+      int status = workshop.get(filled(route.path()) + "?asked=1&offered=2&unit=RT-04").status();
+      if (status != 403) {
+        opened.add(route.path());
+      }
+      assertThat(status).as(route.path()).isLessThan(500);
+    }
+    assertThat(opened).isEqualTo(new TreeSet<>(FOR_THE_WORKSHOP));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"buyer", "auditor"})
+  void whoReadsTheStoreChangesNothing(String name) {
+    Visitor visitor = SERVER.signedInAs(name);
+    String token = token(visitor);
+    for (Route route : routes(RequestMethod.POST)) {
+      if (takesAFile(route)) {
+        continue;
+      }
+      Visitor.Page answer = visitor.post(filled(route.path()), fields(route, token));
+      assertThat(answer.status()).as(route.path()).isEqualTo(403);
+    }
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void theWorkshopChangesMetersOnly() {
+    Visitor workshop = SERVER.signedInAs("workshop");
+    String token = token(workshop);
+    Set<String> may = new TreeSet<>();
+    for (Route route : routes(RequestMethod.POST)) {
+      if (!takesAFile(route)
+          && workshop.post(filled(route.path()), fields(route, token)).status() != 403) {
+        may.add(route.path());
+      }
+    }
+    assertThat(may).allMatch(path -> path.contains("meter") || path.contains("reading"));
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static String token(Visitor visitor) {
+    return visitor.get("/fleet").form("/sign-out").select("[name=_csrf]").attr("value");
+  }
+
+  private static boolean takesAFile(Route route) {
+    return java.util.Arrays.stream(route.handler().getMethodParameters())
+        .anyMatch(parameter -> parameter.getParameterType() == MultipartFile.class);
+  }
+
+  private static String value(String name, Class<?> type) {
+    if (type == boolean.class) {
+      return "true";
+    }
+    return name.equals("day") ? "2027-03-15" : "1";
+  }
+
+  /** What the route asks for, so that only its grant can be in the way. */
+  private static Map<String, String> fields(Route route, String token) {
+    Map<String, String> fields = new HashMap<>();
+    fields.put("_csrf", token);
+    fields.put("requestKey", "role-walk-" + Math.abs(route.path().hashCode()));
+    for (MethodParameter parameter : route.handler().getMethodParameters()) {
+      RequestParam asked = parameter.getParameterAnnotation(RequestParam.class);
+      if (asked != null && parameter.getParameterType() != Map.class) {
+        parameter.initParameterNameDiscovery(
+            new org.springframework.core.DefaultParameterNameDiscoverer());
+        String name = asked.name().isEmpty() ? parameter.getParameterName() : asked.name();
+        fields.put(name, value(name, parameter.getParameterType()));
+      }
+    }
+    return fields;
+  }
+}
