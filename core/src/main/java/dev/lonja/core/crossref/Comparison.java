@@ -7,9 +7,10 @@ import java.util.List;
 
 /**
  * The metal: the recorded properties of an offered part held against those of the one that is asked
- * for, by the rules of the family. All limits are in base units, with both ends allowed.
+ * for, by the rules of the family, and against the limits of the place, which hold for every family
+ * that can have the property. All limits are in base units, with both ends allowed.
  *
- * @param familiesDiffer then nothing else is compared
+ * @param familiesDiffer then only the limits of the place are judged
  * @param familyUnknown of one side or both, which counts as an unverified property
  */
 public record Comparison(boolean familiesDiffer, boolean familyUnknown, List<Finding> findings) {
@@ -20,14 +21,13 @@ public record Comparison(boolean familiesDiffer, boolean familyUnknown, List<Fin
 
   /** Holds {@code offered} against {@code asked} for a place. */
   public static Comparison of(Part asked, Part offered, Fitting place, RubberTable rubbers) {
+    PartPair pair = new PartPair(asked, offered, place, rubbers);
     if (asked.family().isEmpty() || offered.family().isEmpty()) {
-      return new Comparison(false, true, List.of());
+      return new Comparison(false, true, pair.judgeLimits());
     }
-    if (asked.family().get() != offered.family().get()) {
-      return new Comparison(true, false, List.of());
-    }
-    return new Comparison(
-        false, false, new PartPair(asked, offered, place, rubbers).compare(asked.family().get()));
+    return asked.family().equals(offered.family())
+        ? new Comparison(false, false, pair.compare(asked.family().get()))
+        : new Comparison(true, false, pair.judgeLimits());
   }
 
   /** True if something differs that must agree, whatever the place. */

@@ -11,9 +11,12 @@ import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Pressure;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.Predicate;
 
 /**
  * Two parts while they are compared, by the rules of their family: what must agree, what a person
@@ -34,6 +37,19 @@ final class PartPair {
   private static final BigDecimal COARSER = new BigDecimal("1.25");
   private static final int SHORE_POINTS = 5;
 
+  /** The families whose width a place may limit. */
+  private static final Set<Family> WIDE =
+      EnumSet.of(
+          Family.SPIN_ON_FILTER,
+          Family.CARTRIDGE_FILTER,
+          Family.ROUND_AIR_FILTER,
+          Family.INLINE_FUEL_FILTER,
+          Family.SEAL);
+
+  /** The families that may have a water separator. */
+  private static final Set<Family> SEPARATING =
+      EnumSet.of(Family.SPIN_ON_FILTER, Family.CARTRIDGE_FILTER, Family.INLINE_FUEL_FILTER);
+
   private final Part asked;
   private final Part offered;
   private final Fitting place;
@@ -47,7 +63,13 @@ final class PartPair {
     this.rubbers = rubbers;
   }
 
+  /** What the family's rules find, and what the place does of an offered part of that family. */
   List<Finding> compare(Family family) {
+    compareBy(family);
+    return judgeLimits();
+  }
+
+  private void compareBy(Family family) {
     switch (family) {
       case SPIN_ON_FILTER -> spinOn();
       case CARTRIDGE_FILTER -> cartridge();
@@ -60,11 +82,30 @@ final class PartPair {
       case DRAIN_PLUG -> plug();
       case FOAM_FILTER, FLUID, BELT, SPARK_PLUG, CONSUMABLE, KIT -> {}
     }
-    if (family.isFilter()) {
+  }
+
+  /**
+   * Every limit of the place that the offered part can have something to say to. A part of an
+   * unknown family can have any of it.
+   */
+  List<Finding> judgeLimits() {
+    if (canHave(Family::isFilter)) {
       limit(Property.HEIGHT, place.mostHeight());
+    }
+    if (canHave(WIDE::contains)) {
       limit(Property.OUTER_DIAMETER, place.mostOuterDiameter());
     }
+    if (place.needsAntiDrainValve() && canHave(Family.SPIN_ON_FILTER::equals)) {
+      demand(Property.ANTI_DRAIN_VALVE, new Allowance.Demanded(), has -> has);
+    }
+    if (place.needsWaterSeparator() && canHave(SEPARATING::contains)) {
+      demand(Property.WATER_SEPARATOR, new Allowance.Demanded(), has -> has);
+    }
     return findings;
+  }
+
+  private boolean canHave(Predicate<Family> some) {
+    return offered.family().map(some::test).orElse(true);
   }
 
   private void spinOn() {
@@ -75,11 +116,11 @@ final class PartPair {
     bypass();
     Optional<String> use =
         asked.properties().get(Property.USE).or(() -> offered.properties().get(Property.USE));
-    if (use.filter("oil"::equals).isPresent()) {
-      ifAsked(Property.ANTI_DRAIN_VALVE, place.needsAntiDrainValve());
+    if (use.map("oil"::equals).orElse(true)) {
+      ifAsked(Property.ANTI_DRAIN_VALVE);
     }
-    if (use.filter("fuel"::equals).isPresent()) {
-      ifAsked(Property.WATER_SEPARATOR, place.needsWaterSeparator());
+    if (use.map("fuel"::equals).orElse(true)) {
+      ifAsked(Property.WATER_SEPARATOR);
     }
     within(Property.HEIGHT, Weight.CHECK, TWO_MILLIMETRES);
     within(Property.OUTER_DIAMETER, Weight.CHECK, TWO_MILLIMETRES);
@@ -126,7 +167,7 @@ final class PartPair {
         Weight.MUST_AGREE,
         new Allowance.AtLeast(),
         (wanted, given) -> given.compareTo(wanted) >= 0);
-    ifAsked(Property.WATER_SEPARATOR, place.needsWaterSeparator());
+    ifAsked(Property.WATER_SEPARATOR);
     fineness();
   }
 
@@ -256,17 +297,14 @@ final class PartPair {
     return Math.abs(one.pascals() - other.pascals());
   }
 
-  /** What the asked-for part has, the offered one must; what the place demands, every one. */
-  private void ifAsked(Property<Boolean> property, boolean demanded) {
+  /** What the asked-for part has, the offered one must; what it lacks, the other may have. */
+  private void ifAsked(Property<Boolean> property) {
     Optional<Boolean> wanted = asked.properties().get(property);
     boolean lacksIt = wanted.filter(has -> !has).isPresent();
     if (lacksIt) {
       note(property, Weight.MUST_AGREE, Agreement.AGREES, new Allowance.IfAsked());
     } else {
       judge(property, Weight.MUST_AGREE, new Allowance.IfAsked(), (had, has) -> has);
-    }
-    if (demanded) {
-      demand(property, new Allowance.Demanded(), has -> has);
     }
   }
 
@@ -326,8 +364,7 @@ final class PartPair {
             demand(property, new Allowance.UpTo(length), given -> given.compareTo(length) <= 0));
   }
 
-  private <T> void demand(
-      Property<T> property, Allowance allowance, java.util.function.Predicate<T> met) {
+  private <T> void demand(Property<T> property, Allowance allowance, Predicate<T> met) {
     Agreement agreement =
         offered
             .properties()

@@ -50,7 +50,8 @@ public record Compartment(
     COOLING("cooling circuit"),
     BRAKE_CIRCUIT("brake circuit"),
     EXHAUST_FLUID("exhaust fluid tank"),
-    WASHER("washer tank");
+    WASHER("washer tank"),
+    FUEL_TANK("fuel tank");
 
     private final String words;
 
@@ -72,6 +73,7 @@ public record Compartment(
         case BRAKE_CIRCUIT -> FluidKind.BRAKE_FLUID;
         case EXHAUST_FLUID -> FluidKind.EXHAUST_FLUID;
         case WASHER -> FluidKind.WASHER_FLUID;
+        case FUEL_TANK -> FluidKind.DIESEL;
       };
     }
   }

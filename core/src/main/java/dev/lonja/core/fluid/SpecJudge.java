@@ -47,28 +47,25 @@ public final class SpecJudge {
 
   /** Where a product stands, without the reasons: what a matrix of many needs. */
   public Standing stand(ProductClaims product) {
-    if (product.product().kind() != spec.kind()) {
-      return Standing.OTHER_KIND;
-    }
     GradeFit grade = grade(product);
     return new Standing(
-        worst(LimitCheck.reasons(spec.limits(), product)),
-        grade.level(),
-        claims(product).level(),
-        grade.season());
+        worst(firstStep(product)), grade.level(), claims(product).level(), grade.season());
   }
 
-  /** The verdict, with every reason for and against. */
+  /** The verdict, with every reason for and against; a step that fails hides no other. */
   public Suitability judge(ProductClaims product) {
-    FluidKind kind = product.product().kind();
-    if (kind != spec.kind()) {
-      return new Suitability(
-          Standing.OTHER_KIND, List.of(new Reason.KindDiffers(spec.kind(), kind)));
-    }
-    List<Reason> reasons = new ArrayList<>(LimitCheck.reasons(spec.limits(), product));
+    List<Reason> reasons = new ArrayList<>(firstStep(product));
     reasons.addAll(grade(product).reasons());
     addClaims(product, claims(product), reasons);
     return new Suitability(stand(product), reasons);
+  }
+
+  /** The kind, and the limits if it is the one that is wanted. */
+  private List<Reason> firstStep(ProductClaims product) {
+    FluidKind kind = product.product().kind();
+    return kind == spec.kind()
+        ? LimitCheck.reasons(spec.limits(), product)
+        : List.of(new Reason.KindDiffers(spec.kind(), kind));
   }
 
   private static Level worst(List<Reason> reasons) {
@@ -194,6 +191,7 @@ public final class SpecJudge {
         }
       }
     }
+    addNearMisses(product, claims.level(), reasons);
   }
 
   private void addShortfall(ProductClaims product, Claims claims, List<Reason> reasons) {
@@ -201,7 +199,6 @@ public final class SpecJudge {
     suitable.map(Reason.SuitableForOnly::new).ifPresent(reasons::add);
     if (!spec.approvals().isEmpty()) {
       reasons.add(new Reason.LacksApproval(spec.approvals(), claims.level()));
-      addNearMisses(product, claims.level(), reasons);
     }
     boolean lacksClasses = claims == Claims.LACKS && !spec.classGroups().isEmpty();
     if (lacksClasses && classesSuffice()) {
@@ -220,10 +217,12 @@ public final class SpecJudge {
     return Optional.empty();
   }
 
+  /** Named beside every verdict, so that nobody takes the one for the other. */
   private void addNearMisses(ProductClaims product, Level level, List<Reason> reasons) {
     for (Approval carried : product.product().approvals()) {
       for (ApprovalCode wanted : spec.approvals()) {
-        if (carried.code().isNearMissOf(wanted)) {
+        boolean isWantedItself = approvalKeys.contains(carried.code().key());
+        if (!isWantedItself && carried.code().isNearMissOf(wanted)) {
           reasons.add(new Reason.NearMiss(carried.code(), wanted, level));
         }
       }

@@ -14,8 +14,6 @@ import java.util.Set;
  */
 public record Standing(Level limits, Level grade, Level claims, Set<Month> season) {
 
-  static final Standing OTHER_KIND = new Standing(Level.NO, Level.NO, Level.NO, Set.of());
-
   /** The worst of the steps. */
   public Level overall() {
     return limits.worst(grade).worst(claims);

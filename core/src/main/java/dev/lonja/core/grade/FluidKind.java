@@ -9,7 +9,9 @@ public enum FluidKind {
   BRAKE_FLUID("brake"),
   EXHAUST_FLUID("exhaust"),
   WASHER_FLUID("washer"),
-  GREASE("grease");
+  GREASE("grease"),
+  DIESEL("diesel"),
+  PETROL("petrol");
 
   private final String words;
 
@@ -25,7 +27,7 @@ public enum FluidKind {
   public boolean isGraded() {
     return switch (this) {
       case ENGINE_OIL, GEAR_OIL, HYDRAULIC_OIL, GREASE -> true;
-      case COOLANT, BRAKE_FLUID, EXHAUST_FLUID, WASHER_FLUID -> false;
+      case COOLANT, BRAKE_FLUID, EXHAUST_FLUID, WASHER_FLUID, DIESEL, PETROL -> false;
     };
   }
 }

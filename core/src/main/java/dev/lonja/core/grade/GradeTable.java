@@ -42,7 +42,7 @@ public record GradeTable(
       case GEAR_OIL -> isOf(grade, gearCold, gearHot);
       case HYDRAULIC_OIL -> hydraulic.contains(grade.key());
       case GREASE -> consistencies.contains(grade.key().replace("NLGI", ""));
-      case COOLANT, BRAKE_FLUID, EXHAUST_FLUID, WASHER_FLUID -> false;
+      case COOLANT, BRAKE_FLUID, EXHAUST_FLUID, WASHER_FLUID, DIESEL, PETROL -> false;
     };
   }
 

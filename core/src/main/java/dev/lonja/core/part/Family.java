@@ -27,6 +27,7 @@ public enum Family {
           Property.TOP_ID,
           Property.BOTTOM_ID,
           Property.END_CAP,
+          Property.WATER_SEPARATOR,
           Property.FINENESS,
           Property.FINENESS_TEST)),
   ROUND_AIR_FILTER(
@@ -40,7 +41,7 @@ public enum Family {
   PANEL_AIR_FILTER("panel air filter", List.of(Property.LENGTH, Property.WIDTH, Property.HEIGHT)),
   CABIN_FILTER(
       "cabin filter", List.of(Property.LENGTH, Property.WIDTH, Property.HEIGHT, Property.CARBON)),
-  FOAM_FILTER("foam filter", List.of()),
+  FOAM_FILTER("foam filter", List.of(Property.HEIGHT)),
   INLINE_FUEL_FILTER(
       "in-line fuel filter",
       List.of(
@@ -48,6 +49,8 @@ public enum Family {
           Property.OUTLET,
           Property.PRESSURE_CLASS,
           Property.WATER_SEPARATOR,
+          Property.HEIGHT,
+          Property.OUTER_DIAMETER,
           Property.FINENESS,
           Property.FINENESS_TEST)),
   SEAL(

@@ -190,7 +190,8 @@ public final class TopUp {
       case BRAKE_FLUID ->
           apart(present, added, present.data().base(), added.data().base(), Mixture.BRAKE_BASE);
       case HYDRAULIC_OIL -> polyglycol(present, added);
-      case ENGINE_OIL, GEAR_OIL, EXHAUST_FLUID, WASHER_FLUID, GREASE -> Optional.empty();
+      case ENGINE_OIL, GEAR_OIL, EXHAUST_FLUID, WASHER_FLUID, GREASE, DIESEL, PETROL ->
+          Optional.empty();
     };
   }
 

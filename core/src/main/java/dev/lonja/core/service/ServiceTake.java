@@ -5,7 +5,6 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
-import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
@@ -14,13 +13,11 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Works out what the tasks of one occurrence take, by the store's default policies: capacity in the
- * condition that the occurrence brings about plus a handling loss of 2 %; every drain seal of a
- * drained compartment new; parts to inspect at the chance that their class's inspections give.
+ * Works out what the tasks of one occurrence take: capacity in the condition that the occurrence
+ * brings about plus the store's handling loss; every drain seal of a drained compartment new; parts
+ * to inspect at the chance that their class's inspections give.
  */
 public final class ServiceTake {
-
-  private static final BigDecimal HANDLING_LOSS = new BigDecimal("0.02");
 
   private final UnitNeeds needs;
   private final List<Task> tasks;
@@ -90,10 +87,10 @@ public final class ServiceTake {
                 : FillCondition.WITHOUT_FILTER,
             capacity,
             fill.get().filterVolume(),
-            HANDLING_LOSS,
-            FirstPour.of(capacity));
+            needs.fills().handlingLoss(),
+            needs.fills().firstPour(capacity));
     Quantity toLay = Quantity.of(capacity);
-    Quantity expected = toLay.times(BigDecimal.ONE.add(HANDLING_LOSS));
+    Quantity expected = toLay.times(BigDecimal.ONE.add(needs.fills().handlingLoss()));
     lines.add(
         new TakeLine(
             task.id(),

@@ -81,7 +81,7 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
             new ArrayList<>(variantTasks));
     deviations.forEach(deviation -> CHANGES.apply(deviation.change()).accept(lists));
     lists.removeTasksWithoutLead();
-    UnitNeeds needs = new UnitNeeds(lists.compartments, lists.positions, variantNeeds.boxes());
+    UnitNeeds needs = variantNeeds.with(lists.compartments, lists.positions);
     return new UnitFile(needs, lists.tasks, deviations);
   }
 

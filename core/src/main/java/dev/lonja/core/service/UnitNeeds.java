@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.pour.FillPolicy;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -11,12 +12,14 @@ import java.util.List;
  * What one variant or unit is made of, as far as the store supplies it.
  *
  * @param boxes what comes in the boxes of its parts
+ * @param fills how the store reckons and pours a fill
  */
-public record UnitNeeds(List<Compartment> compartments, List<Position> positions, Boxes boxes) {
+public record UnitNeeds(
+    List<Compartment> compartments, List<Position> positions, Boxes boxes, FillPolicy fills) {
 
-  /** Of parts with nothing else in their boxes. */
+  /** Of parts with nothing else in their boxes, filled as every store does by default. */
   public UnitNeeds(List<Compartment> compartments, List<Position> positions) {
-    this(compartments, positions, Boxes.NONE);
+    this(compartments, positions, Boxes.NONE, FillPolicy.DEFAULT);
   }
 
   public UnitNeeds {
@@ -27,9 +30,12 @@ public record UnitNeeds(List<Compartment> compartments, List<Position> positions
   /** As they stand on a day, with the fluids that have taken over by then. */
   public UnitNeeds on(LocalDate day) {
     boolean changes = compartments.stream().anyMatch(c -> c.changeOver().isPresent());
-    return changes
-        ? new UnitNeeds(compartments.stream().map(c -> c.on(day)).toList(), positions, boxes)
-        : this;
+    return changes ? with(compartments.stream().map(c -> c.on(day)).toList(), positions) : this;
+  }
+
+  /** The same store's for other compartments and positions. */
+  UnitNeeds with(List<Compartment> others, List<Position> otherPositions) {
+    return new UnitNeeds(others, otherPositions, boxes, fills);
   }
 
   /** The compartment with this id; one that the unit does not have is broken data and throws. */

@@ -51,12 +51,16 @@ class ComparisonTest {
           "thread=M14×1.5; sealing=washer; shank_length=18; hex=17; magnet=no");
 
   private static Part part(Family family, String properties) {
+    return part(Optional.of(family), properties);
+  }
+
+  private static Part part(Optional<Family> family, String properties) {
     Properties all = Properties.NONE;
     for (String one : properties.split("; *")) {
       String[] pair = one.split("=");
       all = all.withWritten(pair[0], pair[1]);
     }
-    return new Part(new PartId(1), "Pellam", "PL 1", Optional.of(family), all);
+    return new Part(new PartId(1), "Pellam", "PL 1", family, all);
   }
 
   @ParameterizedTest
@@ -197,6 +201,92 @@ class ComparisonTest {
     assertThat(comparison.contradicts()).isFalse();
   }
 
+  /** The families that have a width that a place may limit, and one of which nobody knows. */
+  @ParameterizedTest
+  @CsvSource({
+    "SPIN_ON_FILTER, DIFFERS",
+    "CARTRIDGE_FILTER, DIFFERS",
+    "ROUND_AIR_FILTER, DIFFERS",
+    "INLINE_FUEL_FILTER, DIFFERS",
+    "SEAL, DIFFERS",
+    ", DIFFERS",
+    "PANEL_AIR_FILTER,",
+    "O_RING,"
+  })
+  void aPlaceThatIsTooNarrow(Family family, Agreement agreement) {
+    Fitting narrow =
+        new Fitting(
+            Optional.empty(),
+            Optional.of(Length.ofMillimetres(new BigDecimal("60"))),
+            false,
+            false,
+            List.of(),
+            Optional.empty());
+    assertThat(atPlace(family, "outer_diameter=60.001", narrow, "outer_diameter"))
+        .isEqualTo(Optional.ofNullable(agreement));
+  }
+
+  /** Every filter has a height; what is not recorded of it is not verified. */
+  @ParameterizedTest
+  @CsvSource({
+    "FOAM_FILTER, height=40.001, DIFFERS",
+    "INLINE_FUEL_FILTER, height=40, AGREES",
+    "PANEL_AIR_FILTER, length=300, UNVERIFIED",
+    ", length=300, UNVERIFIED",
+    "SEAL, height=50,"
+  })
+  void aPlaceThatIsTooLowForAnyFilter(Family family, String recorded, Agreement agreement) {
+    Fitting low =
+        new Fitting(
+            Optional.of(Length.ofMillimetres(new BigDecimal("40"))),
+            Optional.empty(),
+            false,
+            false,
+            List.of(),
+            Optional.empty());
+    assertThat(atPlace(family, recorded, low, "height")).isEqualTo(Optional.ofNullable(agreement));
+  }
+
+  /** Spin-on, cartridge and in-line filters may have a separator, whatever their use is. */
+  @ParameterizedTest
+  @CsvSource({
+    "SPIN_ON_FILTER, use=oil; water_separator=no, DIFFERS",
+    "CARTRIDGE_FILTER, water_separator=yes, AGREES",
+    "CARTRIDGE_FILTER, height=100, UNVERIFIED",
+    "INLINE_FUEL_FILTER, water_separator=no, DIFFERS",
+    ", height=100, UNVERIFIED",
+    "ROUND_AIR_FILTER, height=100,"
+  })
+  void aPlaceThatNeedsASeparator(Family family, String recorded, Agreement agreement) {
+    Fitting separating =
+        new Fitting(Optional.empty(), Optional.empty(), false, true, List.of(), Optional.empty());
+    assertThat(atPlace(family, recorded, separating, "water_separator"))
+        .isEqualTo(Optional.ofNullable(agreement));
+  }
+
+  /** What the place finds in a part whose fellow is of another family; empty if it is silent. */
+  private static Optional<Agreement> atPlace(
+      Family family, String recorded, Fitting place, String property) {
+    Part offered = part(Optional.ofNullable(family), recorded);
+    Part asked =
+        new Part(new PartId(2), "Pellam", "PL 2", Optional.of(Family.KIT), Properties.NONE);
+    return Comparison.of(asked, offered, place, RUBBERS).findings().stream()
+        .filter(finding -> finding.property().name().equals(property))
+        .peek(finding -> assertThat(finding.weight()).isEqualTo(Weight.POSITION))
+        .map(Finding::agreement)
+        .findFirst();
+  }
+
+  /** Nobody knows what the filter is for: both its valve and its separator may matter. */
+  @Test
+  void aFilterOfUnknownUse() {
+    Part with = part(Family.SPIN_ON_FILTER, "anti_drain_valve=yes; water_separator=yes");
+    Part without = part(Family.SPIN_ON_FILTER, "anti_drain_valve=no; water_separator=no");
+    Comparison comparison = Comparison.of(with, without, Fitting.ANYWHERE, RUBBERS);
+    assertThat(finding(comparison, "anti_drain_valve").agreement()).isEqualTo(Agreement.DIFFERS);
+    assertThat(finding(comparison, "water_separator").agreement()).isEqualTo(Agreement.DIFFERS);
+  }
+
   /** A filter that hangs sideways needs the valve; whether it has one must be known. */
   @Test
   void aPositionThatNeedsTheValve() {
@@ -239,7 +329,9 @@ class ComparisonTest {
     "FKM, mineral oil, AGREES, POSITION",
     "EPDM, mineral oil, DIFFERS, POSITION",
     "NBR, ester hydraulic, DIFFERS, CHECK",
-    "VMQ, ester hydraulic, UNVERIFIED, POSITION"
+    "VMQ, ester hydraulic, UNVERIFIED, POSITION",
+    // the table has no row for polyglycol: the same rubber is not verified either
+    "NBR, polyglycol, UNVERIFIED, POSITION"
   })
   void aRingInAFluid(String rubber, String fluid, Agreement agreement, Weight weight) {
     Fitting wet =

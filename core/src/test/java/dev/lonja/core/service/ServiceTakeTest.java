@@ -10,6 +10,7 @@ import static dev.lonja.core.service.Services.seal;
 import static dev.lonja.core.service.Services.sump;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
@@ -19,6 +20,7 @@ import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
@@ -147,24 +149,55 @@ class ServiceTakeTest {
   }
 
   /**
-   * Rules §6: hold back 10 %, at least 0.30 L, and round the pour down to 0.10 L. 6.40 → 5.76 →
-   * 5.70. 2.70 → hold 0.30 → 2.40. 0.28 L is less than the hold-back: pour slowly. 3.00 → 2.70
-   * exactly.
+   * Rules §6: hold back 10 %, at least 0.30 L but never more than a quarter, and round the pour
+   * down to 0.10 L, below 1 L to 0.01 L. 6.40 → 5.76 → 5.70. 2.70 → hold 0.30 → 2.40. 3.00 → 2.70
+   * exactly. 1.20 → a quarter is 0.30 too → 0.90. 1.16 → hold 0.29 → 0.87 → 0.80. 0.42 → hold 0.105
+   * → 0.315 → 0.31. 0.99 → hold 0.2475 → 0.7425 → 0.74.
    */
   @ParameterizedTest
   @CsvSource({
     "6.40, 5.70, 0.70",
     "2.70, 2.40, 0.30",
     "3.00, 2.70, 0.30",
-    "0.28, 0, 0.28",
-    "0.30, 0, 0.30",
-    "0.39, 0, 0.39",
-    "0.40, 0.10, 0.30",
+    "1.20, 0.90, 0.30",
+    "1.16, 0.80, 0.36",
+    "0.42, 0.31, 0.11",
+    "0.99, 0.74, 0.25",
+    "0.01, 0, 0.01",
     "205, 184.50, 20.50"
   })
   void holdsBackForTheTopUp(String capacity, String pour, String reserve) {
-    assertThat(FirstPour.of(Volume.ofLitres(capacity)))
+    assertThat(FillPolicy.DEFAULT.firstPour(Volume.ofLitres(capacity)))
         .isEqualTo(new FirstPour(Volume.ofLitres(pour), Volume.ofLitres(reserve)));
+  }
+
+  /**
+   * A store of its own ways: 5 % loss on 6.40 L is 6.72 L; 20 % of it is 1.28 L, so 5.12 L, in a
+   * jug of 0.50 L 5.00 L first and 1.40 L kept.
+   */
+  @Test
+  void aStoreMayReckonAndPourItsOwnWay() {
+    FillPolicy own =
+        new FillPolicy(
+            new BigDecimal("0.05"),
+            new BigDecimal("0.20"),
+            Volume.ofLitres("0.50"),
+            Volume.ofLitres("0.50"));
+    UnitNeeds needs =
+        new UnitNeeds(List.of(sump(BOTH)), List.of(filter(Optional.empty())), Boxes.NONE, own);
+    TakeLine line = ServiceTake.of(needs, List.of(CHANGE_OIL, REPLACE_FILTER)).lines().get(0);
+    assertThat(line.expected()).isEqualTo(Quantity.litres("6.72"));
+    assertThat(((TakeLine.Reason.Fill) line.reason()).firstPour())
+        .isEqualTo(new FirstPour(Volume.ofLitres("5"), Volume.ofLitres("1.40")));
+  }
+
+  @Test
+  void noStoreHoldsBackMoreThanAQuarter() {
+    assertThatThrownBy(
+            () ->
+                new FillPolicy(
+                    BigDecimal.ZERO, new BigDecimal("0.26"), Volume.ZERO, Volume.ofLitres("0.1")))
+        .hasMessageContaining("holdBack is 0.26; allowed is 0 to 0.25");
   }
 
   private static TakeLine fill(Compartment sump, Optional<Volume> volume, Task... tasks) {

@@ -60,7 +60,11 @@ final class ExchangeTables {
                     "time_zone",
                     "interval_school",
                     "interval_factor",
-                    "calendar_limit"),
+                    "calendar_limit",
+                    "handling_loss",
+                    "hold_back",
+                    "least_hold_back",
+                    "jug"),
                 "which setting"))
         .with(of("value", SETTING.VALUE, text(120), "its value"))
         .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
@@ -99,10 +103,17 @@ final class ExchangeTables {
       case "time_zone" -> ZoneId.getAvailableZoneIds().contains(row.get("value"));
       case "interval_school" ->
           Format.words(IntervalPolicy.School.values()).parse().apply(row.get("value")).isPresent();
-      case "interval_factor" ->
-          Format.scaled(4, 1_000, 10_000).parse().apply(row.get("value")).isPresent();
+      case "interval_factor" -> isScaled(row, 4, 1_000, 10_000);
       case "calendar_limit" -> Format.yesNo().parse().apply(row.get("value")).isPresent();
+      case "handling_loss" -> isScaled(row, 4, 0, 2_000);
+      case "hold_back" -> isScaled(row, 4, 0, 2_500);
+      case "least_hold_back" -> isScaled(row, 3, 0, 5_000);
+      case "jug" -> isScaled(row, 3, 10, 1_000);
       default -> true;
     };
+  }
+
+  private static boolean isScaled(Map<String, String> row, int decimals, long least, long most) {
+    return Format.scaled(decimals, least, most).parse().apply(row.get("value")).isPresent();
   }
 }

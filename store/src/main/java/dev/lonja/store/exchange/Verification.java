@@ -70,6 +70,7 @@ public final class Verification {
     checkRecords();
     checkMonths();
     checkVariants();
+    checkLeads();
     checkUnits();
     checkPreferredItems();
     checkItems();
@@ -233,6 +234,31 @@ public final class Verification {
               String task = "task " + row.value1() + OTHER;
               addIfOther("tasks", row.value2(), row.value3(), task + "compartment");
               addIfOther("tasks", row.value2(), row.value4(), task + "position");
+            });
+  }
+
+  /** A task is led by another one of its variant, which comes by itself. */
+  private void checkLeads() {
+    var lead = TASK.as("lead");
+    var leadService = SERVICE.as("lead_service");
+    context
+        .select(TASK.ID, lead.ID, lead.WITH_TASK_ID, SERVICE.VARIANT_ID, leadService.VARIANT_ID)
+        .from(TASK)
+        .join(SERVICE)
+        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .join(lead)
+        .on(lead.ID.eq(TASK.WITH_TASK_ID))
+        .join(leadService)
+        .on(leadService.ID.eq(lead.SERVICE_ID))
+        .forEach(
+            row -> {
+              if (row.value3() != null) {
+                add(
+                    "tasks",
+                    "task " + row.value1() + " is led by task " + row.value2() + ", itself led");
+              }
+              addIfOther(
+                  "tasks", row.value4(), row.value5(), "task " + row.value1() + OTHER + "task");
             });
   }
 

@@ -28,6 +28,7 @@ import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.UsageRate;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
@@ -38,6 +39,7 @@ import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.part.BoxRepository;
+import dev.lonja.store.setting.SettingRepository;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -221,6 +223,7 @@ public final class FleetRepository {
             .orderBy(POSITION.ID)
             .fetchGroups(POSITION.VARIANT_ID, FleetRepository::position);
     Boxes boxes = new BoxRepository(context).ofStockedItems();
+    FillPolicy fills = new SettingRepository(context).fillPolicy();
     Map<Long, UnitNeeds> needs = new HashMap<>();
     for (Long id : context.select(VARIANT.ID).from(VARIANT).fetch(VARIANT.ID)) {
       needs.put(
@@ -228,7 +231,8 @@ public final class FleetRepository {
           new UnitNeeds(
               compartments.getOrDefault(id, List.of()),
               positions.getOrDefault(id, List.of()),
-              boxes));
+              boxes,
+              fills));
     }
     return needs;
   }

@@ -2,7 +2,9 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.IntervalPolicy;
 import java.math.BigDecimal;
 import java.time.ZoneId;
@@ -19,6 +21,11 @@ public final class SettingRepository {
   private static final String INTERVAL_SCHOOL = "interval_school";
   private static final String INTERVAL_FACTOR = "interval_factor";
   private static final String CALENDAR_LIMIT = "calendar_limit";
+
+  private static final String HANDLING_LOSS = "handling_loss";
+  private static final String HOLD_BACK = "hold_back";
+  private static final String LEAST_HOLD_BACK = "least_hold_back";
+  private static final String JUG = "jug";
 
   private final DSLContext context;
 
@@ -59,6 +66,23 @@ public final class SettingRepository {
     put(INTERVAL_SCHOOL, policy.school().name().toLowerCase(Locale.ROOT));
     put(INTERVAL_FACTOR, PlainDecimal.of(policy.factor()));
     put(CALENDAR_LIMIT, String.valueOf(policy.calendarLimit()));
+  }
+
+  /** How the store reckons and pours a fill; the usual way until it is set. */
+  public FillPolicy fillPolicy() {
+    FillPolicy usual = FillPolicy.DEFAULT;
+    return new FillPolicy(
+        new BigDecimal(value(HANDLING_LOSS, PlainDecimal.of(usual.handlingLoss()))),
+        new BigDecimal(value(HOLD_BACK, PlainDecimal.of(usual.holdBack()))),
+        Volume.ofLitres(value(LEAST_HOLD_BACK, usual.leastHoldBack().exactText())),
+        Volume.ofLitres(value(JUG, usual.jug().exactText())));
+  }
+
+  public void set(FillPolicy policy) {
+    put(HANDLING_LOSS, PlainDecimal.of(policy.handlingLoss()));
+    put(HOLD_BACK, PlainDecimal.of(policy.holdBack()));
+    put(LEAST_HOLD_BACK, policy.leastHoldBack().exactText());
+    put(JUG, policy.jug().exactText());
   }
 
   private String value(String name, String otherwise) {

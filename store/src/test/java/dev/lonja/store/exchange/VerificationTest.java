@@ -71,6 +71,19 @@ class VerificationTest {
             "row 1 refers to another variant's compartment");
   }
 
+  /** The first task is led by itself, and so is every task that it leads in turn. */
+  @Test
+  void tasksThatLeadOneAnotherInAChain() {
+    Stores.tamper(
+        store,
+        "UPDATE task SET with_task_id = id, every_nth = 2, interval_tenths = NULL,"
+            + " interval_months = NULL, first_interval_tenths = NULL, first_interval_months = NULL,"
+            + " meter_name = NULL, season_start = NULL, before_lay_up = 0, lead_days = NULL"
+            + " WHERE id = (SELECT min(id) FROM task)");
+    assertThat(findings())
+        .anySatisfy(text -> assertThat(text).matches("task (\\d+) is led by task \\1, itself led"));
+  }
+
   @Test
   void stockThatNoMovementAccountsFor() {
     Stores.tamper(store, "INSERT INTO stock VALUES (8, 8, 2, 1000000)");

@@ -25,16 +25,30 @@ class ReferenceTest {
   /** Everything that covers anything, by hand; whatever is not here covers itself alone. */
   private static final Map<String, String> COVERS =
       Map.ofEntries(
-          Map.entry("API SQ", "API SP, API SN PLUS, API SN, API SM, API SL, API SJ"),
-          Map.entry("API SP", "API SN PLUS, API SN, API SM, API SL, API SJ"),
-          Map.entry("API SN PLUS", "API SN, API SM, API SL, API SJ"),
-          Map.entry("API SN", "API SM, API SL, API SJ"),
-          Map.entry("API SM", "API SL, API SJ"),
-          Map.entry("API SL", "API SJ"),
-          Map.entry("API CK-4", "API CJ-4, API CI-4 PLUS, API CI-4, API CH-4"),
-          Map.entry("API CJ-4", "API CI-4 PLUS, API CI-4, API CH-4"),
-          Map.entry("API CI-4 PLUS", "API CI-4, API CH-4"),
-          Map.entry("API CI-4", "API CH-4"),
+          Map.entry(
+              "API SQ",
+              "API SP, API SN PLUS, API SN, API SM, API SL, API SJ, API SH, API SG, API SF"),
+          Map.entry(
+              "API SP", "API SN PLUS, API SN, API SM, API SL, API SJ, API SH, API SG, API SF"),
+          Map.entry("API SN PLUS", "API SN, API SM, API SL, API SJ, API SH, API SG, API SF"),
+          Map.entry("API SN", "API SM, API SL, API SJ, API SH, API SG, API SF"),
+          Map.entry("API SM", "API SL, API SJ, API SH, API SG, API SF"),
+          Map.entry("API SL", "API SJ, API SH, API SG, API SF"),
+          Map.entry("API SJ", "API SH, API SG, API SF"),
+          Map.entry("API SH", "API SG, API SF"),
+          Map.entry("API SG", "API SF"),
+          Map.entry("API CH-4", "API CG-4, API CF-4, API CE, API CD"),
+          Map.entry("API CG-4", "API CF-4, API CE, API CD"),
+          Map.entry("API CF-4", "API CE, API CD"),
+          Map.entry("API CE", "API CD"),
+          Map.entry("API CF", "API CD"),
+          Map.entry(
+              "API CK-4",
+              "API CJ-4, API CI-4 PLUS, API CI-4, API CH-4, API CG-4, API CF-4, API CE, API CD"),
+          Map.entry(
+              "API CJ-4", "API CI-4 PLUS, API CI-4, API CH-4, API CG-4, API CF-4, API CE, API CD"),
+          Map.entry("API CI-4 PLUS", "API CI-4, API CH-4, API CG-4, API CF-4, API CE, API CD"),
+          Map.entry("API CI-4", "API CH-4, API CG-4, API CF-4, API CE, API CD"),
           Map.entry("ILSAC GF-7A", "ILSAC GF-6A, ILSAC GF-5, ILSAC GF-4"),
           Map.entry("ILSAC GF-6A", "ILSAC GF-5, ILSAC GF-4"),
           Map.entry("ILSAC GF-5", "ILSAC GF-4"),
@@ -60,6 +74,23 @@ class ReferenceTest {
       expected.addAll(Arrays.stream(others.split(", ")).filter(o -> !o.isEmpty()).toList());
       assertThat(covered).as(serviceClass.text()).isEqualTo(expected);
     }
+  }
+
+  /** The short old names stand for other things too: a CE mark is no class. */
+  @Test
+  void theShortOldClassesNeedTheirOrganisation() {
+    ClassList classes = SHIPPED.classes();
+    for (String old : List.of("SF", "SG", "SH", "CD", "CE", "CF")) {
+      assertThat(classes.read(old).claimed()).as(old).isEmpty();
+      assertThat(classes.read(old).notUnderstood()).as(old).containsExactly(old);
+      assertThat(classes.read("API SN/" + old).claimed())
+          .as(old)
+          .extracting(ServiceClass::text)
+          .containsExactlyInAnyOrder("API SN", "API " + old);
+    }
+    assertThat(classes.read("CF-4").claimed())
+        .extracting(ServiceClass::text)
+        .containsExactly("API CF-4");
   }
 
   @Test

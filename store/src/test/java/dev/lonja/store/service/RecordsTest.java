@@ -16,6 +16,7 @@ import dev.lonja.core.meter.MeterReplacement;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.meter.ReadingLog;
 import dev.lonja.core.meter.Ruling;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
@@ -206,6 +207,27 @@ class RecordsTest {
           return true;
         });
     assertThat(policy()).isEqualTo(shorter);
+  }
+
+  @Test
+  void aFillIsPouredTheUsualWayUntilItIsSet() {
+    assertThat(fillPolicy()).isEqualTo(FillPolicy.DEFAULT);
+    FillPolicy own =
+        new FillPolicy(
+            new BigDecimal("0.035"),
+            new BigDecimal("0.15"),
+            Volume.ofLitres("0.25"),
+            Volume.ofLitres("0.05"));
+    store.write(
+        session -> {
+          session.settings().set(own);
+          return true;
+        });
+    assertThat(fillPolicy()).isEqualTo(own);
+  }
+
+  private FillPolicy fillPolicy() {
+    return store.read(session -> session.settings().fillPolicy());
   }
 
   private IntervalPolicy policy() {

@@ -2,13 +2,9 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.fleet.Compartment;
-import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.fluid.BrakeBase;
-import dev.lonja.core.fluid.HydraulicType;
-import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -23,45 +19,14 @@ public final class PlaceDemands {
   private PlaceDemands() {}
 
   public static Fitting of(Session session, UnitNeeds needs, Position position) {
-    Position.Limits limits = position.limits();
-    boolean hangs = position.mounting().filter(m -> m != Mounting.UPRIGHT).isPresent();
-    return new Fitting(
-        limits.mostHeight(),
-        limits.mostOuterDiameter(),
-        hangs && position.kind() == Position.Kind.OIL_FILTER,
-        limits.waterSeparator(),
-        limits.materials(),
-        position
-            .compartmentId()
-            .map(needs::compartment)
+    Optional<Compartment> compartment = position.compartmentId().map(needs::compartment);
+    return Fitting.of(
+        position,
+        compartment,
+        compartment
             .flatMap(Compartment::itemId)
             .flatMap(id -> session.items().byId(id))
-            .flatMap(Item::product)
-            .flatMap(PlaceDemands::fluid));
-  }
-
-  /** A fluid as the guidance on rubbers names it; empty where it says nothing of such fluids. */
-  private static Optional<String> fluid(Product product) {
-    return switch (product.kind()) {
-      case ENGINE_OIL, GEAR_OIL -> Optional.of("mineral oil");
-      case HYDRAULIC_OIL -> product.data().type().flatMap(PlaceDemands::hydraulic);
-      case COOLANT -> Optional.of("coolant (glycol)");
-      case BRAKE_FLUID ->
-          product
-              .data()
-              .base()
-              .filter(base -> base == BrakeBase.GLYCOL)
-              .map(base -> "glycol brake fluid");
-      case EXHAUST_FLUID, WASHER_FLUID, GREASE -> Optional.empty();
-    };
-  }
-
-  private static Optional<String> hydraulic(HydraulicType type) {
-    return switch (type) {
-      case HM, HV, HEPR -> Optional.of("mineral oil");
-      case HEES, HETG -> Optional.of("ester hydraulic");
-      case HEPG -> Optional.empty();
-    };
+            .flatMap(Item::product));
   }
 
   /** The demands in a few words each. */

@@ -39,7 +39,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers what it would bring forward if a machine ran day and night for a while. */
 @Service
-@Allowed.ToSeeStore
+@Allowed.ToSeeMachines
 public class BurstDesk {
 
   private static final int DAYS_AFTER = 14;

@@ -1,5 +1,6 @@
 package dev.lonja.web.request;
 
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.desk.request.Problem;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
@@ -57,6 +58,41 @@ public final class Typed {
               + "; allowed is more than 0, up to "
               + most.toPlainString()
               + ".");
+      return Optional.empty();
+    }
+    return value;
+  }
+
+  /** A decimal number of at most so many decimals between two ends, both allowed. */
+  public Optional<BigDecimal> decimalBetween(
+      String field, String what, String text, BigDecimal least, BigDecimal most, int decimals) {
+    Optional<BigDecimal> value = decimal(field, what, text);
+    if (value.isEmpty()) {
+      return value;
+    }
+    BigDecimal number = value.get();
+    if (number.compareTo(least) < 0 || number.compareTo(most) > 0) {
+      refuse(
+          field,
+          what
+              + " is "
+              + text.strip()
+              + "; allowed is "
+              + PlainDecimal.of(least)
+              + " to "
+              + PlainDecimal.of(most)
+              + ".");
+      return Optional.empty();
+    }
+    if (number.stripTrailingZeros().scale() > decimals) {
+      refuse(
+          field,
+          what
+              + " is "
+              + text.strip()
+              + (decimals == 0
+                  ? "; write a whole number."
+                  : "; write at most " + decimals + " decimals."));
       return Optional.empty();
     }
     return value;

@@ -128,11 +128,8 @@ public class ReferenceDesk {
           Typed typed = new Typed();
           Optional<String> named = typed.text("name", "The name", name, LONGEST_NAME);
           Optional<BigDecimal> days =
-              typed.decimalUpTo("leadDays", "The lead time in days", leadDays, MOST_DAYS);
-          if (days.filter(d -> d.stripTrailingZeros().scale() > 0).isPresent()) {
-            typed.refuse(
-                "leadDays", "The lead time is " + leadDays.strip() + "; write whole days.");
-          }
+              typed.decimalBetween(
+                  "leadDays", "The lead time in days", leadDays, BigDecimal.ZERO, MOST_DAYS, 0);
           boolean twice =
               named.isPresent()
                   && session.keeping().suppliers().stream()

@@ -39,6 +39,19 @@ class SetupController {
     return outcome.next(problems -> page(typed, problems, model));
   }
 
+  @PostMapping("/setup/fills")
+  String fills(
+      Sent sent,
+      @RequestParam String handlingLoss,
+      @RequestParam String holdBack,
+      @RequestParam String leastHoldBack,
+      @RequestParam String jug,
+      @RequestParam Map<String, String> typed,
+      Model model) {
+    SetupView.Fills form = new SetupView.Fills(handlingLoss, holdBack, leastHoldBack, jug);
+    return desk.pour(sent, form).next(problems -> page(typed, problems, model));
+  }
+
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute("view", desk.view());
     model.addAttribute("typed", typed);

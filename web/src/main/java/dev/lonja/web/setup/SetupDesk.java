@@ -1,9 +1,11 @@
 package dev.lonja.web.setup;
 
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.ServiceTake;
@@ -64,7 +66,8 @@ public class SetupDesk {
               "in " + WEEKS + " weeks from today",
               Arrays.stream(IntervalPolicy.School.values())
                   .map(school -> school(loader, school, inForce, today))
-                  .toList());
+                  .toList(),
+              fills(session.settings().fillPolicy()));
         });
   }
 
@@ -107,6 +110,99 @@ public class SetupDesk {
   private static String whole(Quantity quantity) {
     return String.format(
         Locale.ROOT, "%,d", quantity.amount().setScale(0, RoundingMode.HALF_UP).longValue());
+  }
+
+  private static SetupView.Fills fills(FillPolicy policy) {
+    return new SetupView.Fills(
+        PlainDecimal.of(policy.handlingLoss().movePointRight(2)),
+        PlainDecimal.of(policy.holdBack().movePointRight(2)),
+        policy.leastHoldBack().exactText(),
+        policy.jug().exactText());
+  }
+
+  /** Sets how every fill of this store is reckoned and poured. */
+  @Allowed.ToKeepStore
+  public Outcome pour(Sent sent, SetupView.Fills form) {
+    return once.run(
+        sent,
+        session -> {
+          Typed typed = new Typed();
+          Optional<BigDecimal> loss =
+              percent(
+                  typed,
+                  "handlingLoss",
+                  "The handling loss in %",
+                  form.handlingLoss(),
+                  FillPolicy.MOST_LOSS);
+          Optional<BigDecimal> share =
+              percent(
+                  typed,
+                  "holdBack",
+                  "The hold-back in %",
+                  form.holdBack(),
+                  FillPolicy.MOST_HOLD_BACK);
+          Optional<Volume> least =
+              litres(
+                  typed,
+                  "leastHoldBack",
+                  "The least hold-back in L",
+                  form.leastHoldBack(),
+                  Volume.ZERO,
+                  FillPolicy.MOST_LEAST);
+          Optional<Volume> jug =
+              litres(
+                  typed,
+                  "jug",
+                  "The jug's graduation in L",
+                  form.jug(),
+                  FillPolicy.FINEST_JUG,
+                  FillPolicy.COARSEST_JUG);
+          if (!typed.problems().isEmpty()) {
+            return new Outcome.Refused(typed.problems());
+          }
+          FillPolicy before = session.settings().fillPolicy();
+          FillPolicy policy =
+              new FillPolicy(
+                  loss.orElseThrow(), share.orElseThrow(), least.orElseThrow(), jug.orElseThrow());
+          session.settings().set(policy);
+          session
+              .audit()
+              .add(
+                  "setting",
+                  1,
+                  new AuditLog.Line(
+                      "how a fill is poured",
+                      words(before),
+                      words(policy),
+                      sent.actor(),
+                      clock.now()));
+          return new Outcome.Done("/setup");
+        });
+  }
+
+  private static Optional<BigDecimal> percent(
+      Typed typed, String field, String what, String text, BigDecimal most) {
+    return typed
+        .decimalBetween(field, what, text, BigDecimal.ZERO, most.movePointRight(2), 2)
+        .map(percent -> percent.movePointLeft(2));
+  }
+
+  private static Optional<Volume> litres(
+      Typed typed, String field, String what, String text, Volume least, Volume most) {
+    return typed
+        .decimalBetween(field, what, text, least.litres(), most.litres(), 3)
+        .map(Volume::ofLitres);
+  }
+
+  private static String words(FillPolicy policy) {
+    SetupView.Fills fills = fills(policy);
+    return fills.handlingLoss()
+        + " % loss, "
+        + fills.holdBack()
+        + " % and at least "
+        + policy.leastHoldBack().display()
+        + " held back, jug of "
+        + policy.jug().display();
   }
 
   /** Chooses a school for the whole store. */

@@ -14,7 +14,11 @@ record SetupView(
     boolean calendarLimit,
     String inForce,
     String year,
-    List<School> schools) {
+    List<School> schools,
+    Fills fills) {
+
+  /** How a fill is reckoned and poured, as its form has it: shares in per cent, volumes in L. */
+  record Fills(String handlingLoss, String holdBack, String leastHoldBack, String jug) {}
 
   /** A school with what it takes of the whole fleet. */
   record School(

@@ -27,6 +27,8 @@ final class Cautions {
       case COOLING -> List.of("Hot coolant under pressure: let it cool before opening.");
       case BRAKE_CIRCUIT -> List.of("Brake fluid harms eyes and paint: goggles and gloves.");
       case EXHAUST_FLUID -> List.of("Exhaust fluid corrodes metal: wash spills off with water.");
+      case FUEL_TANK ->
+          List.of("Fuel burns, and so does its vapour: no flame, no spark, no hot engine.");
       case WASHER -> List.of("Washer fluid may burn: no flame, no spark.");
     };
   }

@@ -113,6 +113,7 @@ final class OutlineShapes {
       case HYDRAULIC -> new Spot(400, 112);
       case EXHAUST_FLUID -> new Spot(420, 112);
       case WASHER -> new Spot(96, 64);
+      case FUEL_TANK -> new Spot(330, 128);
     };
   }
 

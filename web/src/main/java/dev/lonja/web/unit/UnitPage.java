@@ -67,7 +67,8 @@ final class UnitPage {
     this.file = fleet.files().get(unit.id());
     this.variant = fleet.variants().get(unit.variant().id());
     this.variantTasks = fleet.makers().getOrDefault(unit.id(), List.of());
-    this.parts = new UnitParts(session, unit.code(), file.deviations(), today);
+    this.parts =
+        new UnitParts(session, unit.code(), file.deviations(), file.needs().fills(), today);
     this.moves = session.records().moves().getOrDefault(unit.id(), Map.of());
     this.wording = new DeviationWording(session, variant, variantTasks);
   }

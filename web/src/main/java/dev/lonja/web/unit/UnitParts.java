@@ -5,7 +5,7 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Due;
@@ -23,12 +23,19 @@ import java.util.stream.Stream;
 /** What a unit is made of, in words, with where each deviating value comes from. */
 final class UnitParts {
 
+  private final FillPolicy fills;
   private final Session session;
   private final String unitCode;
   private final List<Deviation> deviations;
   private final LocalDate today;
 
-  UnitParts(Session session, String unitCode, List<Deviation> deviations, LocalDate today) {
+  UnitParts(
+      Session session,
+      String unitCode,
+      List<Deviation> deviations,
+      FillPolicy fills,
+      LocalDate today) {
+    this.fills = fills;
     this.unitCode = unitCode;
     this.session = session;
     this.deviations = deviations;
@@ -62,7 +69,7 @@ final class UnitParts {
         compartment
             .capacity(FillCondition.WITH_FILTER)
             .or(() -> compartment.capacity(FillCondition.WITHOUT_FILTER))
-            .map(FirstPour::of)
+            .map(fills::firstPour)
             .map(p -> "first pour " + p.pour().display() + ", keep " + p.reserve().display())
             .orElse(""),
         compartment.hint(),

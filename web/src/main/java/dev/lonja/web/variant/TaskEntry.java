@@ -75,7 +75,7 @@ final class TaskEntry {
     Span first = span("firstRun", "The first interval", "firstMonths");
     Optional<BigDecimal> severity = severity();
     Optional<Integer> nth = whole("nth", "Every nth time", MOST_NTH);
-    Optional<Integer> leadDays = whole("leadDays", "The days before", MOST_LEAD_DAYS);
+    Optional<Integer> leadDays = leadDays();
     Optional<MonthDay> season = season();
     boolean beforeLayUp = form.containsKey("beforeLayUp");
     Optional<TaskId> lead = lead(id);
@@ -165,6 +165,15 @@ final class TaskEntry {
     return value.map(BigDecimal::intValue);
   }
 
+  private Optional<Integer> leadDays() {
+    return text("leadDays").isEmpty()
+        ? Optional.empty()
+        : typed
+            .decimalBetween(
+                "leadDays", "The days before", text("leadDays"), BigDecimal.ZERO, MOST_LEAD_DAYS, 0)
+            .map(BigDecimal::intValueExact);
+  }
+
   private Optional<BigDecimal> severity() {
     Optional<BigDecimal> severity =
         text("severity").isEmpty()
@@ -237,7 +246,7 @@ final class TaskEntry {
       typed.refuse("nth", "A task that leads needs every nth time it comes along, 2 to 50.");
     }
     if ((season.isPresent() || beforeLayUp) && leadDays.isEmpty()) {
-      typed.refuse("leadDays", "How many days before is missing; allowed is 1 to 120.");
+      typed.refuse("leadDays", "How many days before is missing; allowed is 0 to 120.");
     }
     if (!first.isNone() && interval.isNone()) {
       typed.refuse("firstRun", "A first interval needs a regular one beside it.");
