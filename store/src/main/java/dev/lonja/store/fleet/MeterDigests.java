@@ -18,7 +18,7 @@ import org.jooq.DSLContext;
 
 /**
  * What the notes of all meters come down to. They are read once and again only when something was
- * noted of a meter, its calendar changed or the day is another one.
+ * noted of a meter or its calendar changed.
  */
 public final class MeterDigests {
 
