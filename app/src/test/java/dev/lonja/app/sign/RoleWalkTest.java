@@ -42,6 +42,7 @@ class RoleWalkTest {
           "/fleet/due",
           "/fleet/meters",
           "/fleet/{code}",
+          "/fleet/{code}/burst",
           "/fleet/{code}/fits/{positionId}",
           "/fleet/{code}/meters",
           "/fleet/{code}/move",

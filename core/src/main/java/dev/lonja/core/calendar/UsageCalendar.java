@@ -36,21 +36,35 @@ public record UsageCalendar(List<Integer> monthlyFactors, List<LayUp> layUps) {
     }
   }
 
-  /** τ(a, b): the sum of the factors over the days a &lt; d ≤ b; 0 if b is not after a. */
+  /**
+   * τ(a, b): the sum of the factors over the days a &lt; d ≤ b; 0 if b is not after a. Costs one
+   * step a month and one a lay-up.
+   */
   public EffectiveDays between(LocalDate a, LocalDate b) {
-    long sum = 0;
-    for (LocalDate day = a.plusDays(1); !day.isAfter(b); day = day.plusDays(1)) {
-      sum += factorOn(day);
-    }
-    return new EffectiveDays(sum);
+    return new EffectiveDays(between(a.plusDays(1), b, 0));
   }
 
-  public int factorOn(LocalDate day) {
-    for (LayUp layUp : layUps) {
-      if (layUp.holds(day)) {
-        return 0;
+  /** Both ends included, with the lay-ups from the {@code from}th on left out. */
+  private long between(LocalDate first, LocalDate last, int from) {
+    for (int i = from; i < layUps.size(); i++) {
+      LayUp layUp = layUps.get(i);
+      if (!layUp.first().isAfter(last) && !layUp.last().isBefore(first)) {
+        return between(first, layUp.first().minusDays(1), i + 1)
+            + between(layUp.last().plusDays(1), last, i + 1);
       }
     }
-    return monthlyFactors.get(day.getMonthValue() - 1);
+    return byMonths(first, last);
+  }
+
+  private long byMonths(LocalDate first, LocalDate last) {
+    long sum = 0;
+    LocalDate day = first;
+    while (!day.isAfter(last)) {
+      LocalDate next = day.plusMonths(1).withDayOfMonth(1);
+      LocalDate end = next.isAfter(last) ? last.plusDays(1) : next;
+      sum += monthlyFactors.get(day.getMonthValue() - 1) * (end.toEpochDay() - day.toEpochDay());
+      day = end;
+    }
+    return sum;
   }
 }

@@ -100,26 +100,12 @@ public record MeterOutlook(
 
   /**
    * The first day, not before {@code from} and not after {@code until}, on which the expected life
-   * reaches {@code limit}; empty if there is none. Costs one step a day.
+   * reaches {@code limit}; empty if there is none. The life never falls, so days are halved.
    */
   public Optional<LocalDate> firstDayReaching(ExpectedLife limit, LocalDate from, LocalDate until) {
-    if (on(from).reaches(limit)) {
-      return Optional.of(from);
-    }
-    if (burst.isPresent()) {
-      return firstDay(from, until, day -> on(day).reaches(limit));
-    }
-    if (rate.isEmpty() || rate.get().isStandingStill()) {
-      return Optional.empty();
-    }
-    long tau = calendar.between(baseDay, from).tenThousandths();
-    for (LocalDate day = from.plusDays(1); !day.isAfter(until); day = day.plusDays(1)) {
-      tau += day.isAfter(baseDay) ? calendar.factorOn(day) : 0;
-      if (ExpectedLife.after(base, rate.get(), new EffectiveDays(tau)).reaches(limit)) {
-        return Optional.of(day);
-      }
-    }
-    return Optional.empty();
+    return on(from).reaches(limit)
+        ? Optional.of(from)
+        : firstDay(from, until, day -> on(day).reaches(limit));
   }
 
   /** The first day that holds, of days on which what held once holds on; they are halved. */

@@ -42,6 +42,26 @@ class UsageCalendarTest {
     assertThat(tau(calendar, "2027-03-09", "2027-03-20")).isEqualTo(1);
   }
 
+  /** 10 to 19 and 15 to 25 March lie over each other: 16 days in all, 31 − 16 = 15. */
+  @Test
+  void layUpsThatLieOverEachOtherCountOnce() {
+    List<LayUp> layUps =
+        List.of(
+            new LayUp(LocalDate.parse("2027-03-10"), LocalDate.parse("2027-03-19")),
+            new LayUp(LocalDate.parse("2027-03-15"), LocalDate.parse("2027-03-25")));
+    UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), layUps);
+    assertThat(tau(calendar, "2027-02-28", "2027-03-31")).isEqualTo(15);
+  }
+
+  /** Two years, one of them with a 29 February: 365 + 366 days, of which 20 are laid up. */
+  @Test
+  void addsUpOverYears() {
+    LayUp turn = new LayUp(LocalDate.parse("2027-12-22"), LocalDate.parse("2028-01-10"));
+    UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), List.of(turn));
+    assertThat(tau(UsageCalendar.EVEN, "2026-12-31", "2028-12-31")).isEqualTo(731);
+    assertThat(tau(calendar, "2026-12-31", "2028-12-31")).isEqualTo(711);
+  }
+
   @Test
   void factorsNeedMeanOneAndTwelveMonths() {
     List<Integer> factors = new ArrayList<>(UsageCalendar.EVEN.monthlyFactors());

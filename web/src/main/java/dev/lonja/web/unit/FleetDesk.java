@@ -60,8 +60,7 @@ public class FleetDesk {
     LocalDate today = clock.today();
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, today));
     List<FleetView.Row> rows =
-        fleet.units().stream()
-            .map(unit -> fleet.planOf(unit, today.plusYears(FleetPicture.HORIZON_YEARS)))
+        fleet.plans(fleet.horizon()).stream()
             .sorted(Comparator.comparing(FleetDesk::firstDay).thenComparing(UnitPlan::unitCode))
             .map(plan -> row(fleet, plan))
             .toList();
