@@ -40,45 +40,56 @@ public final class Svg {
   }
 
   public Svg line(double x1, double y1, double x2, double y2, String look) {
-    return add("<line x1=\"%.1f\" y1=\"%.1f\" x2=\"%.1f\" y2=\"%.1f\" %s/>", x1, y1, x2, y2, look);
+    put("<line x1=\"").at(x1).put("\" y1=\"").at(y1).put("\" x2=\"").at(x2).put("\" y2=\"").at(y2);
+    return put("\" ").put(look).put("/>");
   }
 
   public Svg rect(double x, double y, double width, double height, String look) {
-    return add(
-        "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\" %s/>",
-        x, y, width, height, look);
+    put("<rect x=\"").at(x).put("\" y=\"").at(y);
+    put("\" width=\"").at(width).put("\" height=\"").at(height);
+    return put("\" ").put(look).put("/>");
   }
 
   public Svg path(String data, String look) {
-    return add("<path d=\"%s\" %s/>", data, look);
+    return put("<path d=\"").put(data).put("\" ").put(look).put("/>");
   }
 
   public Svg label(double x, double y, String words, String look) {
-    return add("<text x=\"%.1f\" y=\"%.1f\" %s>%s</text>", x, y, look, escape(words));
+    put("<text x=\"").at(x).put("\" y=\"").at(y).put("\" ").put(look).put(">");
+    return put(escape(words)).put("</text>");
   }
 
   public Svg circle(double x, double y, double radius, String look) {
-    return add("<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" %s/>", x, y, radius, look);
+    put("<circle cx=\"").at(x).put("\" cy=\"").at(y).put("\" r=\"").at(radius);
+    return put("\" ").put(look).put("/>");
   }
 
   /** What follows, up to {@link #close(String)}, leads to a place; without one it leads nowhere. */
   public Svg open(String link, String words) {
     return link.isEmpty()
-        ? add("<g>")
-        : add("<a href=\"%s\" aria-label=\"%s\">", escape(link), escape(words));
+        ? put("<g>")
+        : put("<a href=\"").put(escape(link)).put("\" aria-label=\"").put(escape(words)).put("\">");
   }
 
   /** Ends what was opened last. */
   public Svg close(String link) {
-    return add(link.isEmpty() ? "</g>" : "</a>");
+    return put(link.isEmpty() ? "</g>" : "</a>");
   }
 
   public String done() {
     return text + "</svg>";
   }
 
-  private Svg add(String format, Object... values) {
-    text.append(String.format(Locale.ROOT, format, values));
+  private Svg put(String part) {
+    text.append(part);
+    return this;
+  }
+
+  /** To a tenth; a page draws thousands of these, and a formatter would be most of its time. */
+  private Svg at(double place) {
+    long tenths = Math.round(place * 10);
+    text.append(tenths < 0 ? "-" : "").append(Math.abs(tenths) / 10);
+    text.append('.').append(Math.abs(tenths) % 10);
     return this;
   }
 
