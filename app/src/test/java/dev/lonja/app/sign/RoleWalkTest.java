@@ -39,6 +39,7 @@ class RoleWalkTest {
           "/find/compare.pdf",
           "/find/measure",
           "/fleet",
+          "/fleet/burst",
           "/fleet/due",
           "/fleet/meters",
           "/fleet/{code}",
