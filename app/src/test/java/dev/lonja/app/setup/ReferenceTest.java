@@ -69,4 +69,28 @@ class ReferenceTest {
                 .text())
         .contains("6");
   }
+
+  /** 0 to 400 days, as in the file and in the schema: one round the corner brings it today. */
+  @Test
+  void aSuppliersDaysHaveTheLimitsOfTheFile() {
+    Visitor.Page page = visitor.get("/setup/reference");
+    for (String[] wrong :
+        new String[][] {
+          {"401", "The lead time in days is 401; allowed is 0 to 400."},
+          {"-1", "The lead time in days is -1; allowed is 0 to 400."},
+          {"2.5", "The lead time in days is 2.5; write a whole number."}
+        }) {
+      Map<String, String> form = Map.of("name", "Casa del Muelle", "leadDays", wrong[0]);
+      assertThat(visitor.submit(page.form("/suppliers"), form).words())
+          .contains("Nothing was changed.", wrong[1]);
+    }
+    Map<String, String> today = Map.of("name", "Casa del Muelle", "leadDays", "0");
+    assertThat(
+            visitor
+                .submit(page.form("/suppliers"), today)
+                .document()
+                .select("tr:contains(Casa del Muelle)")
+                .text())
+        .contains("0");
+  }
 }

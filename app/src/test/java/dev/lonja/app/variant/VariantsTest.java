@@ -127,6 +127,9 @@ class VariantsTest {
         "task|severity|0.05|The severity is 0.05; allowed is 0.1 to 1.",
         "task|severity|0.8|The reason of the severity is missing.",
         "task|season|13-40|\"13-40\" is no day of the year",
+        "task|leadDays|5|Days before need a day of the season, or the lay-up.",
+        "task|leadDays|121|The number of days before is 121; allowed is 0 to 120.",
+        "task|leadDays|-1|The number of days before is -1; allowed is 0 to 120.",
         "task|beforeLayUp|true|More than one thing says when it comes",
         "task|byFluid|E9 30000|is no interval by fluid"
       })

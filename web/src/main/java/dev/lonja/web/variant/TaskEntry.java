@@ -170,7 +170,12 @@ final class TaskEntry {
         ? Optional.empty()
         : typed
             .decimalBetween(
-                "leadDays", "The days before", text("leadDays"), BigDecimal.ZERO, MOST_LEAD_DAYS, 0)
+                "leadDays",
+                "The number of days before",
+                text("leadDays"),
+                BigDecimal.ZERO,
+                MOST_LEAD_DAYS,
+                0)
             .map(BigDecimal::intValueExact);
   }
 
@@ -247,6 +252,9 @@ final class TaskEntry {
     }
     if ((season.isPresent() || beforeLayUp) && leadDays.isEmpty()) {
       typed.refuse("leadDays", "How many days before is missing; allowed is 0 to 120.");
+    }
+    if (season.isEmpty() && !beforeLayUp && leadDays.isPresent()) {
+      typed.refuse("leadDays", "Days before need a day of the season, or the lay-up.");
     }
     if (!first.isNone() && interval.isNone()) {
       typed.refuse("firstRun", "A first interval needs a regular one beside it.");
