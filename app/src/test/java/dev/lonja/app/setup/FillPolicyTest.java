@@ -49,6 +49,8 @@ class FillPolicyTest {
         visitor.submit(visitor.get("/setup").form("/setup/fills"), Map.of(field, wrong));
     assertThat(answer.words()).contains("Nothing was changed.", words);
     assertThat(answer.document().select("#" + field).val()).isEqualTo(wrong);
+    // the other form of the page keeps what is in force
+    assertThat(answer.document().select("[name=calendarLimit]").hasAttr("checked")).isTrue();
     assertThat(visitor.get("/setup").document().select("#" + field).val()).isNotEqualTo(wrong);
   }
 }
