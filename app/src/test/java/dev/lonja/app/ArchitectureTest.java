@@ -1,10 +1,13 @@
 package dev.lonja.app;
 
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.simpleNameEndingWith;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -64,14 +67,36 @@ class ArchitectureTest {
   static final ArchRule ROOMS_HAVE_NO_CYCLES =
       slices().matching("dev.lonja.web.(*)..").should().beFreeOfCycles();
 
+  /** Values that a desk only passes on may come from the store; what reads and writes may not. */
   @ArchTest
-  static final ArchRule CONTROLLERS_LEAVE_THE_STORE_TO_THEIR_DESKS =
+  static final ArchRule PAGES_LEAVE_THE_STORE_TO_THEIR_DESKS =
       noClasses()
           .that()
-          .haveSimpleNameEndingWith("Controller")
+          .resideInAPackage("dev.lonja.web..")
           .should()
           .dependOnClassesThat()
-          .haveFullyQualifiedName("dev.lonja.store.LonjaStore");
+          .haveNameMatching("dev\\.lonja\\.store\\.(LonjaStore|Session|.*Repository)");
+
+  /** What may be done is decided in one place. */
+  @ArchTest
+  static final ArchRule ONLY_DESKS_GRANT =
+      noClasses()
+          .that()
+          .resideInAnyPackage("dev.lonja.web..", "dev.lonja.core..", "dev.lonja.store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("org.springframework.security.access..");
+
+  @ArchTest
+  static final ArchRule DESKS_DO_NOT_CALL_DESKS =
+      noFields()
+          .that()
+          .areDeclaredInClassesThat()
+          .resideInAPackage("dev.lonja.desk..")
+          .and()
+          .doNotHaveModifier(JavaModifier.SYNTHETIC)
+          .should()
+          .haveRawType(simpleNameEndingWith("Desk"));
 
   @ArchTest
   static final ArchRule CONTROLLERS_STAY_WITHIN_THEIR_ROOM =

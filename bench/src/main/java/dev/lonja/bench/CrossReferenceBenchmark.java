@@ -1,16 +1,16 @@
 package dev.lonja.bench;
 
 import dev.lonja.core.crossref.Fitting;
+import dev.lonja.core.find.NumberSearch;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.desk.crossref.Alternatives;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.web.crossref.CandidateRow;
-import dev.lonja.web.crossref.CandidatesLoader;
-import dev.lonja.web.find.NumberSearch;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -77,30 +77,33 @@ public class CrossReferenceBenchmark {
 
   /** A number as it is, with its successors and all that reads like it or is one mark off. */
   @Benchmark
-  public int searchOfANumber(Catalogue catalogue) {
-    return catalogue.store().read(session -> NumberSearch.count(session, catalogue.key()));
+  public Map<NumberSearch.Kind, List<Part>> searchOfANumber(Catalogue catalogue) {
+    return catalogue.store().read(session -> found(session, catalogue.key()));
+  }
+
+  private static Map<NumberSearch.Kind, List<Part>> found(Session session, PartKey key) {
+    return NumberSearch.run(key, session.parts(), session.statements());
   }
 
   /** The same for a number with a digit misread. */
   @Benchmark
-  public int searchOfAMisreadNumber(Catalogue catalogue) {
+  public Map<NumberSearch.Kind, List<Part>> searchOfAMisreadNumber(Catalogue catalogue) {
     String number = catalogue.key().text();
     int at = catalogue.random.nextInt(number.length());
     PartKey misread =
         PartKey.of(number.substring(0, at) + "7" + number.substring(at + 1)).orElseThrow();
-    return catalogue.store().read(session -> NumberSearch.count(session, misread));
+    return catalogue.store().read(session -> found(session, misread));
   }
 
-  /** What may stand for a part, with verdicts, reasons, stock and prices, in words. */
+  /** What may stand for a part, with verdicts, reasons and stock. */
   @Benchmark
-  public List<CandidateRow> candidatesOfAPart(Catalogue catalogue) {
+  public Alternatives candidatesOfAPart(Catalogue catalogue) {
     return catalogue
         .store()
         .read(
             session ->
-                CandidatesLoader.of(
-                        session, LargeFleet.TODAY, catalogue.part(session), Fitting.ANYWHERE)
-                    .rows());
+                Alternatives.of(
+                    session, LargeFleet.TODAY, catalogue.part(session), Fitting.ANYWHERE));
   }
 
   /** A fresh store and the list for each time it is taken in. */

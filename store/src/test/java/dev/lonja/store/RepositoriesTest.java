@@ -19,6 +19,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterNotes;
+import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
@@ -30,11 +31,13 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
+import dev.lonja.core.service.NewDeviation;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ReadingRepository;
@@ -115,7 +118,8 @@ class RepositoriesTest {
   void readingsAreAddedAndNeverChanged() {
     store.write(
         session -> {
-          Reading reading = new Reading(0, TODAY, Optional.of(NOW), MeterValue.ofHours("1700.4"));
+          NewReading reading =
+              new NewReading(TODAY, Optional.of(NOW), MeterValue.ofHours("1700.4"));
           session
               .readings()
               .add(new MeterId(1), reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
@@ -201,8 +205,8 @@ class RepositoriesTest {
   }
 
   private void put(Deviation.Change change) {
-    Deviation deviation =
-        new Deviation(0, change, Deviation.Source.UNIT, "seen", TODAY, "storekeeper");
+    NewDeviation deviation =
+        new NewDeviation(change, Deviation.Source.UNIT, "seen", TODAY, "storekeeper");
     store.<Boolean>write(
         session -> {
           session.deviations().put(new UnitId(1), deviation);
@@ -299,7 +303,12 @@ class RepositoriesTest {
           session
               .trays()
               .addLine(
-                  id, new ItemId(8), "Oil filter", "look", Quantity.pieces(1), Destination.NONE);
+                  id,
+                  new ItemId(8),
+                  "Oil filter",
+                  new LineReason.Part("look"),
+                  Quantity.pieces(1),
+                  Destination.NONE);
           return session.trays().touch(id, 0);
         });
     assertThat(store.<Boolean>write(s -> s.trays().handOver(id, 0, "workshop", TODAY))).isFalse();

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.part.PartId;
-import dev.lonja.web.crossref.ListDesk;
+import dev.lonja.desk.crossref.ListDesk;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -35,7 +35,11 @@ class ListsTest {
   private Visitor.Page waited() throws InterruptedException {
     for (int i = 0; i < 200; i++) {
       boolean running =
-          SERVER.as("STOREKEEPER", () -> SERVER.bean(ListDesk.class).progress().running());
+          SERVER.as(
+              "STOREKEEPER",
+              () ->
+                  SERVER.bean(ListDesk.class).progress().stream()
+                      .anyMatch(p -> p.state().isRunning()));
       if (!running) {
         return visitor.get("/find/lists");
       }

@@ -157,28 +157,31 @@ class ItemFormTest {
 
   @Test
   void binsAndSuppliersAreHeldAgainstEachOther() {
-    Visitor.Page answer =
-        add(
-            "number",
-            "NT 20 999",
-            "bin-0",
-            "A-16",
-            "least-0",
-            "8",
-            "most-0",
-            "6",
-            "supplier-0",
-            "Nobody",
-            "price-0",
-            "-1",
-            "supplyPack-0",
-            "1",
-            "supplyLeast-0",
-            "1");
-    assertThat(answer.words())
-        .contains("should hold at least 8, which is more than its most, 6")
-        .contains("There is no supplier \"Nobody\".")
+    assertThat(withSupplier("-1").words())
         .contains("The price of Nobody is -1; allowed is more than 0");
+    assertThat(withSupplier("3.20").words())
+        .contains("should hold at least 8, which is more than its most, 6")
+        .contains("There is no supplier \"Nobody\".");
+  }
+
+  private Visitor.Page withSupplier(String price) {
+    return add(
+        "number",
+        "NT 20 999",
+        "bin-0",
+        "A-16",
+        "least-0",
+        "8",
+        "most-0",
+        "6",
+        "supplier-0",
+        "Nobody",
+        "price-0",
+        price,
+        "supplyPack-0",
+        "1",
+        "supplyLeast-0",
+        "1");
   }
 
   /** What the ledger knows is retired, not deleted; what was never booked may go. */

@@ -82,7 +82,7 @@ class MetersTest {
         paste("XX-1;5\nWB-2;961\nWB-2;port;961;2027-03-16\nBH-1\nBH-1;5241;2027-03-15;a;b", false);
     assertThat(refused.words())
         .contains("5 readings are wrong.")
-        .contains("line 1, XX-1: there is no unit \"XX-1\".")
+        .contains("line 1, XX-1: there is no unit \"XX-1\" with a meter.")
         .contains("line 2, WB-2: name its meter: port, starboard.")
         .contains("line 3, WB-2: 2027-03-16 is in the future")
         .contains("line 4, BH-1: it has 1 cells")

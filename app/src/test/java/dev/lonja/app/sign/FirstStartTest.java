@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
-import dev.lonja.web.sign.FirstStart;
+import dev.lonja.desk.person.FirstStartDesk;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.MethodOrderer;
@@ -74,7 +74,7 @@ class FirstStartTest {
 
   private static Visitor.Page setUp(Map<String, String> changes) {
     Map<String, String> typed = new HashMap<>();
-    typed.put("code", SERVER.bean(FirstStart.class).code());
+    typed.put("code", SERVER.bean(FirstStartDesk.class).code());
     typed.put("storeName", "Net Loft");
     typed.put("currency", "EUR");
     typed.put("timeZone", "Atlantic/Azores");

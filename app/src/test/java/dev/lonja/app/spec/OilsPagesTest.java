@@ -152,7 +152,7 @@ class OilsPagesTest {
     // the form was shown before the edit: it does not overwrite it
     assertThat(
             visitor.submit(visitor.get(path + "/edit").form(path), Map.of("version", "0")).words())
-        .contains("Someone else has changed this variant");
+        .contains("Someone else changed this meanwhile.");
     assertThat(SERVER.isSound()).isTrue();
   }
 
@@ -210,7 +210,7 @@ class OilsPagesTest {
     visitor.submit(visitor.get("/oils/products/2/edit").form("/oils/products/2"), Map.of());
     Visitor.Page refused =
         visitor.submit(form.form("/oils/products/2"), Map.of("name", "Brisa Nova"));
-    assertThat(refused.words()).contains("Someone else has changed this product");
+    assertThat(refused.words()).contains("Someone else changed this meanwhile.");
     assertThat(refused.document().select("#name").attr("value")).isEqualTo("Brisa Nova");
   }
 

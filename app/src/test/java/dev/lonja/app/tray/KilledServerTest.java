@@ -13,6 +13,7 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -121,7 +122,13 @@ class KilledServerTest {
               TrayId id = session.trays().add(new UnitId(1), "Hose " + i, TODAY, List.of());
               session
                   .trays()
-                  .addLine(id, HOSE_CLIPS, "extra", "", Quantity.pieces(1), Destination.NONE);
+                  .addLine(
+                      id,
+                      HOSE_CLIPS,
+                      "extra",
+                      new LineReason.ByHand(),
+                      Quantity.pieces(1),
+                      Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
               session.trays().setLaid(line, Quantity.pieces(1));
               ids.add(id);

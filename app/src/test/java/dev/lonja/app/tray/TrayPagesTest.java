@@ -143,7 +143,10 @@ class TrayPagesTest {
     Visitor.Page ready = scan(tray, "HC 16-25");
     Map<String, String> fields =
         Visitor.filled(ready.form("/hand-over"), Map.of("mechanic", "workshop"));
-    ready.document().select("[name^=meter-]").forEach(field -> fields.put(field.attr("name"), ""));
+    ready
+        .document()
+        .select("[name^=meter-]")
+        .forEach(field -> fields.put(field.attr("name"), meterNow(field.attr("placeholder"))));
     Visitor other = SERVER.signedInAs("administrator");
     Visitor.Page seen = other.get(tray.path());
     other.submit(seen.form("/take-off"), Map.of());
@@ -151,10 +154,6 @@ class TrayPagesTest {
     assertThat(answer.words()).contains("Not every line is laid.");
     other.submit(other.get(tray.path()).form("/lay"), Map.of());
     fields.put("requestKey", "another-key-0001");
-    ready
-        .document()
-        .select("[name^=meter-]")
-        .forEach(field -> fields.put(field.attr("name"), meterNow(field.attr("placeholder"))));
     Visitor.Page stale = visitor.post(ready.form("/hand-over").attr("action"), fields);
     assertThat(stale.words()).contains("The tray has changed since this form was shown");
     assertThat(SERVER.onHand("HC 16-25")).isEqualTo(Quantity.pieces(onHandAtFirst("HC 16-25")));

@@ -38,13 +38,15 @@ class UnitsTest {
     typed.put("start-cold unit", "1,5");
     Visitor.Page answer = add("RT-01", typed);
     assertThat(answer.words())
-        .contains("There is a unit RT-02 already.")
         .contains("The name is missing.")
-        .contains("2027-03-16 is in the future")
         .contains("What the road meter stands at is -1; allowed is 0 to 9,999,999.")
         .contains("\"1,5\" has a comma.");
     assertThat(answer.document().select("#code").val()).isEqualTo("RT-02");
     assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,5");
+    Map<String, String> taken = Map.of("code", "RT-02", "name", "x", "inService", "2027-03-16");
+    assertThat(add("RT-01", taken).words())
+        .contains("There is a unit RT-02 already.")
+        .contains("2027-03-16 is in the future");
     for (String code : new String[] {"due", "A B", "", "-X", "X".repeat(21)}) {
       assertThat(add("RT-01", Map.of("code", code, "name", "x")).words())
           .as(code)
@@ -61,13 +63,14 @@ class UnitsTest {
             Map.of("name", "Washer at the slip", "unitClass", "BH", "inService", "2024-02-29"));
     assertThat(edited.words()).contains("Washer at the slip", "Boat hoists", "29 Feb 2024");
     Visitor.Page late = visitor.submit(mine.form("/edit"), otherKey("name", "Washer"));
-    assertThat(late.words()).contains("The unit has changed since this page was shown.");
+    assertThat(late.words()).contains("Someone else changed this meanwhile.");
     Visitor.Page wrong =
         visitor.submit(
             edited.form("/edit"), Map.of("name", "", "unitClass", "", "inService", "2023-02-29"));
+    assertThat(visitor.submit(edited.form("/edit"), otherKey("unitClass", "")).words())
+        .contains("Choose a class of units.");
     assertThat(wrong.words())
         .contains("The name is missing.")
-        .contains("Choose a class of units.")
         .contains("\"2023-02-29\" is not a date.");
     assertThat(wrong.document().select("#edit-day").val()).isEqualTo("2023-02-29");
     assertThat(SERVER.isSound()).isTrue();

@@ -71,7 +71,7 @@ class ClassesTest {
     Visitor.Page mine = visitor.get("/fleet/classes/SE");
     months("SE", 0, "1", "1");
     Visitor.Page late = visitor.submit(mine.form("/months"), Map.of("month-1", "3"));
-    assertThat(late.words()).contains("Someone else has changed this class.");
+    assertThat(late.words()).contains("Someone else changed this meanwhile.");
   }
 
   @Test

@@ -209,7 +209,7 @@ class VariantsTest {
     visitor.submit(edit(mine, "compartment", "Brake circuit"), Map.of("hint", "top up only"));
     Visitor.Page late =
         visitor.submit(edit(mine, "compartment", "Cooling circuit"), Map.of("hint", "cold only"));
-    assertThat(late.words()).contains("Someone else has changed this variant.");
+    assertThat(late.words()).contains("Someone else changed this meanwhile.");
   }
 
   /** Every wrong line is named; nothing comes in until all are right. */
@@ -229,12 +229,12 @@ class VariantsTest {
     Visitor.Page look = visitor.submit(form.form("/import"), Map.of("table", table));
     assertThat(look.words())
         .contains("1 unit would come in")
-        .contains("line 3, RT-01: there is a unit RT-01 already.")
-        .contains("line 4, RT-22: there is no class \"ZZ\"; there are AT, BH,")
-        .contains("line 5, RT-23: there is no variant \"Corvane T9\".")
+        .contains("line 3, RT-01: There is a unit RT-01 already.")
+        .contains("line 4, RT-22: There is no class \"ZZ\"; there are AT, BH,")
+        .contains("line 5, RT-23: There is no variant \"Corvane T9\".")
         .contains("line 6, RT-24: 2027-03-16 is in the future")
-        .contains("line 6, RT-24: its tasks count by a meter called cold unit")
-        .contains("line 6, RT-24: the meter road of this variant counts km.")
+        .contains("line 6, RT-24: Its tasks count by a meter called cold unit")
+        .contains("line 6, RT-24: The meter road of this variant counts km.")
         .contains("line 7, RT-25: it has 3 cells");
     assertThat(look.text("#table")).contains("RT-25;Truck;RT");
     Map<String, String> forced = new HashMap<>(Visitor.filled(look.form("/import"), Map.of()));

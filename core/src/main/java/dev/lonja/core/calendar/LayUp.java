@@ -15,4 +15,9 @@ public record LayUp(LocalDate first, LocalDate last) {
   public boolean holds(LocalDate day) {
     return !day.isBefore(first) && !day.isAfter(last);
   }
+
+  /** True if the two share a day. */
+  public boolean overlaps(LayUp other) {
+    return !other.first.isAfter(last) && !first.isAfter(other.last);
+  }
 }

@@ -1,12 +1,16 @@
 package dev.lonja.core.choice;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.quantity.Volume;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -59,6 +63,24 @@ public record PackSet(
 
   public int packs() {
     return counts.stream().mapToInt(Count::packs).sum();
+  }
+
+  /**
+   * What of the need comes from each item, the largest packs first: whole packs are poured out, and
+   * what is left over stays in the smallest.
+   */
+  public Map<ItemId, Quantity> amounts() {
+    Map<ItemId, Quantity> amounts = new LinkedHashMap<>();
+    for (int i = 0; i < counts.size(); i++) {
+      Count count = counts.get(i);
+      Quantity all = Quantity.of(count.pack().litres()).times(BigDecimal.valueOf(count.packs()));
+      boolean smallest = i == counts.size() - 1;
+      amounts.merge(
+          count.pack().origin().item(),
+          smallest ? all.minus(Quantity.of(over())) : all,
+          Quantity::plus);
+    }
+    return amounts;
   }
 
   /** What a litre costs that is used in time. */

@@ -210,6 +210,27 @@ public final class Neighbourhood {
     return classOf(one).equals(classOf(other));
   }
 
+  /**
+   * How many statements away from the start each number is, whatever their direction; the start
+   * itself is 0.
+   *
+   * @param most further than this is left out
+   */
+  public Map<PartId, Integer> steps(int most) {
+    Map<PartId, Integer> steps = new LinkedHashMap<>(Map.of(start, 0));
+    Deque<PartId> open = new ArrayDeque<>(List.of(start));
+    while (!open.isEmpty()) {
+      PartId part = open.poll();
+      for (Statement statement : statementsOf(part)) {
+        PartId other = statement.other(part);
+        if (steps.get(part) < most && steps.putIfAbsent(other, steps.get(part) + 1) == null) {
+          open.add(other);
+        }
+      }
+    }
+    return steps;
+  }
+
   /** Every part that the start must not be replaced by, with the statement that forbids it. */
   public Map<PartId, Statement> vetoed() {
     Map<PartId, Statement> vetoed = new LinkedHashMap<>();

@@ -13,6 +13,12 @@ public final class StatementCheck {
 
   /** Why a statement is refused. */
   public sealed interface Refusal {
+
+    /** The parts that it names beside those of the statement. */
+    default List<PartId> named() {
+      return List.of();
+    }
+
     /** A part is always the same as itself; there is nothing to state. */
     record OfItself() implements Refusal {}
 
@@ -27,11 +33,16 @@ public final class StatementCheck {
      *
      * @param parts from the subject to the object, each replacing the one before
      */
-    record ReplacesInACircle(List<PartId> parts) implements Refusal {}
+    record ReplacesInACircle(List<PartId> parts) implements Refusal {
+      @Override
+      public List<PartId> named() {
+        return parts;
+      }
+    }
   }
 
-  /** Every reason against {@code made}; none if it may be stated. Its id does not matter. */
-  public static List<Refusal> refusals(Statement made, StatementSource source) {
+  /** Every reason against {@code made}; none if it may be stated. */
+  public static List<Refusal> refusals(NewStatement made, StatementSource source) {
     List<Refusal> refusals = new ArrayList<>();
     if (made.subject().equals(made.object())) {
       refusals.add(new Refusal.OfItself());
@@ -53,7 +64,7 @@ public final class StatementCheck {
     return refusals;
   }
 
-  private static boolean saysTheSame(Statement standing, Statement made) {
+  private static boolean saysTheSame(Statement standing, NewStatement made) {
     boolean sameWay =
         standing.subject().equals(made.subject()) && standing.object().equals(made.object());
     boolean otherWay =

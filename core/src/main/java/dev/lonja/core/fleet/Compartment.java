@@ -90,6 +90,11 @@ public record Compartment(
         .orElse(this);
   }
 
+  /** The same in another machine, without what was set to take over in this one. */
+  public Compartment copy(CompartmentId other) {
+    return new Compartment(other, name, kind, spec, itemId, capacities, hint, Optional.empty());
+  }
+
   /** This compartment with another preferred item, whatever was set to take over. */
   public Compartment withItem(ItemId item) {
     return new Compartment(

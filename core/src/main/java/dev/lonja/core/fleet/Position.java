@@ -131,4 +131,26 @@ public record Position(
   public boolean belongsTo(Compartment compartment) {
     return compartmentId.filter(id -> id.equals(compartment.id())).isPresent();
   }
+
+  /**
+   * The same in another machine.
+   *
+   * @param other the compartment there that answers to this position's own
+   */
+  public Position copy(PositionId newId, Optional<CompartmentId> other) {
+    return new Position(
+        newId,
+        name,
+        kind,
+        other,
+        itemId,
+        quantity,
+        torque,
+        mounting,
+        thread,
+        drive,
+        note,
+        filterVolume,
+        limits);
+  }
 }

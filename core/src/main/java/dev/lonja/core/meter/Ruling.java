@@ -6,4 +6,13 @@ package dev.lonja.core.meter;
  * @param id the order of entry
  * @param accepted whether the reading is to count
  */
-public record Ruling(long id, long readingId, boolean accepted, String reason, String actor) {}
+public record Ruling(long id, long readingId, boolean accepted, String reason, String actor) {
+
+  /** A ruling before it is noted. */
+  public record Wanted(long readingId, boolean accepted, String reason, String actor) {
+
+    Ruling entered(long id) {
+      return new Ruling(id, readingId, accepted, reason, actor);
+    }
+  }
+}

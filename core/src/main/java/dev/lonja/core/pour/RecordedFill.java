@@ -14,4 +14,10 @@ public record RecordedFill(
     FillCondition condition,
     Volume volume,
     LocalDate day,
-    String actor) {}
+    String actor) {
+
+  /** The same as somebody else would note it. */
+  public NewFill by(String other) {
+    return new NewFill(compartmentId, itemId, condition, volume, day, other);
+  }
+}

@@ -29,6 +29,11 @@ public record Deviation(
   /** What is different. */
   public sealed interface Change {
 
+    /** The item that is preferred instead, where that is what is different. */
+    default Optional<ItemId> item() {
+      return Optional.empty();
+    }
+
     /** The unit does not have the compartment, whatever the catalogue says. */
     record NoCompartment(CompartmentId compartmentId) implements Change {}
 
@@ -39,7 +44,12 @@ public record Deviation(
     record NoTask(TaskId taskId) implements Change {}
 
     /** Another preferred fluid. */
-    record OtherFluid(CompartmentId compartmentId, ItemId itemId) implements Change {}
+    record OtherFluid(CompartmentId compartmentId, ItemId itemId) implements Change {
+      @Override
+      public Optional<ItemId> item() {
+        return Optional.of(itemId);
+      }
+    }
 
     /**
      * Another preferred part.
@@ -47,7 +57,12 @@ public record Deviation(
      * @param filterVolume the oil the part takes up, where known
      */
     record OtherPart(PositionId positionId, ItemId itemId, Optional<Volume> filterVolume)
-        implements Change {}
+        implements Change {
+      @Override
+      public Optional<ItemId> item() {
+        return Optional.of(itemId);
+      }
+    }
 
     /** Another capacity in one condition. */
     record OtherCapacity(CompartmentId compartmentId, FillCondition condition, Volume volume)

@@ -33,4 +33,13 @@ public record Occurrence(LocalDate date, List<OccurrenceTask> tasks) {
         .distinct()
         .collect(Collectors.joining(" + "));
   }
+
+  /** The first of its tasks that is overdue; if none is, the one that set its day. */
+  public Due leading() {
+    return tasks.stream()
+        .map(OccurrenceTask::due)
+        .filter(Due::isOverdue)
+        .findFirst()
+        .orElse(tasks.get(0).due());
+  }
 }

@@ -7,6 +7,7 @@ import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.pour.FillPolicy;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What one variant or unit is made of, as far as the store supplies it.
@@ -46,11 +47,14 @@ public record UnitNeeds(
         .orElseThrow(() -> new IllegalArgumentException("unit has no compartment " + id));
   }
 
+  /** The position with this id, where the unit has it. */
+  public Optional<Position> knownPosition(PositionId id) {
+    return positions.stream().filter(position -> position.id().equals(id)).findFirst();
+  }
+
   /** The position with this id; one that the unit does not have is broken data and throws. */
   public Position position(PositionId id) {
-    return positions.stream()
-        .filter(position -> position.id().equals(id))
-        .findFirst()
+    return knownPosition(id)
         .orElseThrow(() -> new IllegalArgumentException("unit has no position " + id));
   }
 }

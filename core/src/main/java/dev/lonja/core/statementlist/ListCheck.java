@@ -1,5 +1,6 @@
 package dev.lonja.core.statementlist;
 
+import dev.lonja.core.crossref.NewStatement;
 import dev.lonja.core.crossref.ReplacementCircles;
 import dev.lonja.core.crossref.ReplacementCircles.Replacement;
 import dev.lonja.core.crossref.Source;
@@ -27,7 +28,7 @@ public final class ListCheck {
   private final Set<Said> standing = new HashSet<>();
   private final Map<Pair, StatementKind> said = new HashMap<>();
   private final Set<Said> inList = new HashSet<>();
-  private final List<Statement> fresh = new ArrayList<>();
+  private final List<NewStatement> fresh = new ArrayList<>();
   private final Map<Replacement, Long> replacements = new HashMap<>();
   private final List<ListProblem> problems = new ArrayList<>();
   private final List<Contradiction> contradictions = new ArrayList<>();
@@ -66,7 +67,7 @@ public final class ListCheck {
    */
   public record Result(
       long rows,
-      List<Statement> fresh,
+      List<NewStatement> fresh,
       List<KnownParts.NewPart> newParts,
       long known,
       long doubles,
@@ -130,8 +131,7 @@ public final class ListCheck {
         replacements.put(new Replacement(subject, object), row.line());
       }
       fresh.add(
-          new Statement(
-              0,
+          new NewStatement(
               subject,
               row.kind(),
               object,

@@ -19,14 +19,18 @@ public record TrayLine(
     long id,
     ItemId itemId,
     String place,
-    String note,
+    LineReason reason,
     int walkOrder,
     Quantity wanted,
     Quantity laid,
     Destination destination,
     Optional<Substitution> substitution) {
 
-  /** What was asked for where something else is laid, and why. */
+  /**
+   * What was asked for where something else is laid.
+   *
+   * @param why as a person wrote it; empty for another pack of the same fluid
+   */
   public record Substitution(ItemId originalItemId, String why) {}
 
   /** The item that the service asks for, whatever is laid for it. */

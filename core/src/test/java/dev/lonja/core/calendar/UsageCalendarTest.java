@@ -42,6 +42,21 @@ class UsageCalendarTest {
     assertThat(tau(calendar, "2027-03-09", "2027-03-20")).isEqualTo(1);
   }
 
+  /** Both ends belong to a lay-up: 10 to 19 and 19 to 25 share the 19th, 20 to 25 shares none. */
+  @Test
+  void layUpsThatShareADayOverlap() {
+    LayUp march = new LayUp(LocalDate.parse("2027-03-10"), LocalDate.parse("2027-03-19"));
+    LayUp touching = new LayUp(LocalDate.parse("2027-03-19"), LocalDate.parse("2027-03-25"));
+    LayUp after = new LayUp(LocalDate.parse("2027-03-20"), LocalDate.parse("2027-03-25"));
+    LayUp around = new LayUp(LocalDate.parse("2027-01-01"), LocalDate.parse("2027-12-31"));
+    assertThat(march.overlaps(touching)).isTrue();
+    assertThat(touching.overlaps(march)).isTrue();
+    assertThat(march.overlaps(after)).isFalse();
+    assertThat(after.overlaps(march)).isFalse();
+    assertThat(march.overlaps(around)).isTrue();
+    assertThat(around.overlaps(march)).isTrue();
+  }
+
   /** 10 to 19 and 15 to 25 March lie over each other: 16 days in all, 31 − 16 = 15. */
   @Test
   void layUpsThatLieOverEachOtherCountOnce() {

@@ -2,9 +2,11 @@ package dev.lonja.core.choice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.entry;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -63,6 +65,16 @@ class PackChoiceTest {
     assertThat(choice.best().over()).isEqualTo(Volume.ofLitres("0.4"));
     assertThat(choice.best().paid().minor()).isEqualTo(3_120);
     assertThat(choice.runnerUp().map(PackChoiceTest::words)).contains("7 × 1 L");
+  }
+
+  /** 6.6 L from 1 × 5 and 2 × 1: the five whole, and of two bottles 1.6 L. */
+  @Test
+  void whatIsLeftOverStaysInTheSmallestPack() {
+    PackSet set = choose("6.6", FutureUse.NONE, pack(1, "5", 2_100), pack(2, "1", 510)).best();
+    assertThat(set.amounts())
+        .containsExactly(
+            entry(new ItemId(1), Quantity.litres("5")),
+            entry(new ItemId(2), Quantity.litres("1.6")));
   }
 
   /**

@@ -13,18 +13,22 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A few parts and what is said of them, kept in memory; parts are named by their numbers. */
-final class Parts implements StatementSource {
+public final class Parts implements StatementSource {
 
   private final Map<PartId, Part> parts = new LinkedHashMap<>();
   private final List<Statement> statements = new ArrayList<>();
 
   /** The part with this number, added when it is first asked for. */
-  PartId id(String number) {
+  public PartId id(String number) {
     return parts.values().stream()
         .filter(part -> part.number().equals(number))
         .findFirst()
         .orElseGet(() -> add("Pellam", number, Optional.empty(), Properties.NONE))
         .id();
+  }
+
+  public Part part(PartId id) {
+    return parts.get(id);
   }
 
   Part add(String make, String number, Optional<Family> family, Properties properties) {
@@ -33,7 +37,7 @@ final class Parts implements StatementSource {
     return part;
   }
 
-  Parts say(String subject, StatementKind kind, String object, String confidence) {
+  public Parts say(String subject, StatementKind kind, String object, String confidence) {
     return say(subject, kind, object, confidence, Source.SUPPLIER, "said so");
   }
 
@@ -55,6 +59,11 @@ final class Parts implements StatementSource {
             Confidence.of(confidence),
             note));
     return this;
+  }
+
+  /** What was said, in its order. */
+  List<Statement> all() {
+    return List.copyOf(statements);
   }
 
   Neighbourhood around(String number) {

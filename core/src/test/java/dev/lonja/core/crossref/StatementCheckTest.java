@@ -16,9 +16,8 @@ class StatementCheckTest {
   private final Parts parts = new Parts();
 
   private List<Refusal> refusals(String subject, StatementKind kind, String object, String note) {
-    Statement made =
-        new Statement(
-            0,
+    NewStatement made =
+        new NewStatement(
             parts.id(subject),
             kind,
             parts.id(object),

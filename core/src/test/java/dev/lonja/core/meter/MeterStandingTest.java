@@ -91,6 +91,17 @@ class MeterStandingTest {
 
   private static MeterFile file(
       MeterId id, Unit.UnitClass unitClass, Optional<String> declared, Reading... readings) {
+    return file(id, unitClass, declared, MeterNotes.of(List.of(readings)));
+  }
+
+  /** One meter alone, of a boat. */
+  static MeterStanding standing(MeterNotes notes) {
+    MeterFile file = file(new MeterId(1), BOATS, Optional.empty(), notes);
+    return MeterStanding.ofFleet(List.of(file)).get(new MeterId(1));
+  }
+
+  private static MeterFile file(
+      MeterId id, Unit.UnitClass unitClass, Optional<String> declared, MeterNotes notes) {
     LocalDate inService = LocalDate.parse("2026-01-01");
     Unit unit =
         new Unit(
@@ -105,7 +116,6 @@ class MeterStandingTest {
     Optional<UsageRate> rate =
         declared.map(perDay -> UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS));
     Meter meter = new Meter(id, unit.id(), "hours", MeterValue.ofHours("50"), rate);
-    MeterNotes notes = MeterNotes.of(List.of(readings));
     return new MeterFile(
         unit, meter, UsageCalendar.EVEN, MeterDigest.of(notes, UsageCalendar.EVEN));
   }

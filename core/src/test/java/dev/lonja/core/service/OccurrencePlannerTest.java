@@ -119,6 +119,24 @@ class OccurrencePlannerTest {
   }
 
   /** "03-20:1,2+": on 20 March tasks 1 and 2, the latter pulled forward. */
+  /** Task 1 sets the day, but task 2, one month from 31 January, is overdue: it leads. */
+  @Test
+  void whatIsOverdueLeadsItsOccurrence() {
+    TaskStanding today = done(task(new TaskId(1), "200", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding late = done(task(new TaskId(2), null, 1), "2027-01-31", "0", OUTLOOK);
+    TaskStanding coming = done(task(new TaskId(3), "250", null), "2027-02-01", "800", OUTLOOK);
+    assertThat(leading(today, late)).isEqualTo(new TaskId(2));
+    assertThat(leading(coming)).isEqualTo(new TaskId(3));
+  }
+
+  private static TaskId leading(TaskStanding... standings) {
+    return OccurrencePlanner.plan(List.of(standings), TODAY, LocalDate.parse("2027-05-31"))
+        .get(0)
+        .leading()
+        .task()
+        .id();
+  }
+
   private static String plan(String until, TaskStanding... standings) {
     return OccurrencePlanner.plan(List.of(standings), TODAY, LocalDate.parse(until)).stream()
         .map(

@@ -109,6 +109,11 @@ public final class Services {
   }
 
   static Position seal(PositionId id, CompartmentId compartmentId, int quantity) {
+    return seal(id, compartmentId, quantity, "");
+  }
+
+  public static Position seal(
+      PositionId id, CompartmentId compartmentId, int quantity, String drive) {
     return new Position(
         id,
         "Plug seal " + id,
@@ -119,7 +124,7 @@ public final class Services {
         Optional.empty(),
         Optional.empty(),
         "",
-        "",
+        drive,
         "",
         Optional.empty(),
         Position.Limits.NONE);

@@ -9,6 +9,7 @@ import static dev.lonja.core.service.Services.sump;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
@@ -49,6 +50,32 @@ class UnitFileTest {
               new Task.Action.Inspect(LOOSE, ReplacementChance.UNKNOWN),
               "125",
               null));
+
+  /** What was set to take over belongs to the old machine; all else goes along. */
+  @Test
+  void aCopyIsTheSameInAnotherMachine() {
+    Compartment sump = NEEDS.compartment(SUMP);
+    Compartment changing =
+        new Compartment(
+            SUMP,
+            sump.name(),
+            sump.kind(),
+            sump.spec(),
+            sump.itemId(),
+            sump.capacities(),
+            sump.hint(),
+            Optional.of(new Compartment.ChangeOver(new ItemId(7), LocalDate.parse("2027-04-01"))));
+    Compartment copy = changing.copy(new CompartmentId(70));
+    assertThat(copy.id()).isEqualTo(new CompartmentId(70));
+    assertThat(copy).usingRecursiveComparison().ignoringFields("id").isEqualTo(sump);
+    Position filter = NEEDS.position(FILTER_POSITION);
+    Position filterCopy = filter.copy(new PositionId(71), Optional.of(copy.id()));
+    assertThat(filterCopy.belongsTo(copy)).isTrue();
+    assertThat(filterCopy)
+        .usingRecursiveComparison()
+        .ignoringFields("id", "compartmentId")
+        .isEqualTo(filter);
+  }
 
   @Test
   void withoutDeviationsAUnitIsItsVariant() {

@@ -3,6 +3,7 @@ package dev.lonja.core.statementlist;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.crossref.Confidence;
+import dev.lonja.core.crossref.NewStatement;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
@@ -112,7 +113,7 @@ class ListCheckTest {
     row(2, "Osmere OS 77", StatementKind.SAME, "Pellam PL 1", "");
     row(3, "Osmere OS77", StatementKind.SAME, "Pellam PL 1", "");
     ListCheck.Result result = check.result();
-    assertThat(result.fresh()).extracting(Statement::subject).containsExactly(new PartId(9));
+    assertThat(result.fresh()).extracting(NewStatement::subject).containsExactly(new PartId(9));
     assertThat(result.problems()).extracting(ListProblem::line).containsExactly(3L);
   }
 }

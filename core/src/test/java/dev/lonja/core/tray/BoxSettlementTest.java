@@ -26,7 +26,7 @@ class BoxSettlementTest {
         id,
         item,
         "place " + id,
-        "",
+        new LineReason.Part(""),
         1,
         Quantity.pieces(wanted),
         Quantity.pieces(0),

@@ -58,7 +58,7 @@ class TrayProgressTest {
         id,
         itemId,
         "place",
-        "",
+        new LineReason.Part(""),
         walk,
         Quantity.pieces(wanted),
         Quantity.pieces(laid),

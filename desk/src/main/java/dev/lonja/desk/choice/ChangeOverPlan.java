@@ -8,7 +8,6 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
-import dev.lonja.desk.fluid.SpecUse;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.StudyRepository.Line;
 import dev.lonja.store.fluid.StudyRepository.Study;
@@ -123,16 +122,5 @@ public final class ChangeOverPlan {
                   ? byStock
                   : b.pack().orElseThrow().compareTo(a.pack().orElseThrow());
             });
-  }
-
-  /** The name of a compartment with its variant, for people. */
-  public Map<CompartmentId, String> names() {
-    Map<CompartmentId, String> names = new LinkedHashMap<>();
-    SpecUse.all(session, fleet).forEach(use -> names.put(use.compartment().id(), use.display()));
-    return names;
-  }
-
-  public String productName(ProductId id) {
-    return book.byId(id).map(read -> read.product().display()).orElse("");
   }
 }

@@ -2,6 +2,8 @@ package dev.lonja.desk.choice;
 
 import dev.lonja.core.choice.FutureUse;
 import dev.lonja.core.choice.Pack;
+import dev.lonja.core.choice.PackChoice;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;
@@ -36,6 +38,20 @@ public final class PackOffers {
   public PackOffers(Session session, LocalDate today) {
     this.session = session;
     this.today = today;
+  }
+
+  /** Which packs to take off the shelf; empty if what is free does not cover the need. */
+  public Optional<PackChoice.Choice> fromTheShelf(
+      FluidBook book, ProductId product, Volume need, LocalDate day) {
+    List<Item> packs = book.packs(product);
+    return PackChoice.of(need, onTheShelf(book, packs), usedAfter(packs, day));
+  }
+
+  /** Which packs to buy; empty if nobody sells any that cover the need and have room. */
+  public Optional<PackChoice.Choice> forSale(
+      FluidBook book, ProductId product, Volume need, LocalDate day) {
+    List<Item> packs = book.packs(product);
+    return PackChoice.of(need, forSale(packs), usedAfter(packs, day));
   }
 
   /**

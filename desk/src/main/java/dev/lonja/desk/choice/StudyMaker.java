@@ -92,7 +92,6 @@ public final class StudyMaker {
     }
     return Optional.of(
         new Study(
-            0,
             wish.title(),
             today,
             wish.allowed(),

@@ -37,4 +37,10 @@ public final class Allowed {
   @Retention(RetentionPolicy.RUNTIME)
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'BUYER', 'AUDITOR', 'ADMINISTRATOR', 'WORKSHOP')")
   public @interface ToSeeMachines {}
+
+  /** Stands at the door: everyone, before they sign in. */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("permitAll()")
+  public @interface ToEveryone {}
 }

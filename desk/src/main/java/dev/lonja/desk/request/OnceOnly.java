@@ -29,7 +29,7 @@ public class OnceOnly {
 
   public Outcome run(Sent sent, Function<Session, Outcome> work) {
     if (!KEY.matcher(sent.key()).matches()) {
-      return Outcome.refused(Problem.ofWhole("The form has lost its key. Load the page again."));
+      return Outcome.refused(RequestRefusal.KEY_LOST);
     }
     try {
       return store.write(session -> runWithin(session, sent, work));
@@ -44,10 +44,7 @@ public class OnceOnly {
     if (before.isPresent()) {
       return before.get().contentHash().equals(hash)
           ? new Outcome.Done(before.get().answer())
-          : Outcome.refused(
-              Problem.ofWhole(
-                  "This form was already sent with other content. Nothing was changed; "
-                      + "load the page again."));
+          : Outcome.refused(RequestRefusal.OTHER_CONTENT);
     }
     Outcome outcome = work.apply(session);
     if (outcome instanceof Outcome.Refused refused) {

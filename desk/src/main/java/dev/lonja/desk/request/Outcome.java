@@ -1,29 +1,36 @@
 package dev.lonja.desk.request;
 
 import java.util.List;
-import java.util.function.Function;
 
 /** What became of a request. */
 public sealed interface Outcome {
 
-  /** Carried out, now or when it was first sent; {@code answer} is where to go next. */
+  /** Carried out, now or when it was first sent; {@code answer} names what was made, or nothing. */
   record Done(String answer) implements Outcome {}
 
   /** Nothing was changed. */
-  record Refused(List<Problem> problems) implements Outcome {
+  record Refused(List<? extends Refusal> reasons) implements Outcome {
     public Refused {
-      problems = List.copyOf(problems);
+      reasons = List.copyOf(reasons);
     }
   }
 
-  /** Where to go next: on to the answer, or back to the page with what was wrong. */
-  default String next(Function<List<Problem>, String> page) {
-    return this instanceof Refused refused
-        ? page.apply(refused.problems())
-        : "redirect:" + ((Done) this).answer();
+  /** Carried out; there is nothing to name. */
+  static Outcome done() {
+    return new Done("");
   }
 
-  static Outcome refused(Problem problem) {
-    return new Refused(List.of(problem));
+  /** Carried out; this was made, named as its {@code toString} has it. */
+  static Outcome done(Object made) {
+    return new Done(made.toString());
+  }
+
+  static Outcome refused(Refusal reason) {
+    return new Refused(List.of(reason));
+  }
+
+  /** True if it was refused for this among other things. */
+  default boolean isRefusedFor(Refusal reason) {
+    return this instanceof Refused refused && refused.reasons().contains(reason);
   }
 }

@@ -5,8 +5,8 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import dev.lonja.core.crossref.Confidence;
+import dev.lonja.core.crossref.NewStatement;
 import dev.lonja.core.crossref.Source;
-import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
@@ -253,20 +253,14 @@ public final class StatementList {
   /** Writes what a checked list has that is new; the caller's transaction is the whole of it. */
   public void write(ListCheck.Result checked, String actor, Instant at, Progress progress) {
     Map<PartId, PartId> ids = statements.addParts(checked.newParts());
-    List<Statement> fresh = checked.fresh();
+    List<NewStatement> fresh = checked.fresh();
     for (int from = 0; from < fresh.size(); from += STEP) {
-      List<Statement> step = new ArrayList<>(STEP);
-      for (Statement s : fresh.subList(from, Math.min(from + STEP, fresh.size()))) {
+      List<NewStatement> step = new ArrayList<>(STEP);
+      for (NewStatement s : fresh.subList(from, Math.min(from + STEP, fresh.size()))) {
         step.add(
-            new Statement(
-                0,
+            s.between(
                 ids.getOrDefault(s.subject(), s.subject()),
-                s.kind(),
-                ids.getOrDefault(s.object(), s.object()),
-                s.source(),
-                s.saidOn(),
-                s.confidence(),
-                s.note()));
+                ids.getOrDefault(s.object(), s.object())));
       }
       statements.addAll(step, actor, at);
       progress.at(from + step.size());

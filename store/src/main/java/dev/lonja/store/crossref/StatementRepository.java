@@ -6,6 +6,7 @@ import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
 import dev.lonja.core.crossref.Confidence;
+import dev.lonja.core.crossref.NewStatement;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
@@ -140,7 +141,7 @@ public final class StatementRepository implements StatementSource {
   }
 
   /** Adds many statements. */
-  void addAll(List<Statement> made, String actor, Instant at) {
+  void addAll(List<NewStatement> made, String actor, Instant at) {
     BatchBindStep batch =
         context.batch(
             context
@@ -156,7 +157,7 @@ public final class StatementRepository implements StatementSource {
                     STATEMENT.ACTOR,
                     STATEMENT.RECORDED_AT)
                 .values((PartId) null, null, null, null, null, null, null, null, null));
-    for (Statement s : made) {
+    for (NewStatement s : made) {
       batch.bind(
           s.subject(),
           s.kind().name(),
@@ -190,8 +191,8 @@ public final class StatementRepository implements StatementSource {
     return new StatementList(this);
   }
 
-  /** Adds a statement; its id is given anew and returned. */
-  public long add(Statement made, String actor, Instant at) {
+  /** Adds a statement; answers the id that it is given. */
+  public long add(NewStatement made, String actor, Instant at) {
     return context
         .insertInto(STATEMENT)
         .set(STATEMENT.SUBJECT_ID, made.subject())

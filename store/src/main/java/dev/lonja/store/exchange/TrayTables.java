@@ -6,6 +6,7 @@ import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
 import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
@@ -14,11 +15,18 @@ import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
+import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
 
 /** What is laid out for an occurrence. */
 final class TrayTables {
+
+  private static final List<String> REASONS =
+      List.of("FILL", "PART", "NEW_SEAL", "ON_INSPECTION", "KIT", "NOT_IN_BOX", "BY_HAND");
+
+  /** Reasons whose position may have a note. */
+  private static final List<String> NOTED = List.of("part", "new_seal", "on_inspection");
 
   static final List<ExchangeTable> ALL =
       List.of(trays(), trayTasks(), FluidTables.signOffs(), trayLines());
@@ -57,7 +65,22 @@ final class TrayTables {
         .with(reference("tray_id", TRAY_LINE.TRAY_ID, "trays", "the tray"))
         .with(reference("item_id", TRAY_LINE.ITEM_ID, "items", "what belongs on it"))
         .with(of("place", TRAY_LINE.PLACE, text(60), "where it goes").orEmptyText())
-        .with(of("note", TRAY_LINE.NOTE, text(300), "what to watch for").orEmptyText())
+        .with(of("reason", TRAY_LINE.REASON, oneOf(REASONS), "why it is there"))
+        .with(of("note", TRAY_LINE.NOTE, text(200), "what to watch for").orEmptyText())
+        .with(
+            of("condition", TRAY_LINE.CONDITION, words(FillCondition.values()), "how it is filled")
+                .optional())
+        .with(
+            of("first_pour_l", TRAY_LINE.FIRST_POUR_UL, scaled(6, 0, MOST_UL), "to pour at first")
+                .optional())
+        .with(
+            of("reserve_l", TRAY_LINE.RESERVE_UL, scaled(6, 0, MOST_UL), "kept for after running")
+                .optional())
+        .with(
+            of("kit_lines", TRAY_LINE.KIT_LINES, whole(1, 1_000), "how many lines the kit covers")
+                .optional())
+        .with(
+            reference("box_of_id", TRAY_LINE.BOX_OF_ID, "items", "in whose box it came").optional())
         .with(of("wanted_pc_or_l", TRAY_LINE.WANTED_MICRO, scaled(6, 1, MOST_UL), "how much"))
         .with(of("laid_pc_or_l", TRAY_LINE.LAID_MICRO, scaled(6, 0, MOST_UL), "how much is laid"))
         .with(
@@ -71,7 +94,21 @@ final class TrayTables {
             reference("instead_of_id", TRAY_LINE.INSTEAD_OF_ID, "items", "what was asked for")
                 .optional())
         .with(of("instead_why", TRAY_LINE.INSTEAD_WHY, text(200), "why this one").orEmptyText())
-        .together("instead_of_id", "instead_why")
+        .filledExactlyFor("condition", "reason", "fill")
+        .filledExactlyFor("first_pour_l", "reason", "fill")
+        .filledExactlyFor("reserve_l", "reason", "fill")
+        .filledExactlyFor("kit_lines", "reason", "kit")
+        .filledExactlyFor("box_of_id", "reason", "not_in_box")
+        .rule(
+            new RowRule(
+                "note",
+                "filled only where reason is part, new_seal or on_inspection",
+                row -> row.get("note").isEmpty() || NOTED.contains(row.get("reason"))))
+        .rule(
+            new RowRule(
+                "instead_why",
+                "filled only where instead_of_id is",
+                row -> row.get("instead_why").isEmpty() || !row.get("instead_of_id").isEmpty()))
         .build();
   }
 }

@@ -8,6 +8,7 @@ import static dev.lonja.store.schema.Tables.READING_RULING;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.meter.MeterReplacement;
+import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterMeasure;
@@ -60,8 +61,8 @@ public final class ReadingRepository {
    * years of readings of a whole fleet do not fit into memory together.
    */
   void forEach(Condition which, BiConsumer<MeterId, MeterNotes> use) {
-    Map<MeterId, List<MeterReplacement>> replacements = replacements();
-    Map<MeterId, List<Ruling>> rulings = rulings();
+    Map<MeterId, List<MeterReplacement>> replacements = replacements(which);
+    Map<MeterId, List<Ruling>> rulings = rulings(which);
     List<Reading> readings = new ArrayList<>();
     Optional<MeterId> meter = Optional.empty();
     try (Cursor<? extends Record> rows = rows(which).fetchLazy()) {
@@ -111,7 +112,7 @@ public final class ReadingRepository {
         .orderBy(READING.METER_ID, READING.READ_ON, READING.ID);
   }
 
-  private Map<MeterId, List<MeterReplacement>> replacements() {
+  private Map<MeterId, List<MeterReplacement>> replacements(Condition which) {
     return context
         .select(METER_REPLACEMENT.asterisk(), READING.METER_ID, METER.MEASURE)
         .from(METER_REPLACEMENT)
@@ -119,7 +120,7 @@ public final class ReadingRepository {
         .on(READING.ID.eq(METER_REPLACEMENT.END_READING_ID))
         .join(METER)
         .on(METER.ID.eq(READING.METER_ID))
-        .where(stands())
+        .where(which, stands())
         .fetchGroups(
             READING.METER_ID,
             row ->
@@ -139,12 +140,13 @@ public final class ReadingRepository {
         .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(METER_REPLACEMENT.ID)));
   }
 
-  private Map<MeterId, List<Ruling>> rulings() {
+  private Map<MeterId, List<Ruling>> rulings(Condition which) {
     return context
         .select(READING_RULING.asterisk(), READING.METER_ID)
         .from(READING_RULING)
         .join(READING)
         .on(READING.ID.eq(READING_RULING.READING_ID))
+        .where(which)
         .fetchGroups(
             READING.METER_ID,
             row ->
@@ -161,7 +163,7 @@ public final class ReadingRepository {
    *
    * @return the id that the store gave it
    */
-  public long add(MeterId meterId, Reading reading, Source source, String actor, Instant at) {
+  public long add(MeterId meterId, NewReading reading, Source source, String actor, Instant at) {
     return context
         .insertInto(READING)
         .set(READING.METER_ID, meterId)
@@ -177,7 +179,7 @@ public final class ReadingRepository {
   }
 
   /** Notes what a person decided about a reading. */
-  public void rule(Ruling ruling, Instant at) {
+  public void rule(Ruling.Wanted ruling, Instant at) {
     context
         .insertInto(READING_RULING)
         .set(READING_RULING.READING_ID, ruling.readingId())
@@ -188,26 +190,32 @@ public final class ReadingRepository {
         .execute();
   }
 
-  /** Notes that a meter was exchanged after the reading that ends it. */
-  public void replace(MeterReplacement replacement, String reason, String actor, Instant at) {
-    insert(replacement, Optional.empty(), reason, actor, at);
+  /**
+   * Notes that a meter was exchanged after the reading that ends it.
+   *
+   * @param start what the new meter stood at
+   */
+  public void replace(
+      long endReadingId, MeterValue start, String reason, String actor, Instant at) {
+    insert(endReadingId, start, Optional.empty(), reason, actor, at);
   }
 
   /** Withdraws an exchange that was noted in error, by a line that names it. */
   public void withdraw(MeterReplacement wrong, String reason, String actor, Instant at) {
-    insert(wrong, Optional.of(wrong.id()), reason, actor, at);
+    insert(wrong.endReadingId(), wrong.start(), Optional.of(wrong.id()), reason, actor, at);
   }
 
   private void insert(
-      MeterReplacement replacement,
+      long endReadingId,
+      MeterValue start,
       Optional<Long> withdraws,
       String reason,
       String actor,
       Instant at) {
     context
         .insertInto(METER_REPLACEMENT)
-        .set(METER_REPLACEMENT.END_READING_ID, replacement.endReadingId())
-        .set(METER_REPLACEMENT.START_TENTHS, replacement.start().tenths())
+        .set(METER_REPLACEMENT.END_READING_ID, endReadingId)
+        .set(METER_REPLACEMENT.START_TENTHS, start.tenths())
         .set(METER_REPLACEMENT.WITHDRAWS, withdraws.orElse(null))
         .set(METER_REPLACEMENT.REASON, reason)
         .set(METER_REPLACEMENT.ACTOR, actor)

@@ -225,33 +225,33 @@ public final class VariantRepository {
     write(POSITION, POSITION.ID.eq(position.id()), row);
   }
 
-  /** What keeps a compartment from being deleted, in the names of tables; none if nothing does. */
-  public List<String> usesOfCompartment(CompartmentId id) {
+  /** What keeps a compartment from being deleted; none if nothing does. */
+  public List<Use> usesOfCompartment(CompartmentId id) {
     return Stream.of(
-            use("positions", POSITION, POSITION.COMPARTMENT_ID.eq(id)),
-            use("tasks", TASK, TASK.COMPARTMENT_ID.eq(id)),
-            use("deviations", DEVIATION, DEVIATION.COMPARTMENT_ID.eq(id)),
-            use("fills", FILL, FILL.COMPARTMENT_ID.eq(id)),
-            use("top-ups", TOP_UP, TOP_UP.COMPARTMENT_ID.eq(id)),
-            use("sign-offs", SIGN_OFF, SIGN_OFF.COMPARTMENT_ID.eq(id)),
-            use("lines of trays", TRAY_LINE, TRAY_LINE.COMPARTMENT_ID.eq(id)),
-            use("studies", STUDY_LINE, STUDY_LINE.COMPARTMENT_ID.eq(id)))
+            use(Use.Kind.POSITIONS, POSITION, POSITION.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.TASKS, TASK, TASK.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.DEVIATIONS, DEVIATION, DEVIATION.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.FILLS, FILL, FILL.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.TOP_UPS, TOP_UP, TOP_UP.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.SIGN_OFFS, SIGN_OFF, SIGN_OFF.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.TRAY_LINES, TRAY_LINE, TRAY_LINE.COMPARTMENT_ID.eq(id)),
+            use(Use.Kind.STUDIES, STUDY_LINE, STUDY_LINE.COMPARTMENT_ID.eq(id)))
         .flatMap(Optional::stream)
         .toList();
   }
 
   /** What keeps a position from being deleted. */
-  public List<String> usesOfPosition(PositionId id) {
+  public List<Use> usesOfPosition(PositionId id) {
     return Stream.of(
-            use("tasks", TASK, TASK.POSITION_ID.eq(id)),
-            use("deviations", DEVIATION, DEVIATION.POSITION_ID.eq(id)))
+            use(Use.Kind.TASKS, TASK, TASK.POSITION_ID.eq(id)),
+            use(Use.Kind.DEVIATIONS, DEVIATION, DEVIATION.POSITION_ID.eq(id)))
         .flatMap(Optional::stream)
         .toList();
   }
 
-  private Optional<String> use(String name, Table<?> table, Condition condition) {
+  private Optional<Use> use(Use.Kind kind, Table<?> table, Condition condition) {
     int count = context.fetchCount(table, condition);
-    return count == 0 ? Optional.empty() : Optional.of(count + " " + name);
+    return count == 0 ? Optional.empty() : Optional.of(new Use(kind, count));
   }
 
   public void deleteCompartment(CompartmentId id) {

@@ -19,8 +19,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.Table;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
@@ -212,20 +215,19 @@ public final class VariantTasks {
   }
 
   /** What keeps a task from being deleted; none if nothing does. */
-  public List<String> usesOf(TaskId taskId) {
-    List<String> uses = new ArrayList<>();
-    count(uses, "records", context.fetchCount(TASK_RECORD, TASK_RECORD.TASK_ID.eq(taskId)));
-    count(uses, "trays", context.fetchCount(TRAY_TASK, TRAY_TASK.TASK_ID.eq(taskId)));
-    count(uses, "deviations", context.fetchCount(DEVIATION, DEVIATION.TASK_ID.eq(taskId)));
-    count(uses, "moves", context.fetchCount(TASK_MOVE, TASK_MOVE.TASK_ID.eq(taskId)));
-    count(uses, "tasks that it leads", context.fetchCount(TASK, TASK.WITH_TASK_ID.eq(taskId)));
-    return uses;
+  public List<Use> usesOf(TaskId taskId) {
+    return Stream.of(
+            use(Use.Kind.RECORDS, TASK_RECORD, TASK_RECORD.TASK_ID.eq(taskId)),
+            use(Use.Kind.TRAYS, TRAY_TASK, TRAY_TASK.TASK_ID.eq(taskId)),
+            use(Use.Kind.DEVIATIONS, DEVIATION, DEVIATION.TASK_ID.eq(taskId)),
+            use(Use.Kind.MOVES, TASK_MOVE, TASK_MOVE.TASK_ID.eq(taskId)),
+            use(Use.Kind.LED_TASKS, TASK, TASK.WITH_TASK_ID.eq(taskId)))
+        .filter(use -> use.count() > 0)
+        .toList();
   }
 
-  private static void count(List<String> uses, String name, int count) {
-    if (count > 0) {
-      uses.add(count + " " + name);
-    }
+  private Use use(Use.Kind kind, Table<?> table, Condition condition) {
+    return new Use(kind, context.fetchCount(table, condition));
   }
 
   /** Deletes a task of a variant that nothing refers to. */

@@ -43,7 +43,6 @@ public final class StudyRepository {
    * @param forcedBy by unit, the products that it alone forces
    */
   public record Study(
-      long id,
       String title,
       LocalDate on,
       Level allowed,
@@ -62,6 +61,9 @@ public final class StudyRepository {
     }
   }
 
+  /** A study under its number. */
+  public record KeptStudy(long id, Study study) {}
+
   /**
    * A spec in use.
    *
@@ -78,7 +80,7 @@ public final class StudyRepository {
   public record ChangeOver(
       CompartmentId compartmentId, ItemId itemId, LocalDate from, long studyId) {}
 
-  /** Keeps a study; its id does not count. */
+  /** Keeps a study; answers its number. */
   public long add(Study study, Instant at) {
     long id =
         context
@@ -131,48 +133,49 @@ public final class StudyRepository {
   }
 
   /** All studies, newest first. */
-  public List<Study> all() {
+  public List<KeptStudy> all() {
     return where(DSL.noCondition());
   }
 
-  public Optional<Study> byId(long id) {
+  public Optional<KeptStudy> byId(long id) {
     return where(STUDY.ID.eq(id)).stream().findFirst();
   }
 
-  private List<Study> where(Condition condition) {
+  private List<KeptStudy> where(Condition condition) {
     return context.selectFrom(STUDY).where(condition).orderBy(STUDY.ID.desc()).fetch(this::study);
   }
 
-  private Study study(Record row) {
+  private KeptStudy study(Record row) {
     long id = row.get(STUDY.ID);
-    return new Study(
+    return new KeptStudy(
         id,
-        row.get(STUDY.TITLE),
-        row.get(STUDY.MADE_ON),
-        Level.valueOf(row.get(STUDY.ALLOWED)),
-        new Money(row.get(STUDY.HOLDING_MINOR), currency),
-        products(id, "FORBIDDEN"),
-        products(id, "KEPT"),
-        products(id, "CHOSEN"),
-        context
-            .selectFrom(STUDY_LINE)
-            .where(STUDY_LINE.STUDY_ID.eq(id))
-            .orderBy(STUDY_LINE.ID)
-            .fetch(
-                line ->
-                    new Line(
-                        line.get(STUDY_LINE.COMPARTMENT_ID),
-                        new Volume(line.get(STUDY_LINE.LITRES_UL)),
-                        Optional.ofNullable(line.get(STUDY_LINE.TODAY_ID)),
-                        Optional.ofNullable(line.get(STUDY_LINE.PROPOSED_ID)))),
-        context
-            .selectFrom(STUDY_FORCE)
-            .where(STUDY_FORCE.STUDY_ID.eq(id))
-            .orderBy(STUDY_FORCE.ID)
-            .fetchGroups(STUDY_FORCE.UNIT_ID, STUDY_FORCE.PRODUCT_ID),
-        new Money(row.get(STUDY.COST_MINOR), currency),
-        new Money(row.get(STUDY.COST_TODAY_MINOR), currency),
-        row.get(STUDY.ACTOR));
+        new Study(
+            row.get(STUDY.TITLE),
+            row.get(STUDY.MADE_ON),
+            Level.valueOf(row.get(STUDY.ALLOWED)),
+            new Money(row.get(STUDY.HOLDING_MINOR), currency),
+            products(id, "FORBIDDEN"),
+            products(id, "KEPT"),
+            products(id, "CHOSEN"),
+            context
+                .selectFrom(STUDY_LINE)
+                .where(STUDY_LINE.STUDY_ID.eq(id))
+                .orderBy(STUDY_LINE.ID)
+                .fetch(
+                    line ->
+                        new Line(
+                            line.get(STUDY_LINE.COMPARTMENT_ID),
+                            new Volume(line.get(STUDY_LINE.LITRES_UL)),
+                            Optional.ofNullable(line.get(STUDY_LINE.TODAY_ID)),
+                            Optional.ofNullable(line.get(STUDY_LINE.PROPOSED_ID)))),
+            context
+                .selectFrom(STUDY_FORCE)
+                .where(STUDY_FORCE.STUDY_ID.eq(id))
+                .orderBy(STUDY_FORCE.ID)
+                .fetchGroups(STUDY_FORCE.UNIT_ID, STUDY_FORCE.PRODUCT_ID),
+            new Money(row.get(STUDY.COST_MINOR), currency),
+            new Money(row.get(STUDY.COST_TODAY_MINOR), currency),
+            row.get(STUDY.ACTOR)));
   }
 
   private List<ProductId> products(long study, String part) {

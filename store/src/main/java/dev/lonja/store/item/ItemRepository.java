@@ -26,12 +26,13 @@ import dev.lonja.store.fluid.ProductRows;
 import dev.lonja.store.query.Bound;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -205,21 +206,38 @@ public final class ItemRepository {
     return context.fetchExists(MOVEMENT, MOVEMENT.ITEM_ID.eq(id));
   }
 
-  /** What keeps an item from being deleted, in a word each: movements, trays and so on. */
-  public List<String> uses(ItemId id) {
-    Map<String, Boolean> uses = new LinkedHashMap<>();
-    uses.put("movements", hasMovements(id));
-    uses.put(
-        "places on trays",
-        context.fetchExists(
-            TRAY_LINE, TRAY_LINE.ITEM_ID.eq(id).or(TRAY_LINE.INSTEAD_OF_ID.eq(id))));
-    uses.put(
-        "machines that take it",
-        context.fetchExists(POSITION, POSITION.ITEM_ID.eq(id))
-            || context.fetchExists(COMPARTMENT, COMPARTMENT.ITEM_ID.eq(id))
-            || context.fetchExists(DEVIATION, DEVIATION.ITEM_ID.eq(id)));
-    uses.put("records of fills", context.fetchExists(FILL, FILL.ITEM_ID.eq(id)));
-    return uses.entrySet().stream().filter(Map.Entry::getValue).map(Map.Entry::getKey).toList();
+  /** What keeps an item from being deleted. */
+  public enum Use {
+    MOVEMENTS,
+    TRAYS,
+    MACHINES,
+    FILLS
+  }
+
+  /** Everything that keeps an item from being deleted. */
+  public Set<Use> uses(ItemId id) {
+    Set<Use> uses = EnumSet.noneOf(Use.class);
+    if (hasMovements(id)) {
+      uses.add(Use.MOVEMENTS);
+    }
+    if (context.fetchExists(
+        TRAY_LINE,
+        TRAY_LINE
+            .ITEM_ID
+            .eq(id)
+            .or(TRAY_LINE.INSTEAD_OF_ID.eq(id))
+            .or(TRAY_LINE.BOX_OF_ID.eq(id)))) {
+      uses.add(Use.TRAYS);
+    }
+    if (context.fetchExists(POSITION, POSITION.ITEM_ID.eq(id))
+        || context.fetchExists(COMPARTMENT, COMPARTMENT.ITEM_ID.eq(id))
+        || context.fetchExists(DEVIATION, DEVIATION.ITEM_ID.eq(id))) {
+      uses.add(Use.MACHINES);
+    }
+    if (context.fetchExists(FILL, FILL.ITEM_ID.eq(id))) {
+      uses.add(Use.FILLS);
+    }
+    return uses;
   }
 
   /** Deletes an item that nothing refers to; what is known of its part stays. */

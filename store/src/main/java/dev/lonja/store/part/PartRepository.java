@@ -3,6 +3,7 @@ package dev.lonja.store.part;
 import static dev.lonja.store.schema.Tables.PART;
 import static dev.lonja.store.schema.Tables.PART_PROPERTY;
 
+import dev.lonja.core.find.NumberIndex;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
@@ -23,7 +24,7 @@ import org.jooq.Record;
 import org.jooq.impl.DSL;
 
 /** Every part number that the store knows, stocked or not. */
-public final class PartRepository {
+public final class PartRepository implements NumberIndex {
 
   private static final String PLAIN_LETTERS = "0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
@@ -47,17 +48,20 @@ public final class PartRepository {
   }
 
   /** All parts with this key, in order of make; several makes may share one. */
+  @Override
   public List<Part> byKey(PartKey key, int most) {
     return where(PART.NUMBER_KEY.eq(key.text()), most);
   }
 
   /** Parts whose key begins with this one, the key itself left out. */
+  @Override
   public List<Part> byKeyPrefix(PartKey prefix, int most) {
     String end = prefix.text() + Character.toString(Character.MAX_CODE_POINT);
     return where(PART.NUMBER_KEY.gt(prefix.text()).and(PART.NUMBER_KEY.lt(end)), most);
   }
 
   /** Parts that an oily label makes look like this, the key itself left out. */
+  @Override
   public List<Part> byNearKey(PartKey key, int most) {
     return where(PART.NEAR_KEY.eq(key.near()).and(PART.NUMBER_KEY.ne(key.text())), most);
   }
@@ -67,6 +71,7 @@ public final class PartRepository {
    * Keys of plain letters are looked up, one for each possible edit; the few others are looked
    * through.
    */
+  @Override
   public List<Part> oneEditFrom(PartKey key, int leastLength, int most) {
     Set<String> edits = edits(key.text());
     edits.removeIf(edit -> edit.length() < leastLength);

@@ -17,6 +17,7 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
+import dev.lonja.core.service.NewDeviation;
 import dev.lonja.core.service.TaskId;
 import java.util.HashMap;
 import java.util.List;
@@ -98,7 +99,7 @@ public final class DeviationRepository {
   }
 
   /** Puts a deviation in force; one that changed the same thing before gives way. */
-  public void put(UnitId unitId, Deviation deviation) {
+  public void put(UnitId unitId, NewDeviation deviation) {
     Row row = ROW.apply(deviation.change());
     context
         .deleteFrom(DEVIATION)

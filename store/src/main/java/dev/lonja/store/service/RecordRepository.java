@@ -13,6 +13,7 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
@@ -36,7 +37,7 @@ public final class RecordRepository {
   public record Inspected(long recordId, TaskId taskId, Optional<InspectionOutcome> outcome) {}
 
   /** A fill with the tray it was noted on, if it was. */
-  public record NotedFill(RecordedFill fill, UnitId unitId, Optional<TrayId> trayId) {}
+  private record NotedFill(RecordedFill fill, UnitId unitId, Optional<TrayId> trayId) {}
 
   private final DSLContext context;
 
@@ -157,32 +158,45 @@ public final class RecordRepository {
         Optional.ofNullable(row.get(FILL.TRAY_ID)));
   }
 
-  /** Notes what was poured; its id is given by the store. */
-  public void addFill(NotedFill noted, String note, Instant at) {
-    insertFill(noted, Optional.empty(), note, noted.fill().actor(), at);
+  /** Notes what was poured, on a tray if it was one. */
+  public void addFill(
+      UnitId unitId, NewFill fill, Optional<TrayId> trayId, String note, Instant at) {
+    insertFill(unitId, fill, trayId, Optional.empty(), note, at);
   }
 
   /** Withdraws every fill of a tray by a line that names it. */
   public void withdrawFillsOf(TrayId trayId, String reason, String actor, Instant at) {
     standingFills(FILL.TRAY_ID.eq(trayId))
-        .forEach(noted -> insertFill(noted, Optional.of(noted.fill().id()), reason, actor, at));
+        .forEach(
+            noted ->
+                insertFill(
+                    noted.unitId(),
+                    noted.fill().by(actor),
+                    noted.trayId(),
+                    Optional.of(noted.fill().id()),
+                    reason,
+                    at));
   }
 
   private void insertFill(
-      NotedFill noted, Optional<Long> withdraws, String note, String actor, Instant at) {
-    RecordedFill fill = noted.fill();
+      UnitId unitId,
+      NewFill fill,
+      Optional<TrayId> trayId,
+      Optional<Long> withdraws,
+      String note,
+      Instant at) {
     context
         .insertInto(FILL)
-        .set(FILL.UNIT_ID, noted.unitId())
+        .set(FILL.UNIT_ID, unitId)
         .set(FILL.COMPARTMENT_ID, fill.compartmentId())
         .set(FILL.ITEM_ID, fill.itemId())
         .set(FILL.CONDITION, fill.condition().name())
         .set(FILL.VOLUME_UL, fill.volume().microlitres())
         .set(FILL.FILLED_ON, fill.day())
-        .set(FILL.TRAY_ID, noted.trayId().orElse(null))
+        .set(FILL.TRAY_ID, trayId.orElse(null))
         .set(FILL.WITHDRAWS, withdraws.orElse(null))
         .set(FILL.NOTE, note)
-        .set(FILL.ACTOR, actor)
+        .set(FILL.ACTOR, fill.actor())
         .set(FILL.RECORDED_AT, at)
         .execute();
   }

@@ -13,6 +13,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.query.NextNumber;
@@ -82,7 +83,7 @@ public final class TrayRepository {
       TrayId trayId,
       ItemId itemId,
       String place,
-      String note,
+      LineReason reason,
       Quantity wanted,
       Destination destination) {
     return context
@@ -90,7 +91,7 @@ public final class TrayRepository {
         .set(TRAY_LINE.TRAY_ID, trayId)
         .set(TRAY_LINE.ITEM_ID, itemId)
         .set(TRAY_LINE.PLACE, place)
-        .set(TRAY_LINE.NOTE, note)
+        .set(LineReasons.columns(reason))
         .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
         .set(TRAY_LINE.POSITION_ID, destination.positionId().orElse(null))
         .set(TRAY_LINE.COMPARTMENT_ID, destination.compartmentId().orElse(null))
@@ -273,7 +274,7 @@ public final class TrayRepository {
         row.get(TRAY_LINE.ID),
         row.get(TRAY_LINE.ITEM_ID),
         row.get(TRAY_LINE.PLACE),
-        row.get(TRAY_LINE.NOTE),
+        LineReasons.of(row),
         Math.toIntExact(row.get(BIN.WALK_ORDER)),
         new Quantity(measure, row.get(TRAY_LINE.WANTED_MICRO)),
         new Quantity(measure, row.get(TRAY_LINE.LAID_MICRO)),

@@ -676,16 +676,32 @@ CREATE TABLE tray_line (
   tray_id INTEGER NOT NULL REFERENCES tray,
   item_id INTEGER NOT NULL REFERENCES item,
   place TEXT NOT NULL,
-  note TEXT NOT NULL,
+  -- why it is there; each reason has its own columns and no others
+  reason TEXT NOT NULL CHECK (
+    reason IN ('FILL', 'PART', 'NEW_SEAL', 'ON_INSPECTION', 'KIT', 'NOT_IN_BOX', 'BY_HAND')),
+  -- what to watch for at the position, as a person wrote it
+  note TEXT NOT NULL DEFAULT '' CHECK (length(note) <= 200),
+  condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
+  first_pour_ul INTEGER CHECK (first_pour_ul >= 0),
+  reserve_ul INTEGER CHECK (reserve_ul >= 0),
+  kit_lines INTEGER CHECK (kit_lines > 0),
+  box_of_id INTEGER REFERENCES item,
   wanted_micro INTEGER NOT NULL CHECK (wanted_micro > 0),
   laid_micro INTEGER NOT NULL DEFAULT 0 CHECK (laid_micro BETWEEN 0 AND wanted_micro),
   position_id INTEGER REFERENCES position,
   compartment_id INTEGER REFERENCES compartment,
   sign_off_id INTEGER REFERENCES sign_off,
-  -- a substitution is visible: what was asked for, and why something else lies here
+  -- a substitution is visible: what was asked for, and why something else lies here; another pack
+  -- of the same fluid needs no reason
   instead_of_id INTEGER REFERENCES item,
   instead_why TEXT NOT NULL DEFAULT '' CHECK (length(instead_why) <= 200),
-  CHECK (instead_of_id IS NULL OR instead_why <> '')
+  CHECK ((reason = 'FILL') = (condition IS NOT NULL)),
+  CHECK ((reason = 'FILL') = (first_pour_ul IS NOT NULL)),
+  CHECK ((reason = 'FILL') = (reserve_ul IS NOT NULL)),
+  CHECK ((reason = 'KIT') = (kit_lines IS NOT NULL)),
+  CHECK ((reason = 'NOT_IN_BOX') = (box_of_id IS NOT NULL)),
+  CHECK (note = '' OR reason IN ('PART', 'NEW_SEAL', 'ON_INSPECTION')),
+  CHECK (instead_of_id IS NOT NULL OR instead_why = '')
 ) STRICT;
 CREATE INDEX tray_line_tray ON tray_line (tray_id);
 CREATE INDEX tray_line_item ON tray_line (item_id);

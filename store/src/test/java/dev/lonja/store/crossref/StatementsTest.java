@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.lonja.core.crossref.Candidates;
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.crossref.Neighbourhood;
+import dev.lonja.core.crossref.NewStatement;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.Statement;
@@ -151,9 +152,8 @@ class StatementsTest {
   @Test
   void aStatementComesBackAsItWasMade() {
     PartId subject = store.write(s -> s.parts().add("Pellam", "PL 1", Optional.empty()));
-    Statement made =
-        new Statement(
-            0,
+    NewStatement made =
+        new NewStatement(
             subject,
             StatementKind.REPLACES,
             new PartId(9),

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterDigest;
 import dev.lonja.core.meter.MeterId;
-import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.store.LonjaStore;
@@ -63,7 +63,7 @@ class MeterDigestsTest {
     assertThat(last()).isEqualTo("9.5 h");
     store.write(
         session -> {
-          session.readings().rule(new Ruling(0, id, false, "misread", "auditor"), NOW);
+          session.readings().rule(new Ruling.Wanted(id, false, "misread", "auditor"), NOW);
           return true;
         });
     assertThat(last()).isEqualTo("3.1 h");
@@ -116,8 +116,8 @@ class MeterDigestsTest {
   }
 
   private static long add(Session session, String hours) {
-    Reading reading =
-        new Reading(0, TODAY, Optional.empty(), MeterValue.ofHours(hours), Optional.empty());
+    NewReading reading =
+        new NewReading(TODAY, Optional.empty(), MeterValue.ofHours(hours), Optional.empty());
     return session
         .readings()
         .add(SWEEPER, reading, ReadingRepository.Source.ENTERED, "storekeeper", NOW);

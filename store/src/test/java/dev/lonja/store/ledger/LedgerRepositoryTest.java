@@ -19,6 +19,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -139,7 +140,13 @@ class LedgerRepositoryTest {
                   session.trays().add(new UnitId(1), "Service", TODAY, List.of(new TaskId(2)));
               session
                   .trays()
-                  .addLine(id, FILTER, "Oil filter", "", Quantity.pieces(2), Destination.NONE);
+                  .addLine(
+                      id,
+                      FILTER,
+                      "Oil filter",
+                      new LineReason.Part(""),
+                      Quantity.pieces(2),
+                      Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
               session.trays().setLaid(line, Quantity.pieces(2));
               return id;

@@ -13,10 +13,12 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.meter.MeterReplacement;
+import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.meter.ReadingLog;
 import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
@@ -79,15 +81,15 @@ class RecordsTest {
   @Test
   void aRulingAndACorrectionAreKept() {
     Reading wrong = sweeper().readings().get(0);
-    Reading right =
-        new Reading(
-            0, wrong.day(), Optional.empty(), MeterValue.ofHours("69.2"), Optional.of(wrong.id()));
+    NewReading right =
+        new NewReading(
+            wrong.day(), Optional.empty(), MeterValue.ofHours("69.2"), Optional.of(wrong.id()));
     write(
         records -> {},
         readings -> {
           readings.add(
               new MeterId(10), right, ReadingRepository.Source.ENTERED, "storekeeper", NOW);
-          readings.rule(new Ruling(0, wrong.id(), false, "six for nine", "storekeeper"), NOW);
+          readings.rule(new Ruling.Wanted(wrong.id(), false, "six for nine", "storekeeper"), NOW);
         });
     assertThat(sweeper().readings().stream().flatMap(r -> r.corrects().stream()))
         .containsExactly(wrong.id());
@@ -131,9 +133,8 @@ class RecordsTest {
                 session
                     .trays()
                     .add(new UnitId(4), "500 h service", TODAY, List.of(new TaskId(11))));
-    RecordedFill fill =
-        new RecordedFill(
-            0,
+    NewFill fill =
+        new NewFill(
             new CompartmentId(5),
             new ItemId(2),
             FillCondition.WITH_FILTER,
@@ -141,11 +142,7 @@ class RecordsTest {
             TODAY,
             "workshop");
     write(
-        records ->
-            records.addFill(
-                new RecordRepository.NotedFill(fill, new UnitId(4), Optional.of(tray)),
-                "full mark",
-                NOW),
+        records -> records.addFill(new UnitId(4), fill, Optional.of(tray), "full mark", NOW),
         readings -> {});
     assertThat(fills()).hasSize(2);
     assertThat(fills().get(1).volume()).isEqualTo(Volume.ofLitres("7.9"));

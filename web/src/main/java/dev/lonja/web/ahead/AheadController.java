@@ -1,7 +1,10 @@
 package dev.lonja.web.ahead;
 
+import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.forecast.AheadDesk;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -17,14 +20,17 @@ import org.springframework.web.server.ResponseStatusException;
 class AheadController {
 
   private final AheadDesk desk;
+  private final StoreClock clock;
 
-  AheadController(AheadDesk desk) {
+  AheadController(AheadDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping("/ahead")
   String all(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks, Model model) {
-    model.addAttribute("view", desk.all(Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS))));
+    int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
+    model.addAttribute("view", new AheadWording(clock.today()).all(desk.all(ahead), ahead));
     return "ahead";
   }
 
@@ -32,7 +38,8 @@ class AheadController {
   String item(@PathVariable ItemId itemId, @RequestParam Optional<LocalDate> week, Model model) {
     model.addAttribute(
         "view",
-        desk.item(itemId, week)
+        desk.item(itemId)
+            .map(of -> new AheadWording(clock.today()).item(of, week.map(IsoWeek::of)))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     return "ahead-item";
   }

@@ -1,18 +1,15 @@
 package dev.lonja.web.book;
 
 import dev.lonja.core.cases.Cases;
-import dev.lonja.core.item.ItemId;
-import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Refusal;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
-import dev.lonja.store.Session;
-import dev.lonja.store.ledger.Posting;
+import dev.lonja.desk.ledger.LedgerRefusal;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What the ledger answers, in words; and the one place where its lines are written. */
+/** What the ledger refuses, in words. */
 public final class LedgerWording {
 
   private static final Cases<Refusal, String> WORDS =
@@ -54,29 +51,12 @@ public final class LedgerWording {
 
   private LedgerWording() {}
 
-  /** Writes the lines of a booking, or says in words why there are none. */
-  public static Outcome write(
-      Session session,
-      ItemId itemId,
-      Booking booking,
-      Posting posting,
-      int firstLineNo,
-      String answer,
-      String field) {
-    if (booking instanceof Booking.Booked booked) {
-      session.ledger().append(booked.lines(), posting, firstLineNo);
-      return new Outcome.Done(answer);
-    }
-    String number = session.items().byId(itemId).orElseThrow().number();
-    return new Outcome.Refused(
-        ((Booking.Refused) booking)
-            .reasons().stream()
-                .map(reason -> new Problem(field, number + ": " + words(reason)))
-                .toList());
-  }
-
-  static String words(Refusal refusal) {
-    return WORDS.apply(refusal);
+  /** What the ledger refuses, each reason at this field of the form. */
+  public static RefusalWording at(String field) {
+    return RefusalWording.of(
+        LedgerRefusal.class,
+        refusal ->
+            new Problem(field, refusal.item().number() + ": " + WORDS.apply(refusal.reason())));
   }
 
   private static String notEnough(Refusal.NotEnough refusal) {

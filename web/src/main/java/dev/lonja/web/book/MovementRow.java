@@ -2,6 +2,7 @@ package dev.lonja.web.book;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.web.frame.Words;
@@ -37,6 +38,6 @@ public record MovementRow(
         line.value().display(),
         line.reason() + reference + answers,
         line.actor(),
-        line.kind() != dev.lonja.core.ledger.MovementKind.CORRECTION);
+        line.kind() != MovementKind.CORRECTION);
   }
 }

@@ -2,14 +2,17 @@ package dev.lonja.web.crossref;
 
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.part.PartId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.crossref.CompareDesk;
+import dev.lonja.desk.crossref.FitDesk;
+import dev.lonja.desk.crossref.MapDesk;
+import dev.lonja.web.document.PdfRenderer;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -21,26 +24,35 @@ class CrossReferenceController {
 
   private final FitDesk fits;
   private final MapDesk maps;
-  private final MeasureDesk measures;
+  private final MeasurePage measures;
   private final CompareDesk comparisons;
+  private final PdfRenderer paper;
+  private final StoreClock clock;
 
   CrossReferenceController(
-      FitDesk fits, MapDesk maps, MeasureDesk measures, CompareDesk comparisons) {
+      FitDesk fits,
+      MapDesk maps,
+      MeasurePage measures,
+      CompareDesk comparisons,
+      PdfRenderer paper,
+      StoreClock clock) {
     this.fits = fits;
     this.maps = maps;
     this.measures = measures;
     this.comparisons = comparisons;
+    this.paper = paper;
+    this.clock = clock;
   }
 
   @GetMapping("/fleet/{code}/fits/{positionId}")
   String fits(@PathVariable String code, @PathVariable PositionId positionId, Model model) {
-    model.addAttribute("view", known(fits.fits(code, positionId)));
+    model.addAttribute("view", FitView.of(known(fits.fits(code, positionId)), clock.today()));
     return "fits";
   }
 
   @GetMapping("/parts/{id}/map")
   String map(@PathVariable PartId id, Model model) {
-    model.addAttribute("view", known(maps.map(id)));
+    model.addAttribute("view", MapView.of(known(maps.map(id)), clock.today()));
     return "map";
   }
 
@@ -60,7 +72,8 @@ class CrossReferenceController {
       @RequestParam(defaultValue = "") String unit,
       @RequestParam Optional<PositionId> position,
       Model model) {
-    model.addAttribute("view", comparisons.compare(asked, offered, unit, position));
+    model.addAttribute(
+        "view", CompareView.of(known(comparisons.compare(asked, offered, unit, position))));
     return "compare";
   }
 
@@ -70,12 +83,10 @@ class CrossReferenceController {
       @RequestParam PartId offered,
       @RequestParam(defaultValue = "") String unit,
       @RequestParam Optional<PositionId> position) {
-    return comparisons.onPaper(asked, offered, unit, position);
-  }
-
-  @ExceptionHandler(NoSuchElementException.class)
-  ResponseEntity<Void> unknown() {
-    return ResponseEntity.notFound().build();
+    return paper.answer(
+        "scale-sheet",
+        "to-scale.pdf",
+        CompareView.onPaper(known(comparisons.compare(asked, offered, unit, position))));
   }
 
   private static <T> T known(Optional<T> view) {

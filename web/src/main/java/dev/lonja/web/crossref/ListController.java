@@ -1,17 +1,24 @@
 package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Source;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.crossref.ListDesk;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,11 +32,15 @@ import org.springframework.web.multipart.MultipartFile;
 class ListController {
 
   private static final String PATH = "/find/lists";
+  private static final RefusalWording REFUSALS =
+      RefusalWording.of(ListDesk.Refused.class, ListView::problem);
 
   private final ListDesk desk;
+  private final StoreClock clock;
 
-  ListController(ListDesk desk) {
+  ListController(ListDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping(PATH)
@@ -39,8 +50,8 @@ class ListController {
 
   @GetMapping(PATH + "/progress")
   @ResponseBody
-  ListDesk.Progress progress() {
-    return desk.progress();
+  ListView.Progress progress() {
+    return ListView.progress(desk.progress());
   }
 
   @PostMapping(PATH)
@@ -49,27 +60,38 @@ class ListController {
       @RequestParam MultipartFile file,
       @RequestParam String source,
       @RequestParam String saidOn,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model)
       throws IOException {
+    Typed typed = new Typed();
     if (file.isEmpty()) {
-      return page(typed, List.of(new Problem("file", "Choose a CSV file first.")), model);
+      typed.refuse("file", "Choose a CSV file first.");
+    }
+    Optional<Source> whose = typed.choice("source", "whose list it is", source, Source.class);
+    Optional<LocalDate> day = typed.day("saidOn", saidOn);
+    if (!typed.problems().isEmpty()) {
+      return page(fields, typed.problems(), model);
     }
     Path copy = Files.createTempFile("lonja-list", ".csv");
     file.transferTo(copy);
     String name = Objects.requireNonNullElse(file.getOriginalFilename(), "list");
-    Outcome outcome = desk.start(sent, name, copy, source, saidOn);
-    return outcome.next(problems -> page(typed, problems, model));
+    return reply(desk.start(sent, name, copy, whose.orElseThrow(), day.orElseThrow()))
+        .or(problems -> page(fields, problems, model));
+  }
+
+  private static Reply reply(Outcome outcome) {
+    return Reply.to(outcome).onto(PATH).worded(REFUSALS);
   }
 
   @PostMapping(PATH + "/apply")
   String apply(Sent sent, Model model) {
-    return desk.apply(sent).next(problems -> page(Map.of(), problems, model));
+    return reply(desk.apply(sent)).or(problems -> page(Map.of(), problems, model));
   }
 
   @PostMapping(PATH + "/cancel")
-  String cancel(Model model) {
-    return desk.cancel().next(problems -> page(Map.of(), problems, model));
+  String cancel() {
+    desk.cancel();
+    return "redirect:" + PATH;
   }
 
   @GetMapping(PATH + ".csv")
@@ -81,7 +103,7 @@ class ListController {
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", desk.view());
+    model.addAttribute("view", ListView.of(desk.progress(), clock.today()));
     model.addAttribute("sources", Source.values());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);

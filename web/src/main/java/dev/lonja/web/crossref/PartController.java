@@ -3,10 +3,17 @@ package dev.lonja.web.crossref;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.PartId;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.crossref.PartDesk;
+import dev.lonja.desk.crossref.PartFile;
+import dev.lonja.desk.crossref.StatementDesk;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,10 +30,12 @@ class PartController {
 
   private final PartDesk desk;
   private final StatementDesk statements;
+  private final StoreClock clock;
 
-  PartController(PartDesk desk, StatementDesk statements) {
+  PartController(PartDesk desk, StatementDesk statements, StoreClock clock) {
     this.desk = desk;
     this.statements = statements;
+    this.clock = clock;
   }
 
   @GetMapping("/parts/{id}")
@@ -38,12 +47,22 @@ class PartController {
   String make(
       @PathVariable PartId id,
       Sent sent,
-      @ModelAttribute StatementDesk.Form form,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute StatementForm form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    return statements
-        .make(sent, id, path(id), form)
-        .next(problems -> page(id, typed, problems, model));
+    statements.admit();
+    Typed typed = new Typed();
+    Optional<StatementDesk.Other> other = form.other(typed);
+    Optional<StatementDesk.Claim> claim = form.claim(typed);
+    return typed
+        .all(() -> statements.make(sent, id, other.orElseThrow(), claim.orElseThrow()))
+        .map(
+            outcome ->
+                Reply.to(outcome)
+                    .onto(path(id))
+                    .worded(StatementForm.REFUSALS)
+                    .or(problems -> page(id, fields, problems, model)))
+        .orElseGet(() -> page(id, fields, typed.problems(), model));
   }
 
   @PostMapping("/parts/{id}/statements/{statementId}/withdraw")
@@ -53,9 +72,16 @@ class PartController {
       Sent sent,
       @RequestParam String reason,
       Model model) {
-    return statements
-        .withdraw(sent, statementId, path(id), reason)
-        .next(problems -> page(id, Map.of(), problems, model));
+    statements.admit();
+    Typed typed = new Typed();
+    return StatementForm.reason(typed, reason)
+        .map(
+            why ->
+                Reply.to(statements.withdraw(sent, statementId, why))
+                    .onto(path(id))
+                    .worded(StatementForm.REFUSALS)
+                    .or(problems -> page(id, Map.of(), problems, model)))
+        .orElseGet(() -> page(id, Map.of(), typed.problems(), model));
   }
 
   private static String path(PartId id) {
@@ -63,12 +89,12 @@ class PartController {
   }
 
   private String page(PartId id, Map<String, String> typed, List<Problem> problems, Model model) {
-    PartFacts facts =
-        desk.facts(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    model.addAttribute("facts", facts);
+    PartFile file =
+        desk.file(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    model.addAttribute("facts", PartFactsWording.of(file, clock.today()));
     model.addAttribute("kinds", StatementKind.values());
     model.addAttribute("sources", Source.values());
-    model.addAttribute("today", desk.today());
+    model.addAttribute("today", clock.today().toString());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "part";

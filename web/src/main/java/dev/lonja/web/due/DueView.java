@@ -29,20 +29,20 @@ record DueView(
    *
    * @param taskId the task that sets its day, to open it on the unit page
    * @param limits what sets its day
-   * @param span "10 Mar – 2 Apr", where it can be said
    */
   record Row(
-      String day,
-      String date,
+      Day day,
       String unit,
       String title,
       String tasks,
       TaskId taskId,
       String limits,
       String ruler,
-      String span,
       State state,
       boolean noRecord) {}
+
+  /** Its day in words and as a date; {@code span} is "10 Mar – 2 Apr", where it can be said. */
+  record Day(String words, String date, String span) {}
 
   /** A week of the calendar. */
   record Week(String name, String from, List<Entry> entries) {}

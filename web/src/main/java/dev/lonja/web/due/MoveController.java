@@ -1,9 +1,17 @@
 package dev.lonja.web.due;
 
-import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.core.cases.Cases;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.service.MoveDesk;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -21,11 +29,44 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/fleet/{code}/move")
 class MoveController {
 
-  private final MoveDesk desk;
+  private static final int LONGEST_REASON = 200;
 
-  MoveController(MoveDesk desk) {
+  private static final RefusalWording REFUSED =
+      RefusalWording.of(
+          MoveDesk.Refused.class,
+          Cases.<MoveDesk.Refused, Problem>over(MoveDesk.Refused.class)
+              .when(
+                  MoveDesk.Gone.class,
+                  gone -> Problem.ofWhole("Nothing that can move is planned on that day any more."))
+              .when(
+                  MoveDesk.OutOfRange.class,
+                  out ->
+                      new Problem(
+                          "to",
+                          "The new day is "
+                              + out.day()
+                              + "; allowed is "
+                              + out.earliest()
+                              + " to "
+                              + out.latest()
+                              + "."))
+              .all());
+
+  private final MoveDesk desk;
+  private final StoreClock clock;
+
+  MoveController(MoveDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
+
+  /**
+   * A move as typed.
+   *
+   * @param day the planned day of the occurrence
+   * @param to the day to which it is to move
+   */
+  record Form(String day, String to, String reason) {}
 
   @GetMapping
   String look(
@@ -33,34 +74,57 @@ class MoveController {
       @RequestParam String day,
       @RequestParam(defaultValue = "") String to,
       Model model) {
-    return page(code, new MoveDesk.Form(day, to, ""), List.of(), model);
+    return page(code, new Form(day, to, ""), List.of(), model);
   }
 
   @PostMapping
-  String move(
-      @PathVariable String code, Sent sent, @ModelAttribute MoveDesk.Form form, Model model) {
-    Outcome outcome = desk.move(sent, code, form);
-    return outcome.next(problems -> page(code, form, problems, model));
+  String move(@PathVariable String code, Sent sent, @ModelAttribute Form form, Model model) {
+    desk.admit();
+    Typed typed = new Typed();
+    Optional<LocalDate> day = typed.day("day", form.day());
+    Optional<LocalDate> to = typed.day("to", form.to());
+    Optional<String> reason = typed.text("reason", "The reason", form.reason(), LONGEST_REASON);
+    return typed
+        .all(() -> desk.move(sent, code, day.orElseThrow(), to.orElseThrow(), reason.orElseThrow()))
+        .map(
+            outcome ->
+                Reply.to(outcome)
+                    .onto("/fleet/" + code)
+                    .worded(REFUSED)
+                    .or(problems -> page(code, form, problems, model)))
+        .orElseGet(() -> page(code, form, typed.problems(), model));
   }
 
   @PostMapping("/back")
   String moveBack(
       @PathVariable String code, Sent sent, @RequestParam String day, RedirectAttributes next) {
-    return desk.moveBack(sent, code, day)
-        .next(
-            problems -> {
-              next.addFlashAttribute("problems", problems);
-              return "redirect:/fleet/" + code;
-            });
+    desk.admit();
+    Typed typed = new Typed();
+    List<Problem> problems =
+        typed
+            .day("day", day)
+            .map(d -> Reply.to(desk.moveBack(sent, code, d)).worded(REFUSED).problems())
+            .orElseGet(typed::problems);
+    if (!problems.isEmpty()) {
+      next.addFlashAttribute("problems", problems);
+    }
+    return "redirect:/fleet/" + code;
   }
 
-  private String page(String code, MoveDesk.Form form, List<Problem> refused, Model model) {
-    MoveDesk.Answer answer =
-        desk.answer(code, form.day(), form.to())
+  private String page(String code, Form form, List<Problem> refused, Model model) {
+    Typed typed = new Typed();
+    Optional<LocalDate> day = typed.day("day", form.day());
+    Typed asked = new Typed();
+    Optional<LocalDate> to = form.to().isBlank() ? Optional.empty() : asked.day("to", form.to());
+    Optional<MoveDesk.OutOfRange> outOfRange = to.flatMap(desk::outOfRange);
+    MoveDesk.Movable movable =
+        day.flatMap(d -> desk.look(code, d, outOfRange.isPresent() ? Optional.empty() : to))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    model.addAttribute("view", answer.view());
+    List<Problem> problems = new ArrayList<>(asked.problems());
+    outOfRange.map(REFUSED::problem).ifPresent(problems::add);
+    model.addAttribute("view", MoveView.of(movable, form.to(), clock.today()));
     model.addAttribute("reason", form.reason());
-    model.addAttribute("problems", refused.isEmpty() ? answer.problems() : refused);
+    model.addAttribute("problems", refused.isEmpty() ? problems : refused);
     return "move";
   }
 }

@@ -1,9 +1,9 @@
 package dev.lonja.web.due;
 
-import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.service.DueDesk;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 /** The ruler of one unit's occurrences over the coming 13 weeks. */
 public final class UnitRuler {
 
-  public static final int WEEKS = 13;
+  private static final int WEEKS = DueDesk.WEEKS;
 
   private UnitRuler() {}
 
@@ -24,7 +24,7 @@ public final class UnitRuler {
       // only the next one rests on readings; later ones rest on plans
       Optional<DueSpread> spread =
           posts.isEmpty() ? Optional.of(spread(occurrence, today)) : Optional.empty();
-      posts.add(new DueRuler.Post(occurrence.date(), leading(occurrence).isOverdue(), spread));
+      posts.add(new DueRuler.Post(occurrence.date(), occurrence.leading().isOverdue(), spread));
     }
     String days =
         posts.stream()
@@ -37,15 +37,6 @@ public final class UnitRuler {
   }
 
   static DueSpread spread(Occurrence occurrence, LocalDate today) {
-    return DueSpread.of(leading(occurrence), today, today.plusYears(FleetPicture.HORIZON_YEARS));
-  }
-
-  /** The overdue task of an occurrence if there is one, else the one that set its day. */
-  public static Due leading(Occurrence occurrence) {
-    return occurrence.tasks().stream()
-        .map(Occurrence.OccurrenceTask::due)
-        .filter(Due::isOverdue)
-        .findFirst()
-        .orElse(occurrence.tasks().get(0).due());
+    return DueSpread.of(occurrence.leading(), today, today.plusYears(FleetPicture.HORIZON_YEARS));
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.web.find;
 
+import dev.lonja.desk.find.FindDesk;
 import jakarta.servlet.http.HttpSession;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,7 +20,7 @@ class FindController {
 
   @GetMapping("/find")
   String find(@RequestParam(defaultValue = "") String q, HttpSession session, Model model) {
-    FindView view = desk.find(q);
+    FindView view = FindWording.answer(desk, q);
     if (view.goTo().isPresent()) {
       RecentFinds.add(session, new RecentFinds.Recent(view.query(), view.goTo().get()));
       return "redirect:" + view.goTo().get();

@@ -1,8 +1,13 @@
 package dev.lonja.web.frame;
 
+import dev.lonja.core.item.Item;
+import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.store.LonjaStore;
+import dev.lonja.desk.setting.StoreDesk;
+import dev.lonja.desk.tray.TraysDesk;
+import dev.lonja.store.tray.Tray;
 import jakarta.servlet.http.HttpSession;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -12,39 +17,57 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 @ControllerAdvice
 class FrameAdvice {
 
-  private final LonjaStore store;
+  private final StoreDesk store;
+  private final TraysDesk trays;
   private final StoreClock clock;
-  private final OpenTrayLoader openTrays;
 
-  FrameAdvice(LonjaStore store, StoreClock clock, OpenTrayLoader openTrays) {
+  FrameAdvice(StoreDesk store, TraysDesk trays, StoreClock clock) {
     this.store = store;
+    this.trays = trays;
     this.clock = clock;
-    this.openTrays = openTrays;
   }
 
   @ModelAttribute("frame")
-  FrameView frame(Authentication person, HttpSession httpSession) {
+  FrameView frame(Authentication person, HttpSession session) {
     boolean workshop = has(person, "ROLE_WORKSHOP");
     boolean keepsStore = has(person, "ROLE_STOREKEEPER") || has(person, "ROLE_ADMINISTRATOR");
-    return store.read(
-        session ->
-            new FrameView(
-                session.settings().storeName(),
-                Words.whole(clock.today()),
-                clock.isPinned(),
-                person == null ? "" : person.getName(),
-                keepsStore,
-                person != null && !workshop,
-                keepsStore || workshop,
-                workshop ? Rail.forWorkshop() : Rail.forStore(),
-                OpenTrayChoice.of(httpSession)
-                    .filter(id -> keepsStore)
-                    .flatMap(id -> openTrays.load(session, id)),
-                UUID.randomUUID().toString()));
+    return new FrameView(
+        store.name(),
+        Words.whole(clock.today()),
+        clock.isPinned(),
+        person == null ? "" : person.getName(),
+        new FrameView.May(keepsStore, person != null && !workshop, keepsStore || workshop),
+        workshop ? Rail.forWorkshop() : Rail.forStore(),
+        OpenTrayChoice.of(session)
+            .filter(id -> keepsStore)
+            .flatMap(trays::open)
+            .map(FrameAdvice::view),
+        UUID.randomUUID().toString());
   }
 
   private static boolean has(Authentication person, String role) {
     return person != null
         && person.getAuthorities().stream().anyMatch(a -> role.equals(a.getAuthority()));
+  }
+
+  private static FrameView.OpenTray view(TraysDesk.OpenTray open) {
+    Tray tray = open.onRack().tray();
+    TrayProgress progress = open.onRack().progress();
+    return new FrameView.OpenTray(
+        tray.id(),
+        tray.number(),
+        tray.unitCode() + ", " + tray.title() + ", " + Words.weekdayAndDay(tray.plannedOn()),
+        progress.laidCount() + "/" + progress.steps().size(),
+        progress.steps().stream()
+            .map(step -> line(step, open.items().get(step.line().itemId())))
+            .toList());
+  }
+
+  private static FrameView.OpenTrayLine line(TrayProgress.Step step, Item item) {
+    return new FrameView.OpenTrayLine(
+        LineStates.of(step),
+        item.number(),
+        item.make() + " · " + step.line().place().toLowerCase(Locale.ROOT),
+        step.line().wanted().display());
   }
 }

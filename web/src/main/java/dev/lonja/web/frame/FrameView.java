@@ -14,12 +14,13 @@ public record FrameView(
     String today,
     boolean pinned,
     String person,
-    boolean keepsStore,
-    boolean seesStore,
-    boolean readsMeters,
+    May may,
     List<RailEntry> rail,
     Optional<OpenTray> openTray,
     String requestKey) {
+
+  /** What the person may do. */
+  public record May(boolean keepsStore, boolean seesStore, boolean readsMeters) {}
 
   /** A view that the rail leads to; {@code key} goes with Alt. */
   public record RailEntry(String id, String words, String path, String icon, String key) {}

@@ -1,14 +1,25 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.item.ItemDesk;
+import dev.lonja.desk.item.ItemFile;
+import dev.lonja.desk.item.PictureDesk;
+import dev.lonja.desk.ledger.StockDesk;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
-import dev.lonja.store.item.KeepingRepository;
-import dev.lonja.web.book.StockDesk;
+import dev.lonja.store.item.KeepingRepository.Picture;
+import dev.lonja.web.book.StockForms;
+import dev.lonja.web.crossref.PartFactsWording;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -26,15 +37,43 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class ItemController {
 
+  private static final RefusalWording PICTURES =
+      RefusalWording.of(
+          PictureDesk.Refused.class,
+          Cases.<PictureDesk.Refused, Problem>over(PictureDesk.Refused.class)
+              .when(
+                  PictureDesk.NoPicture.class,
+                  none -> new Problem("picture", "That file is no PNG and no JPEG picture."))
+              .when(
+                  PictureDesk.TooLarge.class,
+                  large ->
+                      new Problem(
+                          "picture",
+                          "The picture has "
+                              + large.bytes() / 1024
+                              + " KiB; allowed are "
+                              + PictureDesk.MOST_BYTES / 1024
+                              + "."))
+              .all());
+
   private final ItemDesk desk;
   private final StockDesk stock;
   private final PictureDesk pictures;
+  private final ItemWording wording;
+  private final StoreClock clock;
 
-  ItemController(ItemDesk desk, StockDesk stock, PictureDesk pictures) {
+  ItemController(
+      ItemDesk desk, StockDesk stock, PictureDesk pictures, ItemWording wording, StoreClock clock) {
     this.desk = desk;
     this.stock = stock;
     this.pictures = pictures;
+    this.wording = wording;
+    this.clock = clock;
   }
+
+  /** A form of the page that was sent: what became of it, or what could not be read. */
+  private record SentForm(
+      ItemId id, String name, String binField, Map<String, String> fields, Typed typed) {}
 
   @GetMapping("/items/{id}")
   String item(@PathVariable ItemId id, Model model) {
@@ -45,33 +84,36 @@ class ItemController {
   String issue(
       @PathVariable ItemId id,
       Sent sent,
-      @ModelAttribute StockDesk.IssueForm form,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute StockForms.Issue form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    Outcome outcome = stock.issue(sent, id, form);
-    return next(outcome, id, "issue", typed, model);
+    stock.admit();
+    SentForm what = new SentForm(id, "issue", "bin", fields, new Typed());
+    return next(form.send(stock, sent, id, what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/receive")
   String receive(
       @PathVariable ItemId id,
       Sent sent,
-      @ModelAttribute StockDesk.ReceiptForm form,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute StockForms.Receipt form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    Outcome outcome = stock.receive(sent, id, form);
-    return next(outcome, id, "receive", typed, model);
+    stock.admit();
+    SentForm what = new SentForm(id, "receive", "bin", fields, new Typed());
+    return next(form.send(stock, sent, id, what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/lot")
   String onLot(
       @PathVariable ItemId id,
       Sent sent,
-      @ModelAttribute StockDesk.LotForm form,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute StockForms.OnLot form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    Outcome outcome = stock.onLot(sent, id, form);
-    return next(outcome, id, "lot", typed, model);
+    stock.admit();
+    SentForm what = new SentForm(id, "lot", "toBin", fields, new Typed());
+    return next(form.send(stock, sent, id, what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/movements/{movementId}/correct")
@@ -80,41 +122,53 @@ class ItemController {
       @PathVariable long movementId,
       Sent sent,
       @RequestParam String reason,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    return next(stock.correct(sent, id, movementId, reason), id, "correct", typed, model);
+    stock.admit();
+    SentForm what = new SentForm(id, "correct", "bin", fields, new Typed());
+    return next(
+        StockForms.why(what.typed(), reason).map(why -> stock.correct(sent, id, movementId, why)),
+        what,
+        model);
+  }
+
+  private String next(Optional<Outcome> outcome, SentForm what, Model model) {
+    return outcome
+        .map(
+            done ->
+                Reply.to(done)
+                    .onto("/items/" + what.id())
+                    .worded(StockForms.refusals(what.binField()))
+                    .or(problems -> page(what.id(), what.name(), what.fields(), problems, model)))
+        .orElseGet(
+            () -> page(what.id(), what.name(), what.fields(), what.typed().problems(), model));
   }
 
   @PostMapping("/items/{id}/picture")
   String picture(
       @PathVariable ItemId id, Sent sent, @RequestParam("picture") MultipartFile file, Model model)
       throws IOException {
-    byte[] content = file.getBytes();
-    return next(pictures.put(sent, id, content), id, "picture", Map.of(), model);
+    return Reply.to(pictures.put(sent, id, file.getBytes()))
+        .onto("/items/" + id)
+        .worded(PICTURES)
+        .or(problems -> page(id, "picture", Map.of(), problems, model));
   }
 
   @GetMapping("/items/{id}/picture")
   ResponseEntity<byte[]> picture(@PathVariable ItemId id) {
-    KeepingRepository.Picture picture =
+    Picture picture =
         pictures.of(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(picture.mediaType()))
         .body(picture.content());
   }
 
-  private String next(
-      Outcome outcome, ItemId id, String form, Map<String, String> typed, Model model) {
-    if (outcome instanceof Outcome.Done) {
-      return "redirect:/items/" + id;
-    }
-    return page(id, form, typed, ((Outcome.Refused) outcome).problems(), model);
-  }
-
   private String page(
       ItemId id, String form, Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute(
-        "view", desk.view(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
-    model.addAttribute("facts", desk.facts(id));
+    ItemFile file =
+        desk.file(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    model.addAttribute("view", wording.view(file));
+    model.addAttribute("facts", PartFactsWording.of(file.part(), clock.today()));
     model.addAttribute("form", form);
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);

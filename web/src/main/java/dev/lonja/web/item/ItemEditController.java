@@ -2,9 +2,13 @@ package dev.lonja.web.item;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartId;
+import dev.lonja.desk.item.ItemEditDesk;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -37,21 +41,29 @@ class ItemEditController {
       @RequestParam Optional<PartId> part,
       @RequestParam Map<String, String> typed,
       Model model) {
-    return page(desk.newForm(like, part, fields(typed)), List.of(), model);
+    Map<String, String> fields = new HashMap<>(desk.begun(like, part));
+    fields.putAll(fields(typed));
+    return newPage(fields, List.of(), model);
   }
 
   @PostMapping("/items/new")
-  String add(Sent sent, @RequestParam Map<String, String> typed, Model model) {
-    Map<String, String> fields = fields(typed);
-    Outcome outcome = desk.add(sent, fields);
-    return outcome.next(
-        problems ->
-            page(desk.newForm(Optional.empty(), Optional.empty(), fields), problems, model));
+  String add(Sent sent, @RequestParam Map<String, String> request, Model model) {
+    Map<String, String> fields = fields(request);
+    Typed typed = new Typed();
+    return new ItemForm(fields, typed)
+        .read()
+        .map(
+            draft ->
+                Reply.to(desk.add(sent, draft))
+                    .onto(id -> "/items/" + id)
+                    .worded(ItemRefusals.WORDS)
+                    .or(problems -> newPage(fields, problems, model)))
+        .orElseGet(() -> newPage(fields, typed.problems(), model));
   }
 
   @GetMapping("/items/{id}/edit")
   String form(@PathVariable ItemId id, @RequestParam Map<String, String> typed, Model model) {
-    return page(form(id, fields(typed)), List.of(), model);
+    return page(id, fields(typed), List.of(), model);
   }
 
   @PostMapping("/items/{id}/edit")
@@ -59,15 +71,24 @@ class ItemEditController {
       @PathVariable ItemId id,
       Sent sent,
       @RequestParam long version,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> request,
       Model model) {
-    Map<String, String> fields = fields(typed);
-    return desk.edit(sent, id, version, fields)
-        .next(
-            problems ->
-                problems.stream().anyMatch(p -> p.field().equals(ItemEditDesk.VERSION))
-                    ? conflict(id, fields, model)
-                    : page(form(id, fields), problems, model));
+    Map<String, String> fields = fields(request);
+    Typed typed = new Typed();
+    return new ItemForm(fields, typed)
+        .read()
+        .map(draft -> desk.edit(sent, id, version, draft))
+        .map(outcome -> afterEdit(outcome, id, fields, model))
+        .orElseGet(() -> page(id, fields, typed.problems(), model));
+  }
+
+  private String afterEdit(Outcome outcome, ItemId id, Map<String, String> fields, Model model) {
+    return outcome.isRefusedFor(RequestRefusal.CHANGED_MEANWHILE)
+        ? conflict(id, fields, model)
+        : Reply.to(outcome)
+            .onto("/items/" + id)
+            .worded(ItemRefusals.WORDS)
+            .or(problems -> page(id, fields, problems, model));
   }
 
   @PostMapping("/items/{id}/retire")
@@ -77,24 +98,40 @@ class ItemEditController {
       @RequestParam long version,
       @RequestParam(defaultValue = "false") boolean again,
       Model model) {
-    return desk.retire(sent, id, version, again)
-        .next(problems -> page(form(id, Map.of()), problems, model));
+    return Reply.to(desk.retire(sent, id, version, again))
+        .onto("/items/" + id)
+        .or(problems -> page(id, Map.of(), problems, model));
   }
 
   @PostMapping("/items/{id}/delete")
   String delete(@PathVariable ItemId id, Sent sent, Model model) {
-    return desk.delete(sent, id).next(problems -> page(form(id, Map.of()), problems, model));
+    return Reply.to(desk.delete(sent, id))
+        .onto(part -> "/parts/" + part)
+        .worded(ItemRefusals.WORDS)
+        .or(problems -> page(id, Map.of(), problems, model));
   }
 
-  private ItemFormView form(ItemId id, Map<String, String> fields) {
-    return desk.form(id, fields)
-        .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+  private ItemEditDesk.OnFile onFile(ItemId id) {
+    return desk.onFile(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }
 
   private static Map<String, String> fields(Map<String, String> typed) {
     Map<String, String> fields = new HashMap<>(typed);
     fields.keySet().removeAll(List.of("requestKey", "_csrf", "version", "like", "part"));
     return fields;
+  }
+
+  /** The form of an item on file, with what was typed or, if nothing was, with what is stored. */
+  private String page(ItemId id, Map<String, String> typed, List<Problem> problems, Model model) {
+    ItemEditDesk.OnFile file = onFile(id);
+    return page(
+        ItemFormView.of(Optional.of(file), typed.isEmpty() ? file.fields() : typed, desk.choices()),
+        problems,
+        model);
+  }
+
+  private String newPage(Map<String, String> fields, List<Problem> problems, Model model) {
+    return page(ItemFormView.of(Optional.empty(), fields, desk.choices()), problems, model);
   }
 
   private static String page(ItemFormView view, List<Problem> problems, Model model) {
@@ -107,7 +144,7 @@ class ItemEditController {
   record Difference(String field, String theirs, String mine) {}
 
   private String conflict(ItemId id, Map<String, String> mine, Model model) {
-    ItemFormView theirs = form(id, Map.of());
+    ItemEditDesk.OnFile theirs = onFile(id);
     List<Difference> differences = new ArrayList<>();
     Map<String, String> same = new TreeMap<>();
     TreeSet<String> names = new TreeSet<>(mine.keySet());
@@ -121,7 +158,8 @@ class ItemEditController {
         differences.add(new Difference(name, there, here));
       }
     }
-    model.addAttribute("view", theirs);
+    model.addAttribute(
+        "view", ItemFormView.of(Optional.of(theirs), theirs.fields(), desk.choices()));
     model.addAttribute("differences", differences);
     model.addAttribute("same", same);
     return "item-conflict";

@@ -1,6 +1,10 @@
 package dev.lonja.web.item;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.item.Supplier;
+import dev.lonja.core.part.Family;
+import dev.lonja.desk.item.ItemEditDesk;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,15 +12,11 @@ import java.util.Optional;
 /**
  * The form of an item, on file or new.
  *
- * @param itemId empty for a new one
  * @param fields what stands in the fields
  * @param properties of its kind
- * @param retired "since 2027-03-15"; empty while it is kept
  */
 record ItemFormView(
-    Optional<ItemId> itemId,
-    String title,
-    long version,
+    OnFile onFile,
     Map<String, String> fields,
     List<Choice> families,
     List<PropertyField> properties,
@@ -24,14 +24,65 @@ record ItemFormView(
     boolean filter,
     List<Choice> products,
     List<String> suppliers,
-    List<Integer> binRows,
-    List<Integer> supplyRows,
-    List<Integer> boxRows,
-    String retired,
-    boolean mayDelete) {
+    Rows rows) {
+
+  /**
+   * The item as it is on file.
+   *
+   * @param itemId empty for a new one
+   * @param retired "since 2027-03-15"; empty while it is kept
+   */
+  record OnFile(
+      Optional<ItemId> itemId, String title, long version, String retired, boolean mayDelete) {}
 
   record Choice(String value, String words) {}
 
   /** A property; with choices it is chosen, without it is written. */
   record PropertyField(String name, String words, String allowed, List<String> choices) {}
+
+  /** Rows of what there may be several of, the spare ones included. */
+  record Rows(List<Integer> bins, List<Integer> supplies, List<Integer> contents) {}
+
+  /**
+   * @param onFile empty for a new item
+   */
+  static ItemFormView of(
+      Optional<ItemEditDesk.OnFile> onFile,
+      Map<String, String> fields,
+      ItemEditDesk.Choices choices) {
+    Optional<Family> family =
+        Arrays.stream(Family.values())
+            .filter(f -> f.name().equals(fields.get("family")))
+            .findFirst();
+    return new ItemFormView(
+        onFile(onFile),
+        fields,
+        Arrays.stream(Family.values()).map(f -> new Choice(f.name(), f.words())).toList(),
+        family.map(Family::properties).orElse(List.of()).stream()
+            .map(p -> new PropertyField(p.name(), p.words(), p.allowed(), p.choices()))
+            .toList(),
+        family.filter(f -> f == Family.FLUID).isPresent(),
+        family.filter(Family::isFilter).isPresent(),
+        choices.products().stream()
+            .map(p -> new Choice(String.valueOf(p.id()), p.make() + " " + p.name()))
+            .toList(),
+        choices.suppliers().stream().map(Supplier::name).toList(),
+        new Rows(
+            ItemForm.rows(fields, "bin"),
+            ItemForm.rows(fields, "supplier"),
+            ItemForm.rows(fields, "content")));
+  }
+
+  private static OnFile onFile(Optional<ItemEditDesk.OnFile> known) {
+    return known
+        .map(
+            file ->
+                new OnFile(
+                    Optional.of(file.item().id()),
+                    file.item().make() + " " + file.item().number(),
+                    file.item().version(),
+                    file.item().keeping().retiredOn().map(day -> "since " + day).orElse(""),
+                    file.mayDelete()))
+        .orElseGet(() -> new OnFile(Optional.empty(), "New item", 0, "", false));
+  }
 }

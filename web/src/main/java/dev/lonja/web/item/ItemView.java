@@ -13,29 +13,36 @@ import java.util.Optional;
 /** Everything the item page shows, in words. */
 record ItemView(
     Plate plate,
-    Optional<Drum> drum,
-    Optional<ProductId> productId,
-    List<String> cautions,
-    String description,
-    String family,
-    String measure,
-    String homeBin,
-    long version,
-    String onHand,
-    String free,
-    String held,
-    String value,
-    String average,
-    List<String> kept,
-    List<String> barcodes,
-    List<BinRow> bins,
-    List<SupplyRow> supplies,
-    boolean hasPicture,
-    boolean kit,
-    Optional<Plate> successor,
+    Head head,
+    Shelf shelf,
+    Keeping keeping,
     List<UseRow> usedOn,
     List<LotRow> lots,
     List<MovementRow> movements) {
+
+  /** What it is, and what is out of the ordinary. */
+  record Head(
+      Optional<Drum> drum,
+      Optional<ProductId> productId,
+      String description,
+      boolean kit,
+      List<String> cautions,
+      List<String> kept,
+      Optional<Plate> successor) {}
+
+  /** What there is of it; value and average only for those who see money. */
+  record Shelf(
+      String measure,
+      String homeBin,
+      String onHand,
+      String free,
+      String held,
+      String value,
+      String average) {}
+
+  /** How it is kept, and who sells it. */
+  record Keeping(
+      List<String> barcodes, List<BinRow> bins, List<SupplyRow> supplies, boolean hasPicture) {}
 
   /** A bin with what it should hold. */
   record BinRow(String bin, String least, String most) {}

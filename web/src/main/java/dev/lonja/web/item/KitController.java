@@ -1,10 +1,18 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.item.KitDesk;
+import dev.lonja.desk.item.KitLedgerDesk;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.book.LedgerWording;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -18,6 +26,44 @@ import org.springframework.web.server.ResponseStatusException;
 /** The page of a kit. */
 @Controller
 class KitController {
+
+  private static final BigDecimal MOST_KITS = BigDecimal.valueOf(1_000);
+
+  private static final RefusalWording ON_TRAY =
+      RefusalWording.of(
+          KitDesk.Refused.class,
+          Cases.<KitDesk.Refused, Problem>over(KitDesk.Refused.class)
+              .when(
+                  KitDesk.TrayClosed.class,
+                  closed -> new Problem("trayId", "That tray is not open any more."))
+              .when(
+                  KitDesk.CoversNothing.class,
+                  nothing ->
+                      new Problem(
+                          "trayId",
+                          nothing.kit().number()
+                              + " covers nothing of "
+                              + nothing.tray().number()
+                              + "."))
+              .all());
+
+  private static final RefusalWording BOOKED =
+      LedgerWording.at("kits")
+          .and(
+              RefusalWording.of(
+                  KitLedgerDesk.Refused.class,
+                  Cases.<KitLedgerDesk.Refused, Problem>over(KitLedgerDesk.Refused.class)
+                      .when(
+                          KitLedgerDesk.NotStockedLoose.class,
+                          loose ->
+                              new Problem(
+                                  "kits",
+                                  loose.part().number()
+                                      + " in it is not stocked loose; stock it first."))
+                      .when(
+                          KitLedgerDesk.Empty.class,
+                          empty -> new Problem("kits", "Nothing is noted of what is in this kit."))
+                      .all()));
 
   private final KitDesk desk;
   private final KitLedgerDesk ledger;
@@ -40,24 +86,40 @@ class KitController {
       Sent sent,
       @RequestParam String kits,
       Model model) {
-    Outcome outcome =
-        switch (what) {
-          case "break" -> ledger.breakUp(sent, id, kits);
-          case "make" -> ledger.make(sent, id, kits);
-          default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
-        };
-    return outcome.next(problems -> page(id, "", kits, problems, model));
+    Typed typed = new Typed();
+    return typed
+        .decimalUpTo("kits", "The number of kits", kits, MOST_KITS)
+        .map(amount -> book(sent, id, what, amount))
+        .map(
+            outcome ->
+                Reply.to(outcome)
+                    .onto("/items/" + id + "/kit")
+                    .worded(BOOKED)
+                    .or(problems -> page(id, "", kits, problems, model)))
+        .orElseGet(() -> page(id, "", kits, typed.problems(), model));
+  }
+
+  private Outcome book(Sent sent, ItemId id, String what, BigDecimal kits) {
+    return switch (what) {
+      case "break" -> ledger.breakUp(sent, id, kits);
+      case "make" -> ledger.make(sent, id, kits);
+      default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+    };
   }
 
   @PostMapping("/items/{id}/kit-on-tray")
   String putOn(@PathVariable ItemId id, Sent sent, @RequestParam TrayId trayId, Model model) {
-    return desk.putOn(sent, id, trayId).next(problems -> page(id, "", "", problems, model));
+    return Reply.to(desk.putOn(sent, id, trayId))
+        .onto(tray -> "/trays/" + tray)
+        .worded(ON_TRAY)
+        .or(problems -> page(id, "", "", problems, model));
   }
 
   private String page(ItemId id, String service, String kits, List<Problem> problems, Model model) {
     model.addAttribute(
         "view",
-        desk.view(id, service)
+        desk.file(id, service)
+            .map(file -> KitView.of(file, service))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("kits", kits);
     model.addAttribute("problems", problems);

@@ -1,19 +1,11 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.meter.JudgedMeter;
-import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
-import dev.lonja.core.meter.MeterNotes;
-import dev.lonja.core.meter.Reading;
-import dev.lonja.core.meter.ReadingLog;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
-import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -54,32 +46,5 @@ public final class MeterEntry {
       return Optional.empty();
     }
     return amount.map(a -> MeterValue.of(a, measure));
-  }
-
-  /** What speaks against a reading: it would be set aside itself, or set others aside. */
-  public static List<String> objections(JudgedMeter meter, Reading reading) {
-    ReadingLog log = meter.logWith(reading);
-    List<String> objections = new ArrayList<>();
-    JudgedReading judged = log.judgementOf(reading);
-    if (!judged.accepted()) {
-      objections.add(ReadingWording.why(judged));
-    }
-    long others = newlySetAside(meter, meter.notes().with(List.of(reading)), reading);
-    if (others > 0) {
-      objections.add(
-          Words.count(others, "later reading", "later readings") + " would be set aside by it.");
-    }
-    return objections;
-  }
-
-  /** How many readings that count would be set aside, not counting one that is on purpose. */
-  static long newlySetAside(JudgedMeter meter, MeterNotes then, Reading besides) {
-    Map<Long, Boolean> counted = new HashMap<>();
-    meter.log().readings().forEach(j -> counted.put(j.reading().id(), j.accepted()));
-    return ReadingLog.judge(then).readings().stream()
-        .filter(judged -> judged.reading().id() != besides.id())
-        .filter(judged -> besides.corrects().filter(id -> id == judged.reading().id()).isEmpty())
-        .filter(judged -> !judged.accepted() && counted.getOrDefault(judged.reading().id(), false))
-        .count();
   }
 }

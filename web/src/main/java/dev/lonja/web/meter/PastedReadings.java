@@ -1,33 +1,55 @@
 package dev.lonja.web.meter;
 
 import dev.lonja.core.meter.MeterStanding;
-import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.web.request.Problem;
+import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
-/** Reads the lines of a pasted table of readings into a batch. */
+/**
+ * Reads the lines of a pasted table of readings: unit, meter where there are several, value and,
+ * unless it was today, day; cells set apart by tabs, semicolons or commas.
+ */
 final class PastedReadings {
 
   private static final String FIELD = "table";
+  private static final int MOST_LINES = 10_000;
   private static final int LEAST_CELLS = 2;
   private static final int MOST_CELLS = 4;
 
-  private final Map<String, List<MeterStanding>> byUnit = new HashMap<>();
-  private final ReadingBatch batch;
+  private final Map<String, List<MeterStanding>> byUnit;
+  private final TypedReadings typed;
   private final String today;
 
-  PastedReadings(FleetPicture fleet, ReadingBatch batch) {
-    this.batch = batch;
-    this.today = fleet.today().toString();
-    fleet.units().forEach(unit -> byUnit.put(key(unit.code()), fleet.metersOf(unit)));
+  private PastedReadings(List<MeterStanding> meters, TypedReadings typed, LocalDate today) {
+    this.typed = typed;
+    this.today = today.toString();
+    this.byUnit = meters.stream().collect(Collectors.groupingBy(m -> key(m.file().unit().code())));
+  }
+
+  /** Takes every line of a table. */
+  static TypedReadings of(String table, List<MeterStanding> meters, LocalDate today) {
+    TypedReadings typed = new TypedReadings(today);
+    List<String> lines = table.lines().toList();
+    if (lines.size() > MOST_LINES) {
+      typed.refuse(
+          new Problem(
+              FIELD, "The table has " + lines.size() + " lines; allowed are " + MOST_LINES + "."));
+      return typed;
+    }
+    PastedReadings pasted = new PastedReadings(meters, typed, today);
+    for (int i = 0; i < lines.size(); i++) {
+      pasted.line(i + 1, lines.get(i));
+    }
+    return typed;
   }
 
   /** Takes one line; empty ones and a heading are passed over. */
-  void line(int number, String text) {
+  private void line(int number, String text) {
     List<String> cells = cells(text);
     boolean heading = number == 1 && cells.get(0).equalsIgnoreCase("unit");
     if (text.isBlank() || heading) {
@@ -35,7 +57,7 @@ final class PastedReadings {
     }
     String label = "line " + number + ", " + cells.get(0);
     if (cells.size() < LEAST_CELLS || cells.size() > MOST_CELLS) {
-      batch.refuse(
+      typed.refuse(
           FIELD,
           label,
           "it has "
@@ -43,9 +65,9 @@ final class PastedReadings {
               + " cells; write unit, meter where there are several, value, and the day.");
       return;
     }
-    List<MeterStanding> meters = byUnit.get(key(cells.get(0)));
-    if (meters == null) {
-      batch.refuse(FIELD, label, "there is no unit \"" + cells.get(0) + "\".");
+    List<MeterStanding> meters = byUnit.getOrDefault(key(cells.get(0)), List.of());
+    if (meters.isEmpty()) {
+      typed.refuse(FIELD, label, "there is no unit \"" + cells.get(0) + "\" with a meter.");
       return;
     }
     Optional<MeterStanding> named = named(meters, cells.get(1));
@@ -53,11 +75,11 @@ final class PastedReadings {
     Optional<MeterStanding> meter =
         named.or(() -> meters.size() == 1 ? Optional.of(meters.get(0)) : Optional.empty());
     if (meter.isEmpty() || valueAt >= cells.size()) {
-      batch.refuse(FIELD, label, "name its meter: " + names(meters) + ".");
+      typed.refuse(FIELD, label, "name its meter: " + names(meters) + ".");
       return;
     }
     String day = cells.size() > valueAt + 1 ? cells.get(valueAt + 1) : today;
-    batch.add(FIELD, label, meter.get(), cells.get(valueAt), day);
+    typed.add(FIELD, label, meter.get(), cells.get(valueAt), day);
   }
 
   private static List<String> cells(String text) {

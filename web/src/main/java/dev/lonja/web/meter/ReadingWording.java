@@ -1,13 +1,46 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.LifePoint;
 import dev.lonja.core.meter.Ruling;
+import dev.lonja.desk.meter.ReadingRefusal;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
 
 /** Why a reading is set aside, in words. */
 public final class ReadingWording {
 
+  private static final Cases<ReadingRefusal, String> REFUSED =
+      Cases.<ReadingRefusal, String>over(ReadingRefusal.class)
+          .when(ReadingRefusal.UnknownMeter.class, none -> "There is no such meter in service.")
+          .when(
+              ReadingRefusal.InFuture.class,
+              future -> Problem.inFuture("", future.day(), future.today()).text())
+          .when(ReadingRefusal.SetAside.class, aside -> why(aside.judged()))
+          .when(
+              ReadingRefusal.SetsOthersAside.class,
+              others ->
+                  Words.count(others.count(), "later reading", "later readings")
+                      + " would be set aside by it.")
+          .all();
+
   private ReadingWording() {}
+
+  /** Why a reading is not noted. */
+  public static String why(ReadingRefusal refusal) {
+    return REFUSED.apply(refusal);
+  }
+
+  /** Why a reading is not noted, at the field for its day or for its value. */
+  public static RefusalWording at(String dayField, String valueField) {
+    return RefusalWording.of(
+        ReadingRefusal.class,
+        refusal ->
+            new Problem(
+                refusal instanceof ReadingRefusal.InFuture ? dayField : valueField, why(refusal)));
+  }
 
   /** For a flagged reading: "1,402 h is below the last accepted reading, 1,410 h on 2027-03-01." */
   public static String why(JudgedReading judged) {

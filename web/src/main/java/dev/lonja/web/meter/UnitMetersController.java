@@ -1,10 +1,15 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.meter.UnitMetersDesk;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -22,9 +27,11 @@ import org.springframework.web.server.ResponseStatusException;
 class UnitMetersController {
 
   private final UnitMetersDesk desk;
+  private final StoreClock clock;
 
-  UnitMetersController(UnitMetersDesk desk) {
+  UnitMetersController(UnitMetersDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping
@@ -40,22 +47,30 @@ class UnitMetersController {
       @RequestParam String what,
       @RequestParam(defaultValue = "") String value,
       @RequestParam String reason,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    UnitMetersDesk.ReadingForm form =
-        new UnitMetersDesk.ReadingForm(readingId, what, value, reason);
-    typed.put("readingId", String.valueOf(readingId));
-    return next(desk.decide(sent, code, form), code, typed, model);
+    desk.admit();
+    fields.put("readingId", String.valueOf(readingId));
+    Typed typed = new Typed();
+    return next(
+        new UnitMetersForms.OnReading(readingId, what, value, reason)
+            .send(desk, sent, file(code), typed),
+        "value",
+        new SentForm(code, fields, typed),
+        model);
   }
 
   @PostMapping("/replacements")
   String replace(
       @PathVariable String code,
       Sent sent,
-      @ModelAttribute UnitMetersDesk.ReplacementForm form,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute UnitMetersForms.Replacement form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    return next(desk.replace(sent, code, form), code, typed, model);
+    desk.admit();
+    Typed typed = new Typed();
+    return next(
+        form.send(desk, sent, file(code), typed), "end", new SentForm(code, fields, typed), model);
   }
 
   @PostMapping("/replacements/{id}/withdraw")
@@ -64,36 +79,61 @@ class UnitMetersController {
       @PathVariable long id,
       Sent sent,
       @RequestParam String reason,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    typed.put("replacementId", String.valueOf(id));
-    return next(desk.withdraw(sent, code, id, reason), code, typed, model);
+    desk.admit();
+    fields.put("replacementId", String.valueOf(id));
+    Typed typed = new Typed();
+    return next(
+        UnitMetersForms.why(typed, reason).map(why -> desk.withdraw(sent, code, id, why)),
+        "value",
+        new SentForm(code, fields, typed),
+        model);
   }
 
   @PostMapping("/lay-ups")
   String layUp(
       @PathVariable String code,
       Sent sent,
-      @RequestParam String first,
-      @RequestParam String last,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute UnitMetersForms.Rest form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    return next(desk.layUp(sent, code, first, last), code, typed, model);
+    desk.admit();
+    Typed typed = new Typed();
+    return next(
+        form.send(desk, sent, code, typed), "first", new SentForm(code, fields, typed), model);
   }
 
   @PostMapping("/lay-ups/{id}/remove")
   String removeLayUp(@PathVariable String code, @PathVariable long id, Sent sent, Model model) {
-    return next(desk.removeLayUp(sent, code, id), code, Map.of(), model);
+    desk.admit();
+    return next(
+        Optional.of(desk.removeLayUp(sent, code, id)),
+        "first",
+        new SentForm(code, Map.of(), new Typed()),
+        model);
   }
 
-  private String next(Outcome outcome, String code, Map<String, String> typed, Model model) {
-    return outcome.next(problems -> page(code, typed, problems, model));
+  /** A form of the page that was sent. */
+  private record SentForm(String code, Map<String, String> fields, Typed typed) {}
+
+  private String next(Optional<Outcome> outcome, String valueField, SentForm form, Model model) {
+    return outcome
+        .map(
+            done ->
+                Reply.to(done)
+                    .onto("/fleet/" + form.code() + "/meters")
+                    .worded(UnitMetersForms.refusals(valueField))
+                    .or(problems -> page(form.code(), form.fields(), problems, model)))
+        .orElseGet(() -> page(form.code(), form.fields(), form.typed().problems(), model));
+  }
+
+  private UnitMetersDesk.UnitMeters file(String code) {
+    return desk.file(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }
 
   private String page(String code, Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute(
-        "view",
-        desk.view(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("view", UnitMetersWording.view(file(code), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "unit-meters";

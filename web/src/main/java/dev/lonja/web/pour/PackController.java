@@ -1,6 +1,15 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.desk.choice.PackDesk;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,10 +19,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PackController {
 
-  private final PackDesk desk;
+  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(5_000);
 
-  PackController(PackDesk desk) {
+  private final PackDesk desk;
+  private final StoreClock clock;
+
+  PackController(PackDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping("/oils/packs")
@@ -23,8 +36,35 @@ class PackController {
       @RequestParam(defaultValue = "") String by,
       Model model) {
     Typed typed = new Typed();
-    model.addAttribute("view", desk.view(product, litres, by, typed));
+    List<Product> products = desk.products();
+    Optional<ProductId> chosen =
+        products.stream()
+            .map(Product::id)
+            .filter(id -> String.valueOf(id).equals(product))
+            .findFirst();
+    if (chosen.isEmpty() && !product.isEmpty()) {
+      typed.refuse("product", "There is no product \"" + product + "\". Choose one.");
+    }
+    Optional<PackDesk.Need> need = need(litres, by, typed);
+    Optional<PackDesk.Advice> advice =
+        chosen.flatMap(id -> desk.advice(id, typed.problems().isEmpty() ? need : Optional.empty()));
+    PackView.Asked asked = new PackView.Asked(product, litres, by);
+    model.addAttribute(
+        "view",
+        PackView.of(
+            products, asked, advice, need.filter(n -> typed.problems().isEmpty()), clock.today()));
     model.addAttribute("problems", typed.problems());
     return "packs";
+  }
+
+  private Optional<PackDesk.Need> need(String litres, String by, Typed typed) {
+    Optional<LocalDate> day = by.isBlank() ? Optional.of(clock.today()) : typed.day("by", by);
+    Optional<Volume> volume =
+        litres.isBlank()
+            ? Optional.empty()
+            : typed
+                .decimalUpTo("litres", "The need in litres", litres, MOST_LITRES)
+                .map(Volume::ofLitres);
+    return volume.flatMap(v -> day.map(d -> new PackDesk.Need(v, d)));
   }
 }

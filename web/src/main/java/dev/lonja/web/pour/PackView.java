@@ -1,25 +1,34 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.fluid.Product;
+import dev.lonja.desk.choice.PackDesk;
+import dev.lonja.web.fluid.ReasonWording;
+import dev.lonja.web.frame.Words;
 import dev.lonja.web.spec.SpecView;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
  * Which packs to buy or to open.
  *
+ * @param name of the product; empty if none is chosen
  * @param places what the product may go into, and where it is in use without being allowed
+ * @param noBuying why nothing can be bought; empty before a need is asked for
  */
 record PackView(
     List<SpecView.Choice> products,
-    String product,
-    String litres,
-    String by,
+    Asked asked,
     String name,
     List<String> places,
     Optional<Advice> buying,
     Optional<Advice> taking,
     String noBuying,
     String noTaking) {
+
+  /** What was asked, as typed. */
+  record Asked(String product, String litres, String by) {}
 
   /**
    * An answer.
@@ -31,4 +40,42 @@ record PackView(
    */
   record Advice(
       String packs, String left, String paid, String perLitre, String flag, String runnerUp) {}
+
+  static PackView of(
+      List<Product> products,
+      Asked asked,
+      Optional<PackDesk.Advice> advice,
+      Optional<PackDesk.Need> need,
+      LocalDate today) {
+    LocalDate day = need.map(PackDesk.Need::by).orElse(today);
+    boolean answers = advice.isPresent() && need.isPresent();
+    return new PackView(
+        products.stream()
+            .map(p -> new SpecView.Choice(String.valueOf(p.id()), p.display()))
+            .toList(),
+        asked,
+        advice.map(a -> a.product().display()).orElse(""),
+        advice.map(PackView::places).orElse(List.of()),
+        advice.flatMap(PackDesk.Advice::buying).map(c -> PackWording.advice(c, day, today)),
+        advice.flatMap(PackDesk.Advice::taking).map(c -> PackWording.advice(c, day, today)),
+        answers ? "Nobody is known to sell packs that cover it and have room here." : "",
+        answers ? "What is free on the shelf does not cover it." : "");
+  }
+
+  /** What to know before ordering: where the product may go, and where it is in use wrongly. */
+  private static List<String> places(PackDesk.Advice advice) {
+    List<String> lines = new ArrayList<>();
+    lines.add("May go into " + Words.count(advice.places(), "place", "places") + " of this fleet.");
+    advice
+        .wronglyUsed()
+        .forEach(
+            wrong ->
+                lines.add(
+                    "In use in "
+                        + wrong.use().display()
+                        + ", but "
+                        + String.join("; ", ReasonWording.against(wrong.verdict()))
+                        + "."));
+    return lines;
+  }
 }

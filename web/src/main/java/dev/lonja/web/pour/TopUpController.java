@@ -1,10 +1,20 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fluid.CompartmentDesk;
+import dev.lonja.desk.fluid.TopUpDesk;
+import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.book.LedgerWording;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +22,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -19,13 +30,49 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class TopUpController {
 
-  private final TopUpDesk desk;
-  private final TopUpPages pages;
+  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);
+  private static final int LONGEST_WHY = 200;
+  private static final String USUAL = "0.5";
 
-  TopUpController(TopUpDesk desk, TopUpPages pages) {
+  private static final RefusalWording REFUSED =
+      RefusalWording.of(
+              TopUpDesk.Refused.class,
+              Cases.<TopUpDesk.Refused, Problem>over(TopUpDesk.Refused.class)
+                  .when(
+                      TopUpDesk.NoSuchPlace.class,
+                      none ->
+                          Problem.ofWhole("Choose a unit in service, its compartment and a fluid."))
+                  .when(
+                      TopUpDesk.Never.class,
+                      never ->
+                          new Problem(
+                              "itemId",
+                              never.item().number()
+                                  + " is not added. It is "
+                                  + TopUpWording.told(never.judged())
+                                  + "."))
+                  .when(
+                      TopUpDesk.NeedsSigner.class,
+                      needs -> new Problem("signedBy", "Who signs for it is missing."))
+                  .when(TopUpDesk.NeedsReason.class, needs -> new Problem("why", "Why is missing."))
+                  .when(
+                      TopUpDesk.NotOnFile.class,
+                      not -> Problem.ofWhole("That top-up is not on file any more."))
+                  .all())
+          .and(LedgerWording.at("litres"));
+
+  private final TopUpDesk desk;
+  private final CompartmentDesk compartments;
+  private final StoreClock clock;
+
+  TopUpController(TopUpDesk desk, CompartmentDesk compartments, StoreClock clock) {
     this.desk = desk;
-    this.pages = pages;
+    this.compartments = compartments;
+    this.clock = clock;
   }
+
+  /** Which compartment is asked about, and how much is to be added, as typed. */
+  private record Asked(String unit, Optional<CompartmentId> compartment, String litres) {}
 
   @GetMapping("/oils/top-up")
   String topUp(
@@ -33,7 +80,7 @@ class TopUpController {
       @RequestParam Optional<CompartmentId> compartment,
       @RequestParam(defaultValue = "") String litres,
       Model model) {
-    return page(unit, compartment, litres, Map.of(), List.of(), model);
+    return page(new Asked(unit, compartment, litres), Map.of(), List.of(), model);
   }
 
   @PostMapping("/oils/top-up")
@@ -42,14 +89,26 @@ class TopUpController {
       @RequestParam String unit,
       @RequestParam CompartmentId compartment,
       @RequestParam String litres,
-      @RequestParam(defaultValue = "0") ItemId itemId,
-      @RequestParam(defaultValue = "") String signedBy,
-      @RequestParam(defaultValue = "") String why,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Optional<ItemId> itemId,
+      @ModelAttribute SignatureForm form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    TopUpDesk.Form form = new TopUpDesk.Form(unit, compartment, litres, itemId, signedBy, why);
-    return desk.add(sent, form)
-        .next(problems -> page(unit, Optional.of(compartment), litres, typed, problems, model));
+    Asked asked = new Asked(unit, Optional.of(compartment), litres);
+    Typed typed = new Typed();
+    if (itemId.isEmpty()) {
+      typed.refuse("itemId", "Choose a unit in service, its compartment and a fluid.");
+    }
+    Optional<Volume> volume = litres(typed, litres);
+    Optional<String> signedBy = form.signedBy(typed);
+    Optional<String> why = form.why(typed);
+    return typed
+        .all(
+            () ->
+                new TopUpDesk.Wish(
+                    unit, compartment, itemId.orElseThrow(), volume.orElseThrow(), signedBy, why))
+        .map(wish -> desk.add(sent, wish, TopUpWording::told))
+        .map(outcome -> next(outcome, asked, fields, model))
+        .orElseGet(() -> page(asked, fields, typed.problems(), model));
   }
 
   @PostMapping("/oils/top-up/withdraw")
@@ -60,22 +119,51 @@ class TopUpController {
       @RequestParam long topUp,
       @RequestParam(defaultValue = "") String why,
       Model model) {
-    return desk.withdraw(sent, unit, compartment, topUp, why)
-        .next(problems -> page(unit, Optional.of(compartment), "", Map.of(), problems, model));
+    Asked asked = new Asked(unit, Optional.of(compartment), "");
+    Typed typed = new Typed();
+    return typed
+        .text("why", "Why", why, LONGEST_WHY)
+        .map(reason -> desk.withdraw(sent, unit, compartment, topUp, reason))
+        .map(outcome -> next(outcome, asked, Map.of(), model))
+        .orElseGet(() -> page(asked, Map.of(), typed.problems(), model));
   }
 
-  private String page(
-      String unit,
-      Optional<CompartmentId> compartment,
-      String litres,
-      Map<String, String> typed,
-      List<Problem> problems,
-      Model model) {
-    Typed asked = new Typed();
-    model.addAttribute("view", pages.view(unit, compartment, litres, asked));
+  private String next(Outcome outcome, Asked asked, Map<String, String> fields, Model model) {
+    return Reply.to(outcome)
+        .onto(
+            "/oils/top-up?unit="
+                + asked.unit()
+                + "&compartment="
+                + asked.compartment().orElseThrow())
+        .worded(REFUSED)
+        .or(problems -> page(asked, fields, problems, model));
+  }
+
+  private static Optional<Volume> litres(Typed typed, String litres) {
+    return typed.decimalUpTo("litres", "The litres", litres, MOST_LITRES).map(Volume::ofLitres);
+  }
+
+  private String page(Asked asked, Map<String, String> typed, List<Problem> problems, Model model) {
+    Typed read = new Typed();
+    CompartmentDesk.Choice choice = compartments.choice(asked.unit());
+    if (choice.unit().isEmpty() && !asked.unit().isBlank()) {
+      read.refuse("unit", "There is no unit \"" + asked.unit() + "\" in service.");
+    }
+    String amount = asked.litres().isBlank() ? USUAL : asked.litres();
+    Optional<Volume> volume = litres(read, amount);
+    Optional<CompartmentDesk.Inside> inside =
+        asked.compartment().flatMap(id -> compartments.inside(asked.unit(), id));
+    List<CompartmentDesk.Candidate> candidates =
+        inside
+            .flatMap(
+                i ->
+                    volume.map(v -> compartments.candidates(asked.unit(), i.compartment().id(), v)))
+            .orElse(List.of());
+    model.addAttribute(
+        "view", new TopUpPage(clock.today()).view(choice, inside, amount, candidates));
     model.addAttribute("typed", typed);
     List<Problem> all = new ArrayList<>(problems);
-    asked.problems().stream().filter(p -> !all.contains(p)).forEach(all::add);
+    read.problems().stream().filter(p -> !all.contains(p)).forEach(all::add);
     model.addAttribute("problems", all);
     return "top-up";
   }

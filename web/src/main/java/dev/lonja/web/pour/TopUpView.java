@@ -1,32 +1,38 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.spec.SpecView;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Topping up at the counter.
  *
- * @param compartment the chosen one's id; 0 if none is chosen yet
+ * @param name of the compartment; empty if none is chosen yet
  * @param now what is in it, in words
  * @param since what was added since the drain
  */
 record TopUpView(
-    List<SpecView.Choice> units,
-    String unit,
-    List<SpecView.Choice> compartments,
-    Optional<CompartmentId> compartment,
+    Chosen chosen,
     String name,
     List<String> now,
     List<PourRow> since,
     String litres,
     List<String> cautions,
     List<Row> rows) {
+
+  /**
+   * What may be chosen, and what is.
+   *
+   * @param compartment the chosen one's id; empty if none is chosen yet
+   */
+  record Chosen(
+      List<SpecView.Choice> units,
+      String unit,
+      List<SpecView.Choice> compartments,
+      String compartment) {}
 
   /** Something added; {@code signed} says who signed for it. */
   record PourRow(long id, String what, String signed) {}

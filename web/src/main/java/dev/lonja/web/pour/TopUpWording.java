@@ -1,8 +1,13 @@
 package dev.lonja.web.pour;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.pour.TopUp;
+import dev.lonja.desk.fluid.TopUpDesk;
+import dev.lonja.web.fluid.ReasonWording;
 import dev.lonja.web.frame.State;
+import java.util.List;
+import java.util.stream.Stream;
 
 /** Puts what speaks against a top-up into words. */
 final class TopUpWording {
@@ -46,6 +51,23 @@ final class TopUpWording {
 
   static String line(TopUp.Concern concern) {
     return LINE.apply(concern);
+  }
+
+  /** The verdict with its reasons, as one is told it. */
+  static String told(TopUpDesk.Judged judged) {
+    return state(judged.verdict().answer()).word()
+        + ": "
+        + String.join("; ", lines(judged.verdict(), judged.suitability()));
+  }
+
+  /** What speaks against it, or for it if nothing does. */
+  static List<String> lines(TopUp.Verdict verdict, Suitability suitability) {
+    return verdict.concerns().isEmpty()
+        ? ReasonWording.lines(suitability)
+        : Stream.concat(
+                verdict.concerns().stream().map(TopUpWording::line),
+                ReasonWording.against(suitability).stream())
+            .toList();
   }
 
   private static String apart(TopUp.Mixture mixture) {

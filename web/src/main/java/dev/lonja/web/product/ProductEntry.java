@@ -6,12 +6,13 @@ import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.HydraulicType;
+import dev.lonja.core.fluid.NewProduct;
 import dev.lonja.core.fluid.Product;
-import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import dev.lonja.desk.fluid.ProductSheet;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.spec.SpecEntry;
 import java.math.BigDecimal;
@@ -21,12 +22,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** Reads the form of a product; what is wrong is in {@code typed}. */
 final class ProductEntry {
 
-  static final String HAZARD = "hazard-";
   private static final int LONGEST_NAME = 60;
   private static final int LONGEST_LABEL = 120;
   private static final int LONGEST_GRADE = 20;
@@ -44,46 +43,12 @@ final class ProductEntry {
     this.typed = typed;
   }
 
-  /** What the form holds for a product that is on file. */
-  static Map<String, String> fields(Product product) {
-    Map<String, String> fields = new LinkedHashMap<>();
-    Product.Data data = product.data();
-    fields.put("make", product.make());
-    fields.put("name", product.name());
-    fields.put("kind", product.kind().name());
-    fields.put("grade", product.grade());
-    fields.put("classes", product.classes());
-    fields.put("listed", codes(product, true));
-    fields.put("suitable", codes(product, false));
-    fields.put("ash", data.ash().map(AshContent::exactText).orElse(""));
-    fields.put("zinc", data.zincMilligrams().map(String::valueOf).orElse(""));
-    fields.put("modifier", yesNo(data.frictionModifier()));
-    fields.put("biodegradable", yesNo(data.biodegradable()));
-    fields.put("density", data.density().map(Density::exactText).orElse(""));
-    fields.put("chemistry", data.chemistry().map(Chemistry::words).orElse(""));
-    fields.put("base", data.base().map(Enum::name).orElse(""));
-    fields.put("type", data.type().map(Enum::name).orElse(""));
-    data.hazards().forEach(code -> fields.put(HAZARD + code, "yes"));
-    return fields;
-  }
-
-  private static String codes(Product product, boolean listed) {
-    return product.approvals().stream()
-        .filter(approval -> approval.listed() == listed)
-        .map(approval -> approval.code().text())
-        .collect(Collectors.joining(", "));
-  }
-
-  private static String yesNo(Optional<Boolean> value) {
-    return value.map(v -> v ? "yes" : "no").orElse("");
-  }
-
   private String text(String field) {
     return form.getOrDefault(field, "").strip();
   }
 
   /** The product of the form; empty if something is wrong. */
-  Optional<Product> product(ProductId id, long version, List<String> knownHazards) {
+  Optional<NewProduct> product(List<String> knownHazards) {
     Optional<String> make = typed.text("make", "The make", text("make"), LONGEST_NAME);
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     Optional<FluidKind> kind = choice(FluidKind.values(), "kind");
@@ -96,16 +61,14 @@ final class ProductEntry {
     Product.Data data = data(kind.orElse(FluidKind.WASHER_FLUID), knownHazards);
     return typed.problems().isEmpty()
         ? Optional.of(
-            new Product(
-                id,
+            new NewProduct(
                 make.orElseThrow(),
                 name.orElseThrow(),
                 kind.orElseThrow(),
                 text("grade"),
                 text("classes"),
                 approvals,
-                data,
-                version))
+                data))
         : Optional.empty();
   }
 
@@ -162,7 +125,9 @@ final class ProductEntry {
         family,
         kind == FluidKind.BRAKE_FLUID ? choice(BrakeBase.values(), "base") : Optional.empty(),
         kind == FluidKind.HYDRAULIC_OIL ? choice(HydraulicType.values(), "type") : Optional.empty(),
-        knownHazards.stream().filter(code -> text(HAZARD + code).equals("yes")).toList());
+        knownHazards.stream()
+            .filter(code -> text(ProductSheet.HAZARD + code).equals("yes"))
+            .toList());
   }
 
   private Optional<BigDecimal> decimal(String field, String what, BigDecimal most) {

@@ -2,7 +2,7 @@ package dev.lonja.web.product;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.ProductId;
-import dev.lonja.web.fluid.Hazards;
+import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -14,23 +14,27 @@ import java.util.Optional;
 /**
  * A fluid with its packs and where it may go.
  *
- * @param facts from its data sheet, unknown ones said so
- * @param claims classes that its label was read to claim, with what they cover
- * @param notUnderstood what of the label claims nothing
  * @param cautions texts of its hazards
  */
 record ProductView(
     ProductId id,
     String name,
     Drum drum,
-    List<Fact> facts,
-    List<String> claims,
-    List<String> notUnderstood,
-    List<String> approvals,
+    Label label,
     List<PackRow> packs,
     String free,
     List<PlaceRow> places,
     List<Hazards.Text> cautions) {
+
+  /**
+   * What its label and data sheet say.
+   *
+   * @param facts from its data sheet, unknown ones said so
+   * @param claims classes that its label was read to claim, with what they cover
+   * @param notUnderstood what of the label claims nothing
+   */
+  record Label(
+      List<Fact> facts, List<String> claims, List<String> notUnderstood, List<String> approvals) {}
 
   record Fact(String what, String value) {}
 
@@ -66,8 +70,7 @@ record ProductView(
       List<SpecView.Choice> kinds,
       List<SpecView.Choice> bases,
       List<SpecView.Choice> types,
-      List<SpecView.Choice> hazards,
-      Effect effect) {}
+      List<SpecView.Choice> hazards) {}
 
   /** What the product as typed would mean. */
   record Effect(
@@ -75,5 +78,8 @@ record ProductView(
       String claims,
       List<String> notUnderstood,
       String summary,
-      List<PlaceRow> places) {}
+      List<PlaceRow> places) {
+
+    static final Effect NOTHING = new Effect(List.of(), "", List.of(), "", List.of());
+  }
 }

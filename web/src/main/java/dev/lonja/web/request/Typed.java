@@ -1,13 +1,15 @@
 package dev.lonja.web.request;
 
 import dev.lonja.core.quantity.PlainDecimal;
-import dev.lonja.desk.request.Problem;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.regex.Pattern;
 
 /** Reads what people type and gathers every problem, each naming the value and what is allowed. */
@@ -102,7 +104,7 @@ public final class Typed {
   public Optional<LocalDate> dayUpTo(String field, String text, LocalDate last) {
     Optional<LocalDate> day = day(field, text);
     if (day.filter(d -> d.isAfter(last)).isPresent()) {
-      refuse(field, day.get() + " is in the future; the latest allowed is today, " + last + ".");
+      problems.add(Problem.inFuture(field, day.get(), last));
       return Optional.empty();
     }
     return day;
@@ -130,5 +132,23 @@ public final class Typed {
       return Optional.empty();
     }
     return Optional.of(typed);
+  }
+
+  /** One of the names of an enumeration, in small letters as forms have them. */
+  public <E extends Enum<E>> Optional<E> choice(
+      String field, String what, String text, Class<E> type) {
+    Optional<E> value =
+        Arrays.stream(type.getEnumConstants())
+            .filter(v -> v.name().toLowerCase(Locale.ROOT).equals(text))
+            .findFirst();
+    if (value.isEmpty()) {
+      refuse(field, "Choose " + what + ".");
+    }
+    return value;
+  }
+
+  /** What was read, if nothing was wrong with any of it. */
+  public <T> Optional<T> all(Supplier<T> read) {
+    return problems.isEmpty() ? Optional.of(read.get()) : Optional.empty();
   }
 }

@@ -1,13 +1,18 @@
 package dev.lonja.web.setup;
 
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.setting.PolicyDesk;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -15,45 +20,51 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SetupController {
 
-  private final SetupDesk desk;
+  private static final String PATH = "/setup";
 
-  SetupController(SetupDesk desk) {
+  private final PolicyDesk desk;
+
+  SetupController(PolicyDesk desk) {
     this.desk = desk;
   }
 
-  @GetMapping("/setup")
+  @GetMapping(PATH)
   String setup(Model model) {
     return page(Map.of(), List.of(), model);
   }
 
-  @PostMapping("/setup/intervals")
+  @PostMapping(PATH + "/intervals")
   String intervals(
       Sent sent,
-      @RequestParam String school,
-      @RequestParam String factor,
-      @RequestParam(defaultValue = "false") boolean calendarLimit,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute PolicyForms.School form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    SetupDesk.SchoolForm form = new SetupDesk.SchoolForm(school, factor, calendarLimit);
-    Outcome outcome = desk.choose(sent, form);
-    return outcome.next(problems -> page(typed, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    return next(form.read(typed).map(policy -> desk.choose(sent, policy)), typed, fields, model);
   }
 
-  @PostMapping("/setup/fills")
+  @PostMapping(PATH + "/fills")
   String fills(
       Sent sent,
-      @RequestParam String handlingLoss,
-      @RequestParam String holdBack,
-      @RequestParam String leastHoldBack,
-      @RequestParam String jug,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute SetupView.Fills form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    SetupView.Fills form = new SetupView.Fills(handlingLoss, holdBack, leastHoldBack, jug);
-    return desk.pour(sent, form).next(problems -> page(typed, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    return next(
+        PolicyForms.read(form, typed).map(policy -> desk.pour(sent, policy)), typed, fields, model);
+  }
+
+  private String next(
+      Optional<Outcome> outcome, Typed typed, Map<String, String> fields, Model model) {
+    return outcome
+        .map(done -> Reply.to(done).onto(PATH).or(problems -> page(fields, problems, model)))
+        .orElseGet(() -> page(fields, typed.problems(), model));
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", desk.view());
+    model.addAttribute("view", PolicyForms.view(desk.policies()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "setup";

@@ -1,5 +1,6 @@
 package dev.lonja.web.sign;
 
+import dev.lonja.desk.person.FirstStartDesk;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -12,9 +13,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 public class FirstStartFilter extends OncePerRequestFilter {
 
-  private final FirstStart firstStart;
+  private final FirstStartDesk firstStart;
 
-  FirstStartFilter(FirstStart firstStart) {
+  FirstStartFilter(FirstStartDesk firstStart) {
     this.firstStart = firstStart;
   }
 

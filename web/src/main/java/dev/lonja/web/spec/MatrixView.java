@@ -1,11 +1,24 @@
 package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.fluid.Standing;
+import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.desk.fluid.MatrixDesk;
+import dev.lonja.desk.fluid.SpecUse;
+import dev.lonja.web.fluid.FluidAdvice;
+import dev.lonja.web.fluid.ReasonWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Products against specs.
@@ -68,4 +81,77 @@ record MatrixView(
       List<String> lines,
       boolean allowed,
       List<String> instead) {}
+
+  static MatrixView of(MatrixDesk.Matrix matrix, MatrixDesk.Query query) {
+    return new MatrixView(
+        matrix.kinds().stream().map(k -> new Choice(value(k), k.words())).toList(),
+        value(matrix.kind()),
+        matrix.classes().stream()
+            .map(c -> new Choice(c.code(), c.code() + " " + c.name()))
+            .toList(),
+        query.unitClass(),
+        query.shelf(),
+        matrix.columns().stream().map(MatrixView::column).toList(),
+        matrix.rows().stream().map(row -> row(matrix, row, query)).toList(),
+        matrix.hidden(),
+        matrix.opened().map(MatrixView::opened));
+  }
+
+  private static String value(FluidKind kind) {
+    return kind.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static Column column(MatrixDesk.Column column) {
+    Product product = column.product();
+    return new Column(
+        product.id(),
+        product.make(),
+        product.name(),
+        Drum.of(product).grade(),
+        column.free().isPositive() ? column.free().display() : "");
+  }
+
+  private static Row row(MatrixDesk.Matrix matrix, MatrixDesk.Row row, MatrixDesk.Query query) {
+    SpecUse first = row.alike().get(0);
+    int others = row.alike().size() - 1;
+    Set<ProductId> preferred = row.preferred();
+    List<Cell> cells = new ArrayList<>();
+    for (int i = 0; i < matrix.columns().size(); i++) {
+      Product product = matrix.columns().get(i).product();
+      Standing verdict = row.standings().get(i);
+      cells.add(
+          new Cell(
+              product.id(),
+              MatrixMark.svg(verdict),
+              ReasonWording.state(verdict.overall()),
+              preferred.contains(product.id()),
+              query.spec().equals(Optional.of(first.compartment().id()))
+                  && query.product().equals(Optional.of(product.id())),
+              product.name() + " in " + first.display() + ": " + verdict.overall().words()));
+    }
+    return new Row(
+        first.compartment().id(),
+        first.compartment().name(),
+        first.variant().display(),
+        others == 0 ? "" : "and " + Words.count(others, "other like it", "others like it"),
+        String.join(", ", first.spec().chart().rows().stream().map(r -> r.grade().text()).toList()),
+        String.join("; ", SpecWording.demands(first.spec())),
+        cells);
+  }
+
+  private static Opened opened(MatrixDesk.Opened opened) {
+    Product product = opened.fluid().product();
+    Suitability verdict = opened.fluid().verdict();
+    return new Opened(
+        opened.use().compartment().id(),
+        opened.use().display(),
+        opened.use().units().stream().map(Unit::code).toList(),
+        product.id(),
+        product.display(),
+        Drum.of(product),
+        ReasonWording.state(verdict.overall()),
+        ReasonWording.lines(verdict),
+        verdict.overall().isFree(),
+        opened.instead().stream().map(FluidAdvice::fromTheShelf).toList());
+  }
 }

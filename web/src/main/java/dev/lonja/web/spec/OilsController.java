@@ -2,6 +2,9 @@ package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.desk.fluid.MatrixDesk;
+import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -26,8 +29,10 @@ class OilsController {
       @RequestParam Optional<CompartmentId> spec,
       @RequestParam Optional<ProductId> product,
       Model model) {
-    model.addAttribute(
-        "view", desk.view(new MatrixDesk.Query(kind, unitClass, shelf, spec, product)));
+    Optional<FluidKind> asked =
+        Arrays.stream(FluidKind.values()).filter(k -> k.name().equalsIgnoreCase(kind)).findFirst();
+    MatrixDesk.Query query = new MatrixDesk.Query(asked, unitClass, shelf, spec, product);
+    model.addAttribute("view", MatrixView.of(desk.matrix(query), query));
     return "oils";
   }
 }

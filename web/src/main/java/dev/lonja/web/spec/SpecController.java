@@ -1,8 +1,12 @@
 package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fluid.SpecDesk;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -21,9 +25,11 @@ class SpecController {
   private static final String PATH = "/oils/specs/{id}";
 
   private final SpecDesk desk;
+  private final StoreClock clock;
 
-  SpecController(SpecDesk desk) {
+  SpecController(SpecDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping(PATH)
@@ -36,7 +42,8 @@ class SpecController {
       @RequestParam Map<String, String> typed,
       Model model) {
     WindowEntry entry = new WindowEntry(from, to, low, high);
-    model.addAttribute("view", desk.view(id, entry).orElseThrow(SpecController::notFound));
+    SpecDesk.SpecFile file = desk.file(id, entry::window).orElseThrow(SpecController::notFound);
+    model.addAttribute("view", SpecView.of(file, entry.words(), clock.today()));
     model.addAttribute("problems", entry.problems());
     model.addAttribute("typed", typed);
     model.addAttribute("months", WindowEntry.monthChoices());
@@ -52,8 +59,20 @@ class SpecController {
   @PostMapping(PATH + "/effect")
   String effect(
       @PathVariable CompartmentId id, @RequestParam Map<String, String> fields, Model model) {
-    model.addAttribute("effect", desk.effect(fields));
+    desk.admit();
+    model.addAttribute("effect", effect(fields));
     return "spec-form :: effect";
+  }
+
+  private SpecView.Effect effect(Map<String, String> fields) {
+    Typed typed = new Typed();
+    return new SpecEntry(fields, desk.reference(), typed)
+        .spec()
+        .map(spec -> SpecView.effect(desk.met(spec)))
+        .orElseGet(
+            () ->
+                new SpecView.Effect(
+                    "", typed.problems().stream().map(Problem::text).toList(), List.of()));
   }
 
   @PostMapping(PATH)
@@ -63,14 +82,23 @@ class SpecController {
       @RequestParam long version,
       @RequestParam Map<String, String> fields,
       Model model) {
-    return desk.save(sent, id, version, fields).next(problems -> form(id, fields, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    return new SpecEntry(fields, desk.reference(), typed)
+        .spec()
+        .map(
+            spec ->
+                Reply.to(desk.save(sent, id, version, spec))
+                    .onto("/oils/specs/" + id)
+                    .or(problems -> form(id, fields, problems, model)))
+        .orElseGet(() -> form(id, fields, typed.problems(), model));
   }
 
   private String form(
       CompartmentId id, Map<String, String> typed, List<Problem> problems, Model model) {
-    SpecView.Form form = desk.form(id, typed).orElseThrow(SpecController::notFound);
+    SpecView.Form form = SpecView.form(desk.place(id).orElseThrow(SpecController::notFound), typed);
     model.addAttribute("view", form);
-    model.addAttribute("effect", form.effect());
+    model.addAttribute("effect", effect(form.fields()));
     model.addAttribute("problems", problems);
     return "spec-form";
   }

@@ -1,5 +1,6 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
@@ -22,7 +23,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /** Reads the form of a spec; what is wrong is in {@code typed}. */
 public final class SpecEntry {
@@ -44,42 +44,6 @@ public final class SpecEntry {
     this.form = form;
     this.reference = reference;
     this.typed = typed;
-  }
-
-  /** What the form holds for a spec that is on file. */
-  static Map<String, String> fields(Spec spec) {
-    Map<String, String> fields = new LinkedHashMap<>();
-    fields.put("kind", spec.kind().name());
-    int no = 0;
-    for (GradeRow row : spec.chart().rows()) {
-      no++;
-      fields.put("grade-" + no, row.grade().text());
-      fields.put("low-" + no, row.lowest().map(Temperature::exactText).orElse(""));
-      fields.put("high-" + no, row.highest().map(Temperature::exactText).orElse(""));
-    }
-    fields.put(
-        "classes",
-        spec.classGroups().stream()
-            .map(
-                group ->
-                    group.stream()
-                        .sorted()
-                        .map(ServiceClass::text)
-                        .collect(Collectors.joining(", ")))
-            .collect(Collectors.joining("\n")));
-    fields.put(
-        "approvals",
-        spec.approvals().stream().map(ApprovalCode::text).collect(Collectors.joining(", ")));
-    fields.put("mode", spec.mode().name());
-    Spec.Limits limits = spec.limits();
-    fields.put("ash", limits.mostAsh().map(AshContent::exactText).orElse(""));
-    fields.put("zinc", limits.leastZincMilligrams().map(String::valueOf).orElse(""));
-    fields.put("modifier", limits.frictionModifier().name());
-    fields.put("wetClutch", limits.wetClutch() ? "yes" : "");
-    fields.put("biodegradable", limits.biodegradable() ? "yes" : "");
-    fields.put("chemistry", limits.chemistry().map(Enum::name).orElse(""));
-    fields.put("base", limits.base().map(Enum::name).orElse(""));
-    return fields;
   }
 
   private String text(String field) {
@@ -134,31 +98,39 @@ public final class SpecEntry {
   }
 
   private static String words(GradeChart.Problem problem, FluidKind kind) {
-    if (problem instanceof GradeChart.Problem.NotAGrade p) {
-      return "\""
-          + p.grade().text()
-          + "\" is not a grade of "
-          + kind.words()
-          + (kind.isGraded()
-              ? " oil; grades that exist are under Setup, standards."
-              : " fluid, which has none; leave the chart empty.");
-    } else if (problem instanceof GradeChart.Problem.Inverted p) {
-      return "The range of "
-          + p.row().grade().text()
-          + " runs from "
-          + p.row().lowest().orElseThrow().display()
-          + " to "
-          + p.row().highest().orElseThrow().display()
-          + "; the first must not be the higher.";
-    }
-    GradeChart.Problem.Overlapping p = (GradeChart.Problem.Overlapping) problem;
-    return "Two ranges of "
-        + p.row().grade().text()
-        + " lie over each other: "
-        + SpecWording.grade(p.other())
-        + ", and "
-        + SpecWording.grade(p.row())
-        + ".";
+    return Cases.<GradeChart.Problem, String>over(GradeChart.Problem.class)
+        .when(
+            GradeChart.Problem.NotAGrade.class,
+            p ->
+                "\""
+                    + p.grade().text()
+                    + "\" is not a grade of "
+                    + kind.words()
+                    + (kind.isGraded()
+                        ? " oil; grades that exist are under Setup, standards."
+                        : " fluid, which has none; leave the chart empty."))
+        .when(
+            GradeChart.Problem.Inverted.class,
+            p ->
+                "The range of "
+                    + p.row().grade().text()
+                    + " runs from "
+                    + p.row().lowest().orElseThrow().display()
+                    + " to "
+                    + p.row().highest().orElseThrow().display()
+                    + "; the first must not be the higher.")
+        .when(
+            GradeChart.Problem.Overlapping.class,
+            p ->
+                "Two ranges of "
+                    + p.row().grade().text()
+                    + " lie over each other: "
+                    + SpecWording.grade(p.other())
+                    + ", and "
+                    + SpecWording.grade(p.row())
+                    + ".")
+        .all()
+        .apply(problem);
   }
 
   private List<Set<ServiceClass>> groups() {

@@ -1,9 +1,21 @@
 package dev.lonja.web.spec;
 
-import dev.lonja.desk.request.Problem;
+import dev.lonja.core.grade.Climate;
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fluid.YearDesk;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.time.Month;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,10 +26,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class YearController {
 
-  private final YearDesk desk;
+  private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);
+  private static final BigDecimal HOTTEST = BigDecimal.valueOf(90);
 
-  YearController(YearDesk desk) {
+  private final YearDesk desk;
+  private final StoreClock clock;
+
+  YearController(YearDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping("/oils/year")
@@ -27,11 +44,47 @@ class YearController {
 
   @PostMapping("/oils/year")
   String set(Sent sent, @RequestParam Map<String, String> fields, Model model) {
-    return desk.set(sent, fields).next(problems -> page(fields, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    List<Climate.MonthRange> months = new ArrayList<>();
+    for (Month month : Month.values()) {
+      range(typed, month, fields).ifPresent(months::add);
+    }
+    return typed
+        .all(() -> desk.set(sent, new Climate(months)))
+        .map(
+            outcome ->
+                Reply.to(outcome).onto("/oils/year").or(problems -> page(fields, problems, model)))
+        .orElseGet(() -> page(fields, typed.problems(), model));
+  }
+
+  private static Optional<Climate.MonthRange> range(
+      Typed typed, Month month, Map<String, String> fields) {
+    String low = "low-" + month.getValue();
+    String high = "high-" + month.getValue();
+    Optional<Temperature> lowest =
+        TemperatureEntry.of(typed, low, fields.getOrDefault(low, ""), COLDEST, HOTTEST);
+    Optional<Temperature> highest =
+        TemperatureEntry.of(typed, high, fields.getOrDefault(high, ""), COLDEST, HOTTEST);
+    if (lowest.isEmpty() || highest.isEmpty()) {
+      return Optional.empty();
+    }
+    if (lowest.get().compareTo(highest.get()) > 0) {
+      typed.refuse(
+          low,
+          month.getDisplayName(TextStyle.FULL, Locale.ENGLISH)
+              + " runs from "
+              + lowest.get().display()
+              + " to "
+              + highest.get().display()
+              + "; the lowest must not be above the highest.");
+      return Optional.empty();
+    }
+    return Optional.of(new Climate.MonthRange(lowest.get(), highest.get()));
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", desk.view());
+    model.addAttribute("view", YearView.of(desk.year(), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "year";

@@ -1,7 +1,12 @@
 package dev.lonja.web.study;
 
-import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.choice.StudyDesk;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -19,10 +24,14 @@ import org.springframework.web.server.ResponseStatusException;
 @RequestMapping("/oils/studies")
 class StudyController {
 
-  private final StudyDesk desk;
+  private static final String PATH = "/oils/studies/";
 
-  StudyController(StudyDesk desk) {
+  private final StudyDesk desk;
+  private final StoreClock clock;
+
+  StudyController(StudyDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping
@@ -32,7 +41,16 @@ class StudyController {
 
   @PostMapping
   String make(Sent sent, @RequestParam Map<String, String> fields, Model model) {
-    return desk.make(sent, fields).next(problems -> list(fields, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    return StudyForm.read(fields, desk.products(), typed)
+        .map(
+            wish ->
+                Reply.to(desk.make(sent, wish))
+                    .onto(id -> PATH + id)
+                    .worded(StudyForm.REFUSED)
+                    .or(problems -> list(fields, problems, model)))
+        .orElseGet(() -> list(fields, typed.problems(), model));
   }
 
   @GetMapping("/{id}")
@@ -42,16 +60,25 @@ class StudyController {
 
   @PostMapping("/{id}/apply")
   String apply(@PathVariable long id, Sent sent, Model model) {
-    return desk.apply(sent, id).next(problems -> page(id, problems, model));
+    desk.admit();
+    return next(desk.apply(sent, id), id, model);
   }
 
   @PostMapping("/{id}/take-back")
   String takeBack(@PathVariable long id, Sent sent, Model model) {
-    return desk.takeBack(sent, id).next(problems -> page(id, problems, model));
+    desk.admit();
+    return next(desk.takeBack(sent, id), id, model);
+  }
+
+  private String next(Outcome outcome, long id, Model model) {
+    return Reply.to(outcome)
+        .onto(PATH + id)
+        .worded(StudyForm.REFUSED)
+        .or(problems -> page(id, problems, model));
   }
 
   private String list(Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", desk.all());
+    model.addAttribute("view", StudyWording.all(desk.all(), desk.products(), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "studies";
@@ -59,7 +86,10 @@ class StudyController {
 
   private String page(long id, List<Problem> problems, Model model) {
     model.addAttribute(
-        "view", desk.view(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+        "view",
+        desk.file(id)
+            .map(file -> StudyWording.view(file, clock.today()))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("problems", problems);
     return "study";
   }

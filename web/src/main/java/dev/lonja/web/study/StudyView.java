@@ -7,32 +7,43 @@ import java.util.List;
 /**
  * A study of the least set of products.
  *
- * @param lines specs in use: what serves them, what would
- * @param forced "AT-1 alone forces Maretta Duna"
- * @param uncovered specs that nothing allowed covers, left out of both costs
- * @param changes the change-over plan, in order of its days
- * @param rests old stock that no plan uses up
  * @param applied the change-overs that were set from it and are still to come
  */
 record StudyView(
-    long id,
-    String title,
-    String made,
-    String allowed,
-    String holding,
-    List<String> forbidden,
-    List<String> kept,
-    List<ProductRow> products,
-    String today,
-    String cost,
-    String saving,
-    boolean saves,
-    List<LineRow> lines,
-    List<String> forced,
-    List<String> uncovered,
-    List<ChangeRow> changes,
-    List<String> rests,
-    int applied) {
+    long id, Asked asked, Costs costs, Assignment assignment, ChangeOver changeOver, int applied) {
+
+  /** What was asked, by whom and when. */
+  record Asked(
+      String title,
+      String made,
+      String allowed,
+      String holding,
+      List<String> forbidden,
+      List<String> kept) {}
+
+  /** A year's cost of what is used today and of what is proposed. */
+  record Costs(String today, String proposed, String saving, boolean saves) {}
+
+  /**
+   * What serves what.
+   *
+   * @param lines specs in use: what serves them, what would
+   * @param forced "AT-1 alone forces Maretta Duna"
+   * @param uncovered specs that nothing allowed covers, left out of both costs
+   */
+  record Assignment(
+      List<ProductRow> products,
+      List<LineRow> lines,
+      List<String> forced,
+      List<String> uncovered) {}
+
+  /**
+   * When it would change.
+   *
+   * @param changes in order of their days
+   * @param rests old stock that no plan uses up
+   */
+  record ChangeOver(List<ChangeRow> changes, List<String> rests) {}
 
   /** A product today, in the proposal, or both. */
   record ProductRow(ProductId id, String name, boolean today, boolean proposed) {}

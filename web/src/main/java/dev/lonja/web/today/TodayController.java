@@ -1,5 +1,7 @@
 package dev.lonja.web.today;
 
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.tray.TodayDesk;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,9 +12,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 class TodayController {
 
   private final TodayDesk desk;
+  private final StoreClock clock;
 
-  TodayController(TodayDesk desk) {
+  TodayController(TodayDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping("/")
@@ -23,7 +27,7 @@ class TodayController {
     if (workshop) {
       return "redirect:/trays";
     }
-    model.addAttribute("view", desk.view());
+    model.addAttribute("view", TodayWording.view(desk.week(), clock.today()));
     return "today";
   }
 }

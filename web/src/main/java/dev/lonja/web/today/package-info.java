@@ -1,5 +1,6 @@
 /**
- * Today: the rack of trays and what needs hands. Start with {@link dev.lonja.web.today.TodayDesk}.
+ * Today: the rack of trays and what needs hands. Start with {@link
+ * dev.lonja.web.today.TodayWording}.
  */
 @NullMarked
 package dev.lonja.web.today;

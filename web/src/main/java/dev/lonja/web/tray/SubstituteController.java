@@ -2,9 +2,15 @@ package dev.lonja.web.tray;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.SubstituteDesk;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,11 +25,14 @@ import org.springframework.web.server.ResponseStatusException;
 class SubstituteController {
 
   private static final String PATH = "/trays/{id}/lines/{lineId}/instead";
+  private static final int LONGEST_REASON = 200;
 
   private final SubstituteDesk desk;
+  private final StoreClock clock;
 
-  SubstituteController(SubstituteDesk desk) {
+  SubstituteController(SubstituteDesk desk, StoreClock clock) {
     this.desk = desk;
+    this.clock = clock;
   }
 
   @GetMapping(PATH)
@@ -39,14 +48,32 @@ class SubstituteController {
       @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String reason,
       Model model) {
-    return desk.lay(sent, id, lineId, itemId, reason)
-        .next(problems -> page(id, lineId, reason, problems, model));
+    desk.admit();
+    boolean back = line(id, lineId).asked().id().equals(itemId);
+    Typed typed = new Typed();
+    Optional<Outcome> outcome =
+        back
+            ? Optional.of(desk.putBack(sent, id, lineId))
+            : typed
+                .text("reason", "The reason", reason, LONGEST_REASON)
+                .map(why -> desk.lay(sent, id, lineId, itemId, why));
+    return outcome
+        .map(
+            done ->
+                Reply.to(done)
+                    .onto("/trays/" + id)
+                    .worded(TrayRefusals.WORDS)
+                    .or(problems -> page(id, lineId, reason, problems, model)))
+        .orElseGet(() -> page(id, lineId, reason, typed.problems(), model));
+  }
+
+  private SubstituteDesk.LineFile line(TrayId id, long lineId) {
+    return desk.line(id, lineId)
+        .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }
 
   private String page(TrayId id, long lineId, String reason, List<Problem> problems, Model model) {
-    model.addAttribute(
-        "view",
-        desk.view(id, lineId).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("view", SubstituteView.of(line(id, lineId), clock.today()));
     model.addAttribute("reason", reason);
     model.addAttribute("problems", problems);
     return "instead";

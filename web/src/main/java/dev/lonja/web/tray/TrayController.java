@@ -2,11 +2,16 @@ package dev.lonja.web.tray;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.FindingsDesk;
+import dev.lonja.desk.tray.HandOverDesk;
+import dev.lonja.desk.tray.TrayDesk;
+import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.web.frame.OpenTrayChoice;
-import dev.lonja.web.meter.MeterEntry;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
@@ -18,6 +23,7 @@ import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -27,40 +33,52 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class TrayController {
 
-  private final TrayPages pages;
+  private static final int LONGEST_REASON = 200;
+
+  private final TraysDesk trays;
   private final TrayDesk desk;
   private final HandOverDesk handOvers;
   private final FindingsDesk findings;
+  private final StoreClock clock;
 
-  TrayController(TrayPages pages, TrayDesk desk, HandOverDesk handOvers, FindingsDesk findings) {
-    this.pages = pages;
+  TrayController(
+      TraysDesk trays,
+      TrayDesk desk,
+      HandOverDesk handOvers,
+      FindingsDesk findings,
+      StoreClock clock) {
+    this.trays = trays;
     this.desk = desk;
     this.handOvers = handOvers;
     this.findings = findings;
+    this.clock = clock;
   }
+
+  /** A tray's page: who looks, and where the choice of an open tray is kept. */
+  private record Page(
+      TrayId id, Authentication person, HttpSession session, Map<String, String> typed) {}
 
   @GetMapping("/trays")
   String all(Authentication person, Model model) {
-    model.addAttribute("view", pages.all(viewer(person)));
+    model.addAttribute("view", TraysView.of(trays.rack(viewer(person)), clock.today()));
     return "trays";
   }
 
   @GetMapping("/trays/{id}")
   String tray(@PathVariable TrayId id, Authentication person, HttpSession session, Model model) {
-    return page(id, person, Map.of(), List.of(), session, model);
+    return page(new Page(id, person, session, Map.of()), List.of(), model);
   }
 
   @PostMapping("/trays/start")
-  String start(
-      Sent sent, @RequestParam String unit, @RequestParam String day, Authentication person) {
+  String start(Sent sent, @RequestParam String unit, @RequestParam String day) {
     Optional<LocalDate> planned = new Typed().day("day", day);
     if (planned.isEmpty()) {
       throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
     }
-    Outcome outcome = desk.start(sent, unit, planned.get());
-    return outcome instanceof Outcome.Done done
-        ? "redirect:" + done.answer()
-        : "redirect:/fleet/" + unit;
+    return Reply.to(desk.start(sent, unit, planned.get()))
+        .onto(tray -> "/trays/" + tray)
+        .worded(TrayRefusals.WORDS)
+        .or(problems -> "redirect:/fleet/" + unit);
   }
 
   @PostMapping("/trays/{id}/lines/{lineId}/{what}")
@@ -79,7 +97,7 @@ class TrayController {
           case "leave-out" -> desk.leaveOut(sent, id, lineId);
           default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         };
-    return next(outcome, id, person, Map.of(), session, model);
+    return next(outcome, new Page(id, person, session, Map.of()), model);
   }
 
   @PostMapping("/trays/{id}/scan")
@@ -87,12 +105,11 @@ class TrayController {
       @PathVariable TrayId id,
       Sent sent,
       @RequestParam String code,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
-    Outcome outcome = desk.scan(sent, id, code);
-    return next(outcome, id, person, typed, session, model);
+    return next(desk.scan(sent, id, code), new Page(id, person, session, fields), model);
   }
 
   @PostMapping("/trays/{id}/put-on")
@@ -101,25 +118,36 @@ class TrayController {
       Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam String quantity,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
-    return next(desk.putOn(sent, id, itemId, quantity), id, person, typed, session, model);
+    Typed typed = new Typed();
+    return next(
+        typed
+            .decimal("quantity", "The quantity", quantity)
+            .map(amount -> desk.putOn(sent, id, itemId, amount)),
+        typed,
+        new Page(id, person, session, fields),
+        model);
   }
 
   @PostMapping("/trays/{id}/hand-over")
   String handOver(
       @PathVariable TrayId id,
       Sent sent,
-      @RequestParam long version,
-      @RequestParam String mechanic,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute HandOverForm form,
+      @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
-    HandOverDesk.Form form = new HandOverDesk.Form(version, mechanic, MeterEntry.fields(typed));
-    return next(handOvers.handOver(sent, id, form), id, person, typed, session, model);
+    handOvers.admit();
+    Typed typed = new Typed();
+    return next(
+        form.send(handOvers, sent, id, fields, typed),
+        typed,
+        new Page(id, person, session, fields),
+        model);
   }
 
   @PostMapping("/trays/{id}/take-back")
@@ -128,22 +156,37 @@ class TrayController {
       Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam String back,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
-    return next(handOvers.takeBack(sent, id, itemId, back), id, person, typed, session, model);
+    handOvers.admit();
+    Typed typed = new Typed();
+    return next(
+        typed
+            .decimal("back", "The quantity", back)
+            .map(amount -> handOvers.takeBack(sent, id, itemId, amount)),
+        typed,
+        new Page(id, person, session, fields),
+        model);
   }
 
   @PostMapping("/trays/{id}/findings")
   String note(
       @PathVariable TrayId id,
       Sent sent,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
-    return next(findings.note(sent, id, typed), id, person, typed, session, model);
+    Typed typed = new Typed();
+    return next(
+        new FindingsForm(findings.toNote(id))
+            .read(fields, typed)
+            .map(notes -> findings.note(sent, id, notes)),
+        typed,
+        new Page(id, person, session, fields),
+        model);
   }
 
   @PostMapping("/trays/{id}/undo")
@@ -152,55 +195,62 @@ class TrayController {
       Sent sent,
       @RequestParam long version,
       @RequestParam String reason,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
-    return next(handOvers.undo(sent, id, version, reason), id, person, typed, session, model);
+    Typed typed = new Typed();
+    return next(
+        typed
+            .text("reason", "The reason", reason, LONGEST_REASON)
+            .map(why -> handOvers.undo(sent, id, version, why)),
+        typed,
+        new Page(id, person, session, fields),
+        model);
   }
 
   @PostMapping("/trays/{id}/clear")
   String clear(
       @PathVariable TrayId id, Sent sent, Authentication person, HttpSession session, Model model) {
-    Outcome outcome = desk.clear(sent, id);
-    return next(outcome, id, person, Map.of(), session, model);
+    return Reply.to(desk.clear(sent, id))
+        .onto("/trays")
+        .worded(TrayRefusals.WORDS)
+        .or(problems -> page(new Page(id, person, session, Map.of()), problems, model));
   }
 
-  private String next(
-      Outcome outcome,
-      TrayId id,
-      Authentication person,
-      Map<String, String> typed,
-      HttpSession session,
-      Model model) {
-    return outcome.next(problems -> page(id, person, typed, problems, session, model));
+  private String next(Optional<Outcome> outcome, Typed typed, Page page, Model model) {
+    return outcome
+        .map(done -> next(done, page, model))
+        .orElseGet(() -> page(page, typed.problems(), model));
   }
 
-  private String page(
-      TrayId id,
-      Authentication person,
-      Map<String, String> typed,
-      List<Problem> problems,
-      HttpSession session,
-      Model model) {
+  private String next(Outcome outcome, Page page, Model model) {
+    return Reply.to(outcome)
+        .onto("/trays/" + page.id())
+        .worded(TrayRefusals.WORDS)
+        .or(problems -> page(page, problems, model));
+  }
+
+  private String page(Page page, List<Problem> problems, Model model) {
     TrayView view =
-        pages
-            .tray(id, viewer(person))
+        trays
+            .tray(page.id(), viewer(page.person()))
+            .map(file -> TrayPage.view(file, clock.today()))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    if (view.open()) {
-      OpenTrayChoice.choose(session, id);
+    if (view.is().open()) {
+      OpenTrayChoice.choose(page.session(), page.id());
     }
     model.addAttribute("view", view);
-    model.addAttribute("findings", findings.view(id));
-    model.addAttribute("typed", typed);
+    model.addAttribute("findings", new FindingsForm(findings.toNote(page.id())).view());
+    model.addAttribute("typed", page.typed());
     model.addAttribute("problems", problems);
     return "tray";
   }
 
-  private static TrayPages.Viewer viewer(Authentication person) {
+  private static TraysDesk.Viewer viewer(Authentication person) {
     boolean workshop =
         person.getAuthorities().stream()
             .anyMatch(authority -> "ROLE_WORKSHOP".equals(authority.getAuthority()));
-    return new TrayPages.Viewer(person.getName(), !workshop);
+    return new TraysDesk.Viewer(person.getName(), !workshop);
   }
 }

@@ -11,51 +11,64 @@ import java.util.Optional;
 
 /** Everything the tray page shows, in words. */
 record TrayView(
-    TrayId id,
-    String number,
-    String unit,
-    String title,
-    String when,
-    String progress,
-    State state,
-    boolean open,
-    boolean ready,
-    boolean handedOver,
-    long version,
-    String nextBin,
-    List<LineRow> lines,
-    List<TorqueRow> torques,
-    List<String> tools,
-    List<String> hints,
-    List<String> cautions,
-    List<MeterRow> meters,
-    String mechanic) {
+    TrayId id, Head head, Standing is, List<LineRow> lines, Job job, List<MeterRow> meters) {
 
   /**
-   * A line in walking order.
+   * Which tray it is, and how far.
    *
-   * @param back what may still come back, if the tray was handed over
+   * @param nextBin where the next line lies; empty if none is to be laid
    */
+  record Head(
+      String number,
+      String unit,
+      String title,
+      String when,
+      String progress,
+      State state,
+      String nextBin) {}
+
+  /** What may be done to it. */
+  record Standing(boolean open, boolean ready, boolean handedOver, long version) {}
+
+  /** What its tasks ask of the mechanic. */
+  record Job(
+      List<TorqueRow> torques, List<String> tools, List<String> hints, List<String> cautions) {}
+
+  /** A line in walking order. */
   record LineRow(
       long id,
       ItemId itemId,
       String bin,
       Plate plate,
       Optional<Drum> drum,
-      String place,
-      String note,
       String amount,
       State state,
-      boolean laid,
-      boolean mayLay,
-      String back,
-      String instead,
-      String insteadWhy,
-      boolean mayReplace,
-      boolean isFluid,
+      What what,
+      May may) {}
+
+  /**
+   * What a line is for, and what else there is to say of it.
+   *
+   * @param onTheShelf what would do where it is short
+   * @param verdict what the rules say of a fluid, unless it is simply allowed
+   * @param keeps that the machine takes something else by now
+   * @param instead what was asked for where something else lies there
+   */
+  record What(
+      String place,
+      String note,
+      String onTheShelf,
       String verdict,
       String keeps,
-      String onTheShelf) {}
+      String instead,
+      String insteadWhy) {}
+
+  /**
+   * What may be done with a line.
+   *
+   * @param back what may still come back, if the tray was handed over
+   */
+  record May(boolean laid, boolean lay, boolean replace, boolean pour, String back) {}
 
   /** How tight a fastener is made. */
   record TorqueRow(String place, String torque) {}

@@ -1,24 +1,20 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Map;
 
 /** Why a line is on a tray and what to watch for, in words. */
 public final class TrayWording {
-
-  private static final Cases<TakeLine.Reason, String> NOTE =
-      Cases.<TakeLine.Reason, String>over(TakeLine.Reason.class)
-          .when(TakeLine.Reason.Fill.class, TrayWording::fill)
-          .when(TakeLine.Reason.NewSeal.class, seal -> join("Policy: always new.", seal.note()))
-          .when(
-              TakeLine.Reason.OnInspection.class,
-              inspection -> join("Only if worn; comes back if unused.", inspection.note()))
-          .when(TakeLine.Reason.Part.class, TakeLine.Reason.Part::note)
-          .all();
 
   private static final Cases<TakeLine.Reason, String> REASON =
       Cases.<TakeLine.Reason, String>over(TakeLine.Reason.class)
@@ -54,17 +50,45 @@ public final class TrayWording {
 
   private TrayWording() {}
 
-  /** "Drain with filter. Pour 5.70 L first, keep 700 mL for after running." */
-  public static String note(TakeLine.Reason reason) {
-    return NOTE.apply(reason);
+  /**
+   * "Drain with filter. Pour 5.70 L first, keep 700 mL for after running."
+   *
+   * @param items those that the tray's lines name
+   */
+  static String note(LineReason reason, Map<ItemId, Item> items) {
+    return Cases.<LineReason, String>over(LineReason.class)
+        .when(LineReason.Fill.class, TrayWording::fill)
+        .when(LineReason.Part.class, LineReason.Part::note)
+        .when(LineReason.NewSeal.class, seal -> join("Policy: always new.", seal.note()))
+        .when(
+            LineReason.OnInspection.class,
+            look -> join("Only if worn; comes back if unused.", look.note()))
+        .when(
+            LineReason.Kit.class,
+            kit ->
+                "Covers "
+                    + Words.count(kit.lines(), "line", "lines")
+                    + "; what is left over comes back.")
+        .when(
+            LineReason.NotInBox.class,
+            box ->
+                "Came in the box of " + items.get(box.original()).number() + "; this box lacks it.")
+        .when(LineReason.ByHand.class, hand -> "Put on by hand.")
+        .all()
+        .apply(reason);
   }
 
-  /** The same for the drill-down, where the chance and the loss explain the figure. */
+  /** Why something else lies on a line. */
+  static String why(TrayLine.Substitution substitution) {
+    return substitution.why().isEmpty() ? "other packs of the same product" : substitution.why();
+  }
+
+  /** Why a service takes something, where the chance and the loss explain the figure. */
   public static String reason(TakeLine.Reason reason) {
     return REASON.apply(reason);
   }
 
-  private static String fill(TakeLine.Reason.Fill fill) {
+  private static String fill(LineReason.Fill fill) {
     Volume pour = fill.firstPour().pour();
     Volume reserve = fill.firstPour().reserve();
     String amounts =

@@ -9,19 +9,16 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.UnitNeeds;
-import dev.lonja.store.Session;
+import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.due.IntervalWording;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
-import java.util.List;
+import java.util.Optional;
 
 /** How a unit deviates, in words. */
 final class DeviationWording {
 
-  private final Session session;
-  private final UnitNeeds variant;
-  private final List<Task> variantTasks;
+  private final UnitRecord unit;
   private final Cases<Deviation.Change, String> words =
       Cases.<Deviation.Change, String>over(Deviation.Change.class)
           .when(
@@ -57,10 +54,8 @@ final class DeviationWording {
           .when(Deviation.Change.OtherInterval.class, this::interval)
           .all();
 
-  DeviationWording(Session session, UnitNeeds variant, List<Task> variantTasks) {
-    this.session = session;
-    this.variant = variant;
-    this.variantTasks = variantTasks;
+  DeviationWording(UnitRecord unit) {
+    this.unit = unit;
   }
 
   /** "learned, since 2 Nov 2026". */
@@ -88,18 +83,21 @@ final class DeviationWording {
   }
 
   private Compartment compartment(CompartmentId id) {
-    return variant.compartment(id);
+    return unit.machine().variant().compartment(id);
   }
 
   private Position position(PositionId id) {
-    return variant.position(id);
+    return unit.machine().variant().position(id);
   }
 
   private Task task(TaskId id) {
-    return variantTasks.stream().filter(task -> task.id().equals(id)).findFirst().orElseThrow();
+    return unit.work().makers().stream()
+        .filter(task -> task.id().equals(id))
+        .findFirst()
+        .orElseThrow();
   }
 
   private String number(ItemId itemId) {
-    return session.items().byId(itemId).orElseThrow().number();
+    return unit.item(Optional.of(itemId)).orElseThrow().number();
   }
 }

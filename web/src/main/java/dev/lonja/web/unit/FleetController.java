@@ -1,14 +1,19 @@
 package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.service.Task;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.meter.MeterDesk;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.unit.DeviationDesk;
+import dev.lonja.desk.unit.FleetDesk;
+import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.document.PdfRenderer;
-import dev.lonja.web.due.BurstDesk;
-import dev.lonja.web.due.DueDesk;
-import java.nio.charset.StandardCharsets;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,89 +27,67 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
-import org.springframework.web.util.UriUtils;
 
-/** The pages of Fleet. */
+/** The fleet and each of its units. */
 @Controller
 class FleetController {
 
   private final FleetDesk desk;
   private final DeviationDesk deviations;
-  private final DueDesk dues;
-  private final BurstDesk bursts;
+  private final MeterDesk meters;
   private final PdfRenderer paper;
+  private final StoreClock clock;
 
   FleetController(
-      FleetDesk desk, DeviationDesk deviations, DueDesk dues, BurstDesk bursts, PdfRenderer paper) {
+      FleetDesk desk,
+      DeviationDesk deviations,
+      MeterDesk meters,
+      PdfRenderer paper,
+      StoreClock clock) {
     this.desk = desk;
     this.deviations = deviations;
-    this.dues = dues;
-    this.bursts = bursts;
+    this.meters = meters;
     this.paper = paper;
+    this.clock = clock;
+  }
+
+  /** What was typed into one of the forms of the page, to be shown again. */
+  private record Entered(Optional<ReadingForm> reading, Optional<DeviationForm> deviation) {
+    static final Entered NOTHING = new Entered(Optional.empty(), Optional.empty());
   }
 
   @GetMapping("/fleet")
   String all(Model model) {
-    model.addAttribute("view", desk.all());
+    model.addAttribute("view", FleetView.of(desk.all(), clock.today()));
     return "fleet";
-  }
-
-  @GetMapping("/fleet/due")
-  String due(
-      @RequestParam(defaultValue = "") String unitClass,
-      @RequestParam(defaultValue = "day") String sort,
-      @RequestParam(defaultValue = "all") String show,
-      @RequestParam(defaultValue = "1") int page,
-      Model model) {
-    model.addAttribute("view", dues.view(new DueDesk.Choice(unitClass, sort, show, page)));
-    return "due";
   }
 
   @GetMapping("/fleet/{code}")
   String unit(@PathVariable String code, Model model) {
-    return page(code, Optional.empty(), Optional.empty(), List.of(), model);
+    return page(code, Entered.NOTHING, List.of(), model);
   }
 
   /** The machine on one page of paper. */
   @GetMapping("/fleet/{code}/sheet.pdf")
   ResponseEntity<byte[]> sheet(@PathVariable String code) {
-    UnitView view =
-        desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    return paper.answer("machine-sheet", view.code() + ".pdf", Map.of("view", view));
+    UnitView view = UnitWording.view(file(code), clock);
+    return paper.answer("machine-sheet", view.head().code() + ".pdf", Map.of("view", view));
   }
 
-  @GetMapping("/fleet/burst")
-  String burstOf(@RequestParam String unit) {
-    String wanted = UriUtils.encode(unit.strip(), StandardCharsets.UTF_8);
-    return desk.hasUnit(unit.strip())
-        ? "redirect:/fleet/" + wanted + "/burst"
-        : "redirect:/find?q=" + wanted;
-  }
-
-  @GetMapping("/fleet/{code}/burst")
-  String burst(
-      @PathVariable String code,
-      @RequestParam(defaultValue = "") String meterId,
-      @RequestParam(defaultValue = "") String first,
-      @RequestParam(defaultValue = "") String last,
-      @RequestParam(defaultValue = "") String perDay,
-      Model model) {
-    BurstDesk.Answer answer =
-        bursts
-            .answer(code, new BurstDesk.Form(meterId, first, last, perDay))
-            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    model.addAttribute("view", answer.view());
-    model.addAttribute("problems", answer.problems());
-    return "burst";
+  private UnitRecord file(String code) {
+    return desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }
 
   @PostMapping("/fleet/{code}/deviations")
   String deviate(
-      @PathVariable String code, Sent sent, @ModelAttribute DeviationDesk.Form form, Model model) {
-    Outcome outcome = deviations.put(sent, code, form);
-    return outcome instanceof Outcome.Refused refused
-        ? page(code, Optional.empty(), Optional.of(form), refused.problems(), model)
-        : "redirect:/fleet/" + code;
+      @PathVariable String code, Sent sent, @ModelAttribute DeviationForm form, Model model) {
+    deviations.admit();
+    Typed typed = new Typed();
+    List<Task> tasks = deviations.pattern(code).map(DeviationDesk.Pattern::tasks).orElse(List.of());
+    Entered entered = new Entered(Optional.empty(), Optional.of(form));
+    return form.send(deviations, sent, code, tasks, typed)
+        .map(outcome -> next(outcome, code, entered, model))
+        .orElseGet(() -> page(code, entered, typed.problems(), model));
   }
 
   @PostMapping("/fleet/{code}/learned")
@@ -114,51 +97,47 @@ class FleetController {
       @RequestParam CompartmentId compartmentId,
       @RequestParam String condition,
       Model model) {
-    Outcome outcome = deviations.acceptLearned(sent, code, compartmentId, condition);
-    return outcome instanceof Outcome.Refused refused
-        ? page(code, Optional.empty(), Optional.empty(), refused.problems(), model)
-        : "redirect:/fleet/" + code;
+    deviations.admit();
+    Typed typed = new Typed();
+    return typed
+        .choice("condition", "the condition of the fill", condition, FillCondition.class)
+        .map(in -> deviations.acceptLearned(sent, code, compartmentId, in))
+        .map(outcome -> next(outcome, code, Entered.NOTHING, model))
+        .orElseGet(() -> page(code, Entered.NOTHING, typed.problems(), model));
   }
 
   @PostMapping("/fleet/{code}/deviations/{id}/remove")
   String followVariant(@PathVariable String code, @PathVariable long id, Sent sent, Model model) {
-    Outcome outcome = deviations.remove(sent, code, id);
-    return outcome instanceof Outcome.Refused refused
-        ? page(code, Optional.empty(), Optional.empty(), refused.problems(), model)
-        : "redirect:/fleet/" + code;
+    return next(deviations.remove(sent, code, id), code, Entered.NOTHING, model);
   }
 
   @PostMapping("/fleet/{code}/readings")
   String addReading(
-      @PathVariable String code,
-      Sent sent,
-      @RequestParam MeterId meterId,
-      @RequestParam String value,
-      @RequestParam String day,
-      @RequestParam(defaultValue = "false") boolean keepFlagged,
-      Model model) {
-    FleetDesk.ReadingForm form = new FleetDesk.ReadingForm(meterId, value, day, keepFlagged);
-    Outcome outcome = desk.addReading(sent, code, form);
-    return outcome.next(
-        problems -> page(code, Optional.of(form), Optional.empty(), problems, model));
+      @PathVariable String code, Sent sent, @ModelAttribute ReadingForm form, Model model) {
+    meters.admit();
+    Typed typed = new Typed();
+    Entered entered = new Entered(Optional.of(form), Optional.empty());
+    return form.send(meters, sent, code, file(code).meters(), typed)
+        .map(outcome -> next(outcome, code, entered, model))
+        .orElseGet(() -> page(code, entered, typed.problems(), model));
   }
 
-  private String page(
-      String code,
-      Optional<FleetDesk.ReadingForm> typed,
-      Optional<DeviationDesk.Form> deviation,
-      List<Problem> problems,
-      Model model) {
-    Optional<UnitView.Retired> retired = desk.retired(code);
+  private String next(Outcome outcome, String code, Entered entered, Model model) {
+    return Reply.to(outcome)
+        .onto("/fleet/" + code)
+        .worded(DeviationForm.REFUSED.and(ReadingForm.REFUSED))
+        .or(problems -> page(code, entered, problems, model));
+  }
+
+  private String page(String code, Entered entered, List<Problem> problems, Model model) {
+    Optional<FleetDesk.Retired> retired = desk.retired(code);
     if (retired.isPresent()) {
-      model.addAttribute("view", retired.get());
+      model.addAttribute("view", UnitWording.retired(retired.get(), clock));
       return "retired-unit";
     }
-    model.addAttribute(
-        "view",
-        desk.unit(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
-    model.addAttribute("typed", typed.orElse(null));
-    model.addAttribute("deviation", deviation.orElse(null));
+    model.addAttribute("view", UnitWording.view(file(code), clock));
+    model.addAttribute("typed", entered.reading().orElse(null));
+    model.addAttribute("deviation", entered.deviation().orElse(null));
     if (!model.containsAttribute("problems")) {
       model.addAttribute("problems", problems);
     }

@@ -1,12 +1,17 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Sent;
-import java.util.HashMap;
+import dev.lonja.desk.unit.UnitDesk;
+import dev.lonja.desk.unit.UnitRefusal;
+import dev.lonja.desk.unit.UnitTableDesk;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,18 +21,18 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** Units that come into the fleet or leave it. */
+/** Units on their way into the fleet, edited, and on their way out. */
 @Controller
 class UnitController {
 
-  private static final String START_FIELD = "start-";
-
   private final UnitDesk desk;
-  private final UnitImportDesk imports;
+  private final UnitTableDesk tables;
+  private final StoreClock clock;
 
-  UnitController(UnitDesk desk, UnitImportDesk imports) {
+  UnitController(UnitDesk desk, UnitTableDesk tables, StoreClock clock) {
     this.desk = desk;
-    this.imports = imports;
+    this.tables = tables;
+    this.clock = clock;
   }
 
   @GetMapping("/fleet/new")
@@ -38,22 +43,19 @@ class UnitController {
   @PostMapping("/fleet/new")
   String add(
       Sent sent,
-      @RequestParam String like,
-      @RequestParam String code,
-      @RequestParam String name,
-      @RequestParam String inService,
-      @RequestParam Map<String, String> typed,
+      @ModelAttribute UnitForms.NewUnit form,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    Map<String, String> starts = new HashMap<>();
-    typed.forEach(
-        (field, value) -> {
-          if (field.startsWith(START_FIELD)) {
-            starts.put(field.substring(START_FIELD.length()), value);
-          }
-        });
-    UnitDesk.Form form = new UnitDesk.Form(like, code, name, inService, new TreeMap<>(starts));
-    Outcome outcome = desk.add(sent, form);
-    return outcome.next(problems -> page(like, typed, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    return form.send(desk, sent, desk.models(form.like()).meters(), fields, typed)
+        .map(
+            outcome ->
+                Reply.to(outcome)
+                    .onto(code -> "/fleet/" + code)
+                    .worded(UnitForms.REFUSED)
+                    .or(problems -> page(form.like(), fields, problems, model)))
+        .orElseGet(() -> page(form.like(), fields, typed.problems(), model));
   }
 
   @GetMapping("/fleet/import")
@@ -68,18 +70,24 @@ class UnitController {
       @RequestParam String table,
       @RequestParam(defaultValue = "false") boolean seen,
       Model model) {
-    if (!seen) {
+    UnitTable read = UnitTable.of(table);
+    if (!seen || !read.problems().isEmpty()) {
       return table(table, List.of(), model);
     }
-    Outcome outcome = imports.take(sent, table);
-    return outcome.next(problems -> table(table, problems, model));
+    return Reply.to(tables.take(sent, read.rows()))
+        .onto("/fleet")
+        .worded(RefusalWording.of(UnitRefusal.BadRow.class, read::problem).and(UnitForms.REFUSED))
+        .or(problems -> table(table, problems, model));
   }
 
   private String table(String table, List<Problem> refused, Model model) {
-    UnitImportDesk.Preview preview = imports.preview(table);
-    model.addAttribute("view", preview);
+    UnitTable read = UnitTable.of(table);
+    UnitTableDesk.Preview preview = tables.preview(read.rows());
+    List<Problem> problems = new ArrayList<>(read.problems());
+    preview.refusals().forEach(bad -> problems.add(read.problem(bad)));
+    model.addAttribute("view", UnitTableView.of(preview));
     model.addAttribute("table", table);
-    model.addAttribute("problems", preview.problems().isEmpty() ? refused : preview.problems());
+    model.addAttribute("problems", problems.isEmpty() ? refused : problems);
     return "unit-import";
   }
 
@@ -88,15 +96,19 @@ class UnitController {
       @PathVariable String code,
       Sent sent,
       @RequestParam long version,
-      @ModelAttribute UnitDesk.EditForm form,
+      @ModelAttribute UnitForms.Edit form,
       RedirectAttributes next) {
-    return desk.edit(sent, code, version, form)
-        .next(
-            problems -> {
-              next.addFlashAttribute("problems", problems);
-              next.addFlashAttribute("edit", form);
-              return "redirect:/fleet/" + code;
-            });
+    desk.admit();
+    Typed typed = new Typed();
+    List<Problem> problems =
+        form.send(desk, sent, code, version, typed)
+            .map(outcome -> Reply.to(outcome).worded(UnitForms.REFUSED).problems())
+            .orElseGet(typed::problems);
+    if (!problems.isEmpty()) {
+      next.addFlashAttribute("problems", problems);
+      next.addFlashAttribute("edit", form);
+    }
+    return "redirect:/fleet/" + code;
   }
 
   @PostMapping("/fleet/{code}/retire")
@@ -106,17 +118,23 @@ class UnitController {
       @RequestParam long version,
       @RequestParam String why,
       RedirectAttributes next) {
-    Outcome outcome = desk.retire(sent, code, version, why);
-    if (outcome instanceof Outcome.Done done) {
-      return "redirect:" + done.answer();
+    desk.admit();
+    Typed typed = new Typed();
+    List<Problem> problems =
+        UnitForms.why(typed, why)
+            .map(reason -> desk.retire(sent, code, version, reason))
+            .map(outcome -> Reply.to(outcome).worded(UnitForms.REFUSED).problems())
+            .orElseGet(typed::problems);
+    if (problems.isEmpty()) {
+      return "redirect:/fleet";
     }
-    next.addFlashAttribute("problems", ((Outcome.Refused) outcome).problems());
+    next.addFlashAttribute("problems", problems);
     next.addFlashAttribute("why", why);
     return "redirect:/fleet/" + code;
   }
 
   private String page(String like, Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", desk.newUnit(like));
+    model.addAttribute("view", NewUnitView.of(desk.models(like), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "new-unit";

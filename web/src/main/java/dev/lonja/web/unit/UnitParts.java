@@ -5,14 +5,14 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Due;
-import dev.lonja.store.Session;
+import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.Plate;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -23,40 +23,43 @@ import java.util.stream.Stream;
 /** What a unit is made of, in words, with where each deviating value comes from. */
 final class UnitParts {
 
-  private final FillPolicy fills;
-  private final Session session;
-  private final String unitCode;
-  private final List<Deviation> deviations;
+  private final UnitRecord unit;
   private final LocalDate today;
 
-  UnitParts(
-      Session session,
-      String unitCode,
-      List<Deviation> deviations,
-      FillPolicy fills,
-      LocalDate today) {
-    this.fills = fills;
-    this.unitCode = unitCode;
-    this.session = session;
-    this.deviations = deviations;
+  UnitParts(UnitRecord unit, LocalDate today) {
+    this.unit = unit;
     this.today = today;
   }
 
-  /**
-   * A compartment.
-   *
-   * @param number of its block in the drawing
-   * @param changed when its fluid is changed, if a task does
-   */
-  UnitView.CompartmentRow compartment(
-      Compartment compartment, int number, List<Position> positions, Optional<Due> changed) {
+  List<UnitView.CompartmentRow> compartments() {
+    List<UnitView.CompartmentRow> rows = new ArrayList<>();
+    for (Compartment compartment : unit.planned().needs().compartments()) {
+      rows.add(compartment(compartment, rows.size() + 1));
+    }
+    return rows;
+  }
+
+  private UnitView.CompartmentRow compartment(Compartment compartment, int number) {
     List<Position> own =
-        positions.stream().filter(position -> position.belongsTo(compartment)).toList();
+        unit.planned().needs().positions().stream()
+            .filter(position -> position.belongsTo(compartment))
+            .toList();
+    Optional<Due> changed = unit.change(compartment.id());
     return new UnitView.CompartmentRow(
         compartment.id(),
         number,
         compartment.name(),
         compartment.spec().shortText(),
+        fill(compartment),
+        new UnitView.Drain(seals(own), plugs(own)),
+        new UnitView.Change(
+            changed.map(due -> DueWording.lastDone(due.standing().origin(), today)).orElse(""),
+            changed.map(due -> DueWording.state(due, today))),
+        compartment.hint());
+  }
+
+  private UnitView.Fill fill(Compartment compartment) {
+    return new UnitView.Fill(
         plate(compartment.itemId()),
         source(
             change ->
@@ -69,34 +72,9 @@ final class UnitParts {
         compartment
             .capacity(FillCondition.WITH_FILTER)
             .or(() -> compartment.capacity(FillCondition.WITHOUT_FILTER))
-            .map(fills::firstPour)
+            .map(unit.machine().file().needs().fills()::firstPour)
             .map(p -> "first pour " + p.pour().display() + ", keep " + p.reserve().display())
-            .orElse(""),
-        compartment.hint(),
-        seals(own),
-        own.stream()
-            .filter(position -> position.kind() == Position.Kind.DRAIN_PLUG)
-            .map(
-                position ->
-                    Stream.of(
-                            position.thread(),
-                            position.drive(),
-                            position.torque().map(TorqueRange::display).orElse(""))
-                        .filter(words -> !words.isEmpty())
-                        .collect(Collectors.joining(", ")))
-            .collect(Collectors.joining("; ")),
-        changed.map(due -> DueWording.lastDone(due.standing().origin(), today)).orElse(""),
-        changed.map(due -> DueWording.state(due, today)));
-  }
-
-  private String seals(List<Position> own) {
-    return own.stream()
-        .filter(position -> position.kind() == Position.Kind.DRAIN_SEAL)
-        .map(
-            position ->
-                (position.quantity() > 1 ? position.quantity() + " × " : "")
-                    + plate(position.itemId()).map(Plate::number).orElse("none chosen"))
-        .collect(Collectors.joining(", "));
+            .orElse(""));
   }
 
   private UnitView.CapacityRow capacity(Compartment compartment, FillCondition condition) {
@@ -110,21 +88,50 @@ final class UnitParts {
                     && other.condition() == condition));
   }
 
-  UnitView.PositionRow position(Position position) {
+  private String seals(List<Position> own) {
+    return own.stream()
+        .filter(position -> position.kind() == Position.Kind.DRAIN_SEAL)
+        .map(
+            position ->
+                (position.quantity() > 1 ? position.quantity() + " × " : "")
+                    + plate(position.itemId()).map(Plate::number).orElse("none chosen"))
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String plugs(List<Position> own) {
+    return own.stream()
+        .filter(position -> position.kind() == Position.Kind.DRAIN_PLUG)
+        .map(
+            position ->
+                joined(
+                    position.thread(),
+                    position.drive(),
+                    position.torque().map(TorqueRange::display).orElse("")))
+        .collect(Collectors.joining("; "));
+  }
+
+  private static String joined(String... words) {
+    return Stream.of(words).filter(word -> !word.isEmpty()).collect(Collectors.joining(", "));
+  }
+
+  List<UnitView.PositionRow> positions() {
+    return unit.planned().needs().positions().stream().map(this::position).toList();
+  }
+
+  private UnitView.PositionRow position(Position position) {
     return new UnitView.PositionRow(
         position.kind() == Position.Kind.DRAIN_PLUG || position.kind() == Position.Kind.DRAIN_SEAL,
         position.name(),
         position.kind().words(),
-        Stream.of(
-                position.thread(),
-                position.drive(),
-                position.mounting().map(Mounting::words).orElse(""))
-            .filter(words -> !words.isEmpty())
-            .collect(Collectors.joining(", ")),
-        position.itemId().isEmpty() && !position.kind().opensCompartment(),
-        "/fleet/" + unitCode + "/fits/" + position.id(),
-        plate(position.itemId()),
-        position.quantity(),
+        joined(
+            position.thread(),
+            position.drive(),
+            position.mounting().map(Mounting::words).orElse("")),
+        new UnitView.Part(
+            plate(position.itemId()),
+            position.itemId().isEmpty() && !position.kind().opensCompartment(),
+            position.quantity(),
+            "/fleet/" + unit.unit().code() + "/fits/" + position.id()),
         position.torque().map(TorqueRange::display).orElse(""),
         source(
             change ->
@@ -136,13 +143,13 @@ final class UnitParts {
   }
 
   private String source(Predicate<Deviation.Change> about) {
-    return deviations.stream()
+    return unit.machine().file().deviations().stream()
         .filter(deviation -> about.test(deviation.change()))
         .map(deviation -> DeviationWording.source(deviation, today))
         .collect(Collectors.joining("; "));
   }
 
   private Optional<Plate> plate(Optional<ItemId> itemId) {
-    return itemId.flatMap(id -> session.items().byId(id)).map(Plate::of);
+    return unit.item(itemId).map(Plate::of);
   }
 }

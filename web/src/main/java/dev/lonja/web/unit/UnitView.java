@@ -11,32 +11,41 @@ import java.util.Optional;
 
 /** Everything the unit page shows, in words. */
 record UnitView(
-    String code,
-    String name,
-    String model,
-    String unitClass,
-    String inService,
+    Head head,
     EditForm edit,
-    String drawing,
-    String ruler,
-    String scale,
-    List<OccurrenceRow> occurrences,
-    List<DueRow> dues,
-    List<CompartmentRow> compartments,
-    List<PositionRow> positions,
-    List<DeviationRow> deviations,
-    List<Choice> subjects,
-    List<Proposal> proposals,
+    Sketch sketch,
+    Work work,
+    Machine machine,
     List<MeterBlock> meters,
     List<Signature> signatures,
-    String today,
-    long version) {
+    String today) {
+
+  /** Which unit it is. */
+  record Head(String code, String name, String model, String unitClass, String inService) {}
+
+  /** Its drawings: the side section, and the ruler of what is planned with its scale. */
+  record Sketch(String section, String ruler, String scale) {}
+
+  /** What is planned and due. */
+  record Work(List<OccurrenceRow> occurrences, List<DueRow> dues) {}
+
+  /**
+   * What it is made of.
+   *
+   * @param subjects what a deviation may be about
+   */
+  record Machine(
+      List<CompartmentRow> compartments,
+      List<PositionRow> positions,
+      List<DeviationRow> deviations,
+      List<Choice> subjects,
+      List<Proposal> proposals) {}
 
   /** Somebody's signature for a fluid that was not simply allowed. */
   record Signature(String day, String place, String item, String verdict, String words) {}
 
   /** What can be edited of the unit itself, as its form shows it. */
-  record EditForm(String unitClass, String inService, List<Choice> classes) {}
+  record EditForm(String unitClass, String inService, List<Choice> classes, long version) {}
 
   /** A unit that has left the fleet: what is kept of it. */
   record Retired(String code, String name, String model, String times, List<Event> events) {}
@@ -70,46 +79,49 @@ record UnitView(
    *
    * @param number of its block in the drawing
    * @param hint the order of the work; empty if there is none
-   * @param seals of its drain points; empty if there are none
-   * @param torque of its plugs with thread and drive; empty if there are none
-   * @param lastChange empty if no task changes it
-   * @param itemSource where the preferred fluid deviates, else empty
    */
   record CompartmentRow(
       CompartmentId id,
       int number,
       String name,
       String grade,
-      Optional<Plate> item,
-      String itemSource,
-      List<CapacityRow> capacities,
-      String firstPour,
-      String hint,
-      String seals,
-      String torque,
-      String lastChange,
-      Optional<State> nextDue) {}
+      Fill fill,
+      Drain drain,
+      Change change,
+      String hint) {}
+
+  /** What goes in; {@code source} where the preferred fluid deviates, else empty. */
+  record Fill(
+      Optional<Plate> item, String source, List<CapacityRow> capacities, String firstPour) {}
+
+  /** Where it comes out: seals, and plugs with thread and drive; each empty if there are none. */
+  record Drain(String seals, String plugs) {}
+
+  /** When it is changed; empty if no task changes it. */
+  record Change(String last, Optional<State> next) {}
 
   /** How much goes in, in which condition; {@code source} where it deviates. */
   record CapacityRow(String amount, String condition, String source) {}
 
   /**
-   * A position; {@code detail} holds thread, drive and mounting.
+   * A position.
    *
    * @param ofDrain true for plugs and seals that a compartment's row tells already
+   * @param detail thread, drive and mounting
+   * @param source where a value of it deviates, else empty
    */
   record PositionRow(
       boolean ofDrain,
       String name,
       String kind,
       String detail,
-      boolean lacksItem,
-      String fits,
-      Optional<Plate> item,
-      int quantity,
+      Part part,
       String torque,
       String source,
       String note) {}
+
+  /** What goes there; {@code fits} leads to what else does. */
+  record Part(Optional<Plate> item, boolean lacks, int quantity, String fits) {}
 
   /** What differs from the variant, why and since when. */
   record DeviationRow(long id, String what, String source, String reason, String since) {}

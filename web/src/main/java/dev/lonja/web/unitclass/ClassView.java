@@ -1,6 +1,14 @@
 package dev.lonja.web.unitclass;
 
+import dev.lonja.core.fleet.Outline;
+import dev.lonja.desk.variant.ClassDesk;
+import dev.lonja.store.fleet.ClassRepository;
+import java.time.Month;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -31,4 +39,39 @@ record ClassView(
   record All(List<Row> rows) {}
 
   record Row(String code, String name, int units) {}
+
+  static All all(List<ClassDesk.Row> rows) {
+    return new All(
+        rows.stream()
+            .map(row -> new Row(row.unitClass().code(), row.unitClass().name(), row.units()))
+            .toList());
+  }
+
+  static ClassView of(ClassDesk.ClassFile file) {
+    ClassRepository.StoredClass stored = file.stored();
+    return new ClassView(
+        stored.unitClass().code(),
+        stored.unitClass().name(),
+        file.units(),
+        stored.outline().name(),
+        Arrays.stream(Outline.values()).map(o -> new Choice(o.name(), o.words())).toList(),
+        stored.version(),
+        fields(stored.months()),
+        file.learned()
+            .map(
+                months ->
+                    new Proposal(
+                        MonthBars.draw(months, "What the readings of two years suggest"),
+                        fields(months))),
+        stored.secret().map(secret -> "/feeds/" + secret + ".ics"));
+  }
+
+  private static List<MonthField> fields(List<Integer> factors) {
+    List<MonthField> fields = new ArrayList<>();
+    for (int month = 1; month <= factors.size(); month++) {
+      String name = Month.of(month).getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+      fields.add(new MonthField(month, name, MonthBars.words(factors.get(month - 1))));
+    }
+    return fields;
+  }
 }

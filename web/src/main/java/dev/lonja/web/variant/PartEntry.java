@@ -1,13 +1,9 @@
 package dev.lonja.web.variant;
 
-import dev.lonja.core.item.Item;
-import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Length;
-import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
-import dev.lonja.store.Session;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -18,7 +14,7 @@ import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Part numbers and torques as people type them. */
+/** Torques, lengths and materials as people type them. */
 public final class PartEntry {
 
   private static final BigDecimal MOST_TORQUE = BigDecimal.valueOf(10_000);
@@ -29,33 +25,6 @@ public final class PartEntry {
       Pattern.compile("n[·. ]?m$", Pattern.CASE_INSENSITIVE);
 
   private PartEntry() {}
-
-  /** By number, or by make and number where several makes use the number. */
-  public static Optional<Item> item(
-      Session session, Typed typed, String field, String text, Measure measure) {
-    Optional<PartKey> key = PartKey.of(text);
-    List<Item> byNumber =
-        key.map(session.items()::byKey).orElse(List.of()).stream()
-            .filter(candidate -> candidate.measure() == measure)
-            .toList();
-    if (byNumber.size() == 1) {
-      return Optional.of(byNumber.get(0));
-    }
-    Optional<Item> byMakeAndNumber =
-        session.items().all().stream()
-            .filter(candidate -> candidate.measure() == measure)
-            .filter(candidate -> PartKey.of(candidate.make() + candidate.number()).equals(key))
-            .findFirst();
-    if (byMakeAndNumber.isEmpty()) {
-      String kind = measure == Measure.LITRES ? "fluid" : "part";
-      typed.refuse(
-          field,
-          byNumber.isEmpty()
-              ? "No " + kind + " has the number \"" + text.strip() + "\"."
-              : byNumber.size() + " makes use that number; write the make before it.");
-    }
-    return byMakeAndNumber;
-  }
 
   /** "32", "30-35 N·m", "24 lbf·ft" or "80-90 lbf·in"; without a unit it is N·m. */
   public static Optional<TorqueRange> torque(Typed typed, String field, String text) {

@@ -1,12 +1,8 @@
 package dev.lonja.web.variant;
 
-import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.UnitNeeds;
-import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks;
 import dev.lonja.store.fleet.VariantTasks.Action;
 import dev.lonja.store.fleet.VariantTasks.Span;
@@ -21,11 +17,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** Reads the form of a variant's task; what is wrong is in {@code typed}. */
 final class TaskEntry {
 
+  private static final String NUMBER = "[1-9][0-9]{0,14}";
   private static final int LONGEST_NAME = 60;
   private static final int LONGEST_REASON = 120;
   private static final int LONGEST_CLASS = 40;
@@ -35,21 +33,10 @@ final class TaskEntry {
   private static final BigDecimal MOST_LEAD_DAYS = BigDecimal.valueOf(120);
   private static final BigDecimal LEAST_SEVERITY = new BigDecimal("0.1");
 
-  private final StoredVariant variant;
-  private final UnitNeeds needs;
-  private final List<StoredTask> tasks;
   private final Map<String, String> form;
   private final Typed typed;
 
-  TaskEntry(
-      StoredVariant variant,
-      UnitNeeds needs,
-      List<StoredTask> tasks,
-      Map<String, String> form,
-      Typed typed) {
-    this.variant = variant;
-    this.needs = needs;
-    this.tasks = tasks;
+  TaskEntry(Map<String, String> form, Typed typed) {
     this.form = form;
     this.typed = typed;
   }
@@ -59,16 +46,9 @@ final class TaskEntry {
   }
 
   /** The task of the form; empty if something is wrong. */
-  Optional<StoredTask> task(TaskId id) {
+  Optional<Function<TaskId, StoredTask>> task() {
     Optional<String> service = typed.text("service", "The service", text("service"), LONGEST_NAME);
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
-    tasks.stream()
-        .filter(task -> !task.id().equals(id))
-        .filter(task -> Optional.of(task.name()).equals(name))
-        .filter(task -> Optional.of(task.service()).equals(service))
-        .findFirst()
-        .ifPresent(
-            t -> typed.refuse("name", t.service() + " has a task " + t.name() + " already."));
     Optional<CompartmentId> compartment = compartment();
     Optional<PositionId> position = position();
     Span interval = span("run", "The interval", "months");
@@ -78,32 +58,31 @@ final class TaskEntry {
     Optional<Integer> leadDays = leadDays();
     Optional<MonthDay> season = season();
     boolean beforeLayUp = form.containsKey("beforeLayUp");
-    Optional<TaskId> lead = lead(id);
+    Optional<TaskId> lead = number("lead").map(TaskId::valueOf);
     checkTiming(interval, lead, season, beforeLayUp, leadDays, nth, first);
     Optional<String> meter = meter(interval.tenths().isPresent());
     List<WhileIn> byFluid = byFluid(interval);
-    if (!typed.problems().isEmpty()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        new StoredTask(
-            id,
-            service.orElseThrow(),
-            name.orElseThrow(),
-            action(),
-            compartment,
-            position,
-            meter,
-            interval,
-            first,
-            severity.orElseThrow(),
-            text("severityReason"),
-            lead,
-            nth,
-            season,
-            beforeLayUp,
-            leadDays,
-            byFluid));
+    return typed.all(
+        () ->
+            id ->
+                new StoredTask(
+                    id,
+                    service.orElseThrow(),
+                    name.orElseThrow(),
+                    action(),
+                    compartment,
+                    position,
+                    meter,
+                    interval,
+                    first,
+                    severity.orElseThrow(),
+                    text("severityReason"),
+                    lead,
+                    nth,
+                    season,
+                    beforeLayUp,
+                    leadDays,
+                    byFluid));
   }
 
   private Action action() {
@@ -117,11 +96,7 @@ final class TaskEntry {
     if (action() != Action.CHANGE_FLUID) {
       return Optional.empty();
     }
-    Optional<CompartmentId> chosen =
-        needs.compartments().stream()
-            .map(Compartment::id)
-            .filter(id -> text("subject").equals("compartment-" + id))
-            .findFirst();
+    Optional<CompartmentId> chosen = subject("compartment-").map(CompartmentId::valueOf);
     if (chosen.isEmpty()) {
       typed.refuse("subject", "Choose the compartment whose fluid is changed.");
     }
@@ -132,11 +107,7 @@ final class TaskEntry {
     if (action() == Action.CHANGE_FLUID) {
       return Optional.empty();
     }
-    Optional<PositionId> chosen =
-        needs.positions().stream()
-            .map(Position::id)
-            .filter(id -> text("subject").equals("position-" + id))
-            .findFirst();
+    Optional<PositionId> chosen = subject("position-").map(PositionId::valueOf);
     if (chosen.isEmpty()) {
       typed.refuse("subject", "Choose the position that is worked on.");
     }
@@ -207,22 +178,18 @@ final class TaskEntry {
     }
   }
 
-  private Optional<TaskId> lead(TaskId id) {
-    if (text("lead").isEmpty()) {
-      return Optional.empty();
+  /** The number behind what a task is about. */
+  private Optional<String> subject(String kind) {
+    return Optional.of(text("subject"))
+        .filter(subject -> subject.matches(kind + NUMBER))
+        .map(subject -> subject.substring(kind.length()));
+  }
+
+  private Optional<String> number(String field) {
+    if (!text(field).isEmpty() && !text(field).matches(NUMBER)) {
+      typed.refuse(field, "Choose another task that is not led itself.");
     }
-    Optional<TaskId> lead =
-        tasks.stream()
-            .filter(task -> !task.id().equals(id) && task.lead().isEmpty())
-            .map(StoredTask::id)
-            .filter(other -> String.valueOf(other).equals(text("lead")))
-            .findFirst();
-    if (lead.isEmpty()) {
-      typed.refuse("lead", "Choose another task that is not led itself.");
-    } else if (tasks.stream().anyMatch(task -> task.lead().equals(Optional.of(id)))) {
-      typed.refuse("lead", "This task leads others, so it cannot be led itself.");
-    }
-    return lead;
+    return Optional.of(text(field)).filter(number -> number.matches(NUMBER));
   }
 
   private void checkTiming(
@@ -271,14 +238,6 @@ final class TaskEntry {
     Optional<String> chosen = Optional.of(text("meter")).filter(name -> !name.isEmpty());
     if (chosen.isEmpty()) {
       typed.refuse("meter", "Choose the meter that the interval counts by.");
-    } else if (!variant.units().isEmpty() && !variant.meters().containsKey(chosen.get())) {
-      typed.refuse(
-          "meter",
-          "The units of this variant have no meter \""
-              + chosen.get()
-              + "\"; they have "
-              + String.join(", ", variant.meters().keySet())
-              + ".");
     }
     return chosen.filter(name -> name.length() <= LONGEST_CLASS);
   }

@@ -4,8 +4,11 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Problem;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.variant.VariantDesk;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +17,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -25,6 +27,8 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 @RequestMapping("/fleet/variants")
 class VariantController {
+
+  private static final String PATH = "/fleet/variants";
 
   private final VariantDesk desk;
 
@@ -41,15 +45,32 @@ class VariantController {
   String add(
       Sent sent,
       @RequestParam(defaultValue = "") String like,
-      @ModelAttribute VariantDesk.NameForm form,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    Outcome outcome = desk.add(sent, like, form);
-    return outcome.next(problems -> list(typed, problems, model));
+    desk.admit();
+    Typed typed = new Typed();
+    Optional<VariantDesk.Name> name = new VariantEntry(fields, typed).name();
+    if (!like.isEmpty() && !like.matches("[1-9][0-9]{0,14}")) {
+      typed.refuse("like", "The variant to copy is not on file any more.");
+    }
+    return typed
+        .all(
+            () ->
+                desk.add(
+                    sent,
+                    Optional.of(like).filter(l -> !l.isEmpty()).map(Long::valueOf),
+                    name.orElseThrow()))
+        .map(
+            outcome ->
+                Reply.to(outcome)
+                    .onto(id -> PATH + "/" + id)
+                    .worded(VariantRefusals.WORDS)
+                    .or(problems -> list(fields, problems, model)))
+        .orElseGet(() -> list(fields, typed.problems(), model));
   }
 
   private String list(Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", desk.all());
+    model.addAttribute("view", VariantWording.all(desk.all()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "variants";
@@ -57,43 +78,72 @@ class VariantController {
 
   @GetMapping("/{id}")
   String one(@PathVariable long id, Model model) {
-    return page(id, Map.of(), List.of(), model);
+    return page(new Shown(id, Map.of(), ""), List.of(), model);
   }
+
+  /** A variant's page with what was typed into one of its forms. */
+  private record Shown(long id, Map<String, String> typed, String form) {}
 
   @PostMapping("/{id}/name")
   String rename(
       @PathVariable long id,
       Sent sent,
       @RequestParam long version,
-      @ModelAttribute VariantDesk.NameForm form,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    return next(desk.rename(sent, id, version, form), id, typed, "name", model);
+    desk.admit();
+    Typed typed = new Typed();
+    return next(
+        new VariantEntry(fields, typed).name().map(name -> desk.rename(sent, id, version, name)),
+        typed,
+        new Shown(id, fields, "name"),
+        model);
   }
 
   @PostMapping("/{id}/delete")
   String delete(@PathVariable long id, Sent sent, Model model) {
-    return next(desk.delete(sent, id), id, Map.of(), "", model);
+    desk.admit();
+    return Reply.to(desk.delete(sent, id))
+        .onto(PATH)
+        .worded(VariantRefusals.WORDS)
+        .or(problems -> page(new Shown(id, Map.of(), ""), problems, model));
   }
 
   @PostMapping("/{id}/{kind:compartment|position|task}/{partId:[0-9]{1,15}|new}")
-  String save(
+  String savePart(
       @PathVariable long id,
       @PathVariable String kind,
       @PathVariable String partId,
       Sent sent,
       @RequestParam long version,
-      @RequestParam Map<String, String> typed,
+      @RequestParam Map<String, String> fields,
       Model model) {
-    Outcome outcome =
+    desk.admit();
+    Typed typed = new Typed();
+    Optional<Outcome> outcome =
         switch (kind) {
           case "compartment" ->
-              desk.saveCompartment(sent, id, version, known(partId, CompartmentId::valueOf), typed);
+              new VariantEntry(fields, typed)
+                  .compartment()
+                  .map(
+                      draft ->
+                          desk.saveCompartment(
+                              sent, id, version, known(partId, CompartmentId::valueOf), draft));
           case "position" ->
-              desk.savePosition(sent, id, version, known(partId, PositionId::valueOf), typed);
-          default -> desk.saveTask(sent, id, version, known(partId, TaskId::valueOf), typed);
+              new VariantEntry(fields, typed)
+                  .position()
+                  .map(
+                      draft ->
+                          desk.savePosition(
+                              sent, id, version, known(partId, PositionId::valueOf), draft));
+          default ->
+              new TaskEntry(fields, typed)
+                  .task()
+                  .map(
+                      task ->
+                          desk.saveTask(sent, id, version, known(partId, TaskId::valueOf), task));
         };
-    return next(outcome, id, typed, kind + partId, model);
+    return next(outcome, typed, new Shown(id, fields, kind + partId), model);
   }
 
   @PostMapping("/{id}/{kind:compartment|position|task}/{partId:[0-9]{1,15}}/delete")
@@ -104,6 +154,7 @@ class VariantController {
       Sent sent,
       @RequestParam long version,
       Model model) {
+    desk.admit();
     Outcome outcome =
         switch (kind) {
           case "compartment" ->
@@ -111,23 +162,32 @@ class VariantController {
           case "position" -> desk.deletePosition(sent, id, version, PositionId.valueOf(partId));
           default -> desk.deleteTask(sent, id, version, TaskId.valueOf(partId));
         };
-    return next(outcome, id, Map.of(), "", model);
+    return next(Optional.of(outcome), new Typed(), new Shown(id, Map.of(), ""), model);
   }
 
   private static <T> Optional<T> known(String id, Function<String, T> read) {
     return id.equals("new") ? Optional.empty() : Optional.of(read.apply(id));
   }
 
-  private String next(
-      Outcome outcome, long id, Map<String, String> typed, String form, Model model) {
-    model.addAttribute("open", form);
-    return outcome.next(problems -> page(id, typed, problems, model));
+  private String next(Optional<Outcome> outcome, Typed typed, Shown shown, Model model) {
+    return outcome
+        .map(
+            done ->
+                Reply.to(done)
+                    .onto(PATH + "/" + shown.id())
+                    .worded(VariantRefusals.WORDS)
+                    .or(problems -> page(shown, problems, model)))
+        .orElseGet(() -> page(shown, typed.problems(), model));
   }
 
-  private String page(long id, Map<String, String> typed, List<Problem> problems, Model model) {
+  private String page(Shown shown, List<Problem> problems, Model model) {
     model.addAttribute(
-        "view", desk.view(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
-    model.addAttribute("typed", typed);
+        "view",
+        desk.file(shown.id())
+            .map(VariantWording::view)
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    model.addAttribute("open", shown.form());
+    model.addAttribute("typed", shown.typed());
     model.addAttribute("problems", problems);
     return "variant";
   }

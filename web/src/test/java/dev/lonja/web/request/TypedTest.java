@@ -2,7 +2,6 @@ package dev.lonja.web.request;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.desk.request.Problem;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;

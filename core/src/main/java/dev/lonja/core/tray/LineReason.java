@@ -1,0 +1,47 @@
+package dev.lonja.core.tray;
+
+import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.service.TakeLine;
+
+/** Why a line is on a tray, kept as a value and put into words on the way out. */
+public sealed interface LineReason {
+
+  /** A fill, and how it is poured. */
+  record Fill(FillCondition condition, FirstPour firstPour) implements LineReason {}
+
+  /**
+   * A part that is replaced every time.
+   *
+   * @param note what to watch for at its position, as a person wrote it; empty if nothing
+   */
+  record Part(String note) implements LineReason {}
+
+  /** A seal that is always new when its compartment is drained. */
+  record NewSeal(String note) implements LineReason {}
+
+  /** A part that is replaced if inspection says so. */
+  record OnInspection(String note) implements LineReason {}
+
+  /** A kit that stands for so many lines. */
+  record Kit(int lines) implements LineReason {}
+
+  /** Something that came in the box of this item, and is not in the box of its substitute. */
+  record NotInBox(ItemId original) implements LineReason {}
+
+  /** Put on by a person, beside what the service asks for. */
+  record ByHand() implements LineReason {}
+
+  /** Why a service takes a line. */
+  static LineReason of(TakeLine.Reason reason) {
+    return Cases.<TakeLine.Reason, LineReason>over(TakeLine.Reason.class)
+        .when(TakeLine.Reason.Fill.class, fill -> new Fill(fill.condition(), fill.firstPour()))
+        .when(TakeLine.Reason.Part.class, part -> new Part(part.note()))
+        .when(TakeLine.Reason.NewSeal.class, seal -> new NewSeal(seal.note()))
+        .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))
+        .all()
+        .apply(reason);
+  }
+}

@@ -1,0 +1,42 @@
+package dev.lonja.core.tray;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TakeLine;
+import java.math.BigDecimal;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** What a line remembers of why the service took it. */
+class LineReasonTest {
+
+  /** The condition is that of the capacity on file, not the one the compartment is filled in. */
+  @Test
+  void aFillKeepsItsConditionAndHowItIsPoured() {
+    FirstPour pour = new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"));
+    TakeLine.Reason fill =
+        new TakeLine.Reason.Fill(
+            FillCondition.WITHOUT_FILTER,
+            FillCondition.WITH_FILTER,
+            Volume.ofLitres("6"),
+            Optional.of(Volume.ofLitres("0.5")),
+            BigDecimal.ZERO,
+            pour);
+    assertThat(LineReason.of(fill))
+        .isEqualTo(new LineReason.Fill(FillCondition.WITHOUT_FILTER, pour));
+  }
+
+  @Test
+  void partsKeepWhatToWatchFor() {
+    assertThat(LineReason.of(new TakeLine.Reason.Part("oil the gasket")))
+        .isEqualTo(new LineReason.Part("oil the gasket"));
+    assertThat(LineReason.of(new TakeLine.Reason.NewSeal("Sump", "copper")))
+        .isEqualTo(new LineReason.NewSeal("copper"));
+    assertThat(LineReason.of(new TakeLine.Reason.OnInspection(ReplacementChance.UNKNOWN, "look")))
+        .isEqualTo(new LineReason.OnInspection("look"));
+  }
+}

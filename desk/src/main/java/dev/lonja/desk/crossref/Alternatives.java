@@ -1,0 +1,93 @@
+package dev.lonja.desk.crossref;
+
+import dev.lonja.core.crossref.BoxDifference;
+import dev.lonja.core.crossref.Candidates;
+import dev.lonja.core.crossref.Fitting;
+import dev.lonja.core.crossref.Neighbourhood;
+import dev.lonja.core.crossref.Verdict;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.BoxContent;
+import dev.lonja.core.part.PartId;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.person.Viewer;
+import dev.lonja.store.Session;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What may stand for one part at a place, and what the store has of it.
+ *
+ * @param shelf with prices only for those who may see money
+ * @param boxes what comes in the box of each
+ */
+public record Alternatives(
+    Neighbourhood around,
+    Candidates candidates,
+    PartShelf shelf,
+    Map<PartId, List<BoxContent>> boxes) {
+
+  public static Alternatives of(Session session, LocalDate today, PartId partId, Fitting place) {
+    Neighbourhood around = Neighbourhood.around(partId, session.statements());
+    PartShelf[] stocked = {PartShelf.priced(session, today, List.of(partId))};
+    Candidates candidates =
+        Candidates.of(
+            around,
+            place,
+            session.rubbers().table(),
+            parts -> {
+              List<PartId> all = new ArrayList<>(parts);
+              all.add(partId);
+              stocked[0] = PartShelf.priced(session, today, all);
+              return shelves(stocked[0]);
+            });
+    List<PartId> boxed = new ArrayList<>(List.of(partId));
+    candidates.others().forEach(candidate -> boxed.add(candidate.part().id()));
+    return new Alternatives(
+        around,
+        candidates,
+        Viewer.seesMoney() ? stocked[0] : stocked[0].withoutPrices(),
+        session.boxes().of(boxed));
+  }
+
+  private static Map<PartId, Candidates.Shelf> shelves(PartShelf stocked) {
+    Map<PartId, Candidates.Shelf> shelves = new HashMap<>();
+    stocked
+        .items()
+        .forEach(
+            (part, item) ->
+                shelves.put(
+                    part, new Candidates.Shelf(stocked.freeOf(item), stocked.priceOf(item))));
+    return shelves;
+  }
+
+  /** What the box of a part lacks and brings against the one that is asked for. */
+  public BoxDifference boxDifference(PartId part) {
+    return BoxDifference.between(
+        boxes.getOrDefault(candidates.asked().id(), List.of()),
+        boxes.getOrDefault(part, List.of()));
+  }
+
+  /** True if a part is stocked as this item. */
+  public boolean stocks(PartId part, ItemId itemId) {
+    return shelf.item(part).filter(item -> item.id().equals(itemId)).isPresent();
+  }
+
+  /**
+   * The first item that fits without a look, of which enough is free.
+   *
+   * @param but an item that is lacking itself
+   */
+  public Optional<Item> firstThatFits(ItemId but, Quantity wanted) {
+    return candidates.others().stream()
+        .filter(candidate -> candidate.verdict() == Verdict.FITS)
+        .flatMap(candidate -> shelf.item(candidate.part().id()).stream())
+        .filter(item -> !item.id().equals(but))
+        .filter(item -> shelf.freeOf(item).compareTo(wanted) >= 0)
+        .findFirst();
+  }
+}

@@ -1,0 +1,61 @@
+package dev.lonja.desk.crossref;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.PartId;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.store.Session;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What the store has of some parts: the items that they are stocked as, what of each is free, and
+ * the lowest price known, for those who may see money.
+ */
+public record PartShelf(
+    Map<PartId, Item> items, Map<ItemId, Quantity> free, Map<ItemId, UnitPrice> prices) {
+
+  public static PartShelf of(Session session, LocalDate today, Collection<PartId> parts) {
+    Map<PartId, Item> items = session.items().byParts(parts);
+    List<ItemId> ids = items.values().stream().map(Item::id).toList();
+    return new PartShelf(items, session.ledger().free(today, ids), Map.of());
+  }
+
+  /** The same with prices. */
+  public static PartShelf priced(Session session, LocalDate today, Collection<PartId> parts) {
+    PartShelf plain = of(session, today, parts);
+    List<ItemId> ids = plain.items.values().stream().map(Item::id).toList();
+    return new PartShelf(
+        plain.items,
+        plain.free,
+        session.keeping().lowestPrices(ids, session.settings().currency()));
+  }
+
+  /** The stocked item of a part. */
+  public Optional<Item> item(PartId part) {
+    return Optional.ofNullable(items.get(part));
+  }
+
+  /** What of an item is usable and on no tray. */
+  public Quantity freeOf(Item item) {
+    return free.getOrDefault(item.id(), Quantity.zero(item.measure()));
+  }
+
+  /** What of a part is usable and on no tray; empty if it is not stocked. */
+  public Optional<Quantity> free(PartId part) {
+    return item(part).map(this::freeOf);
+  }
+
+  public Optional<UnitPrice> priceOf(Item item) {
+    return Optional.ofNullable(prices.get(item.id()));
+  }
+
+  /** The same without what things cost. */
+  PartShelf withoutPrices() {
+    return new PartShelf(items, free, Map.of());
+  }
+}

@@ -1,0 +1,244 @@
+package dev.lonja.desk.fluid;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.ProductClaims;
+import dev.lonja.core.fluid.Suitability;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.pour.TopUp;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.ledger.PackedIssue;
+import dev.lonja.desk.ledger.Postings;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.Session;
+import dev.lonja.store.fluid.PourRepository.StoredTopUp;
+import dev.lonja.store.fluid.SignOff;
+import dev.lonja.store.ledger.Posting;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+
+/**
+ * Tops up at the counter: judges what is to be added, books it out of the stock and notes it on the
+ * machine; and takes back what was noted in error.
+ */
+@Service
+@Allowed.ToKeepStore
+public class TopUpDesk {
+
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public TopUpDesk(StoreClock clock, OnceOnly once) {
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /**
+   * A top-up.
+   *
+   * @param signedBy who answers for it, where somebody has to
+   * @param why a note, or the reason of the signature
+   */
+  public record Wish(
+      String unit,
+      CompartmentId compartment,
+      ItemId item,
+      Volume litres,
+      Optional<String> signedBy,
+      Optional<String> why) {}
+
+  /** Why nothing was added, beside what the ledger refuses. */
+  public sealed interface Refused extends Refusal {}
+
+  /** No such unit in service, compartment or fluid. */
+  public record NoSuchPlace() implements Refused {}
+
+  /** It must never be added there. */
+  public record Never(Item item, Judged judged) implements Refused {}
+
+  /** Somebody has to sign for it. */
+  public record NeedsSigner() implements Refused {}
+
+  /** The one who signs has to say why. */
+  public record NeedsReason() implements Refused {}
+
+  /** The top-up is not on file any more. */
+  public record NotOnFile() implements Refused {}
+
+  /** What the rules say of adding something. */
+  public record Judged(TopUp.Verdict verdict, Suitability suitability) {}
+
+  /**
+   * Adds litres to a compartment, out of the stock.
+   *
+   * @param worded says a verdict as the one who signs was told it
+   */
+  @Allowed.ToKeepStore
+  public Outcome add(Sent sent, Wish wish, Function<Judged, String> worded) {
+    return once.run(
+        sent,
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          Optional<Unit> unit = CompartmentDesk.unit(fleet, wish.unit());
+          Optional<Compartment> compartment =
+              unit.flatMap(
+                  u ->
+                      fleet.needs(u.id()).compartments().stream()
+                          .filter(c -> c.id().equals(wish.compartment()))
+                          .findFirst());
+          Optional<Item> item =
+              session.items().byId(wish.item()).filter(i -> i.product().isPresent());
+          if (compartment.isEmpty() || item.isEmpty()) {
+            return Outcome.refused(new NoSuchPlace());
+          }
+          return new Adding(session, sent, unit.get(), compartment.get(), item.get())
+              .run(wish, worded);
+        });
+  }
+
+  /** One top-up within its transaction. */
+  private final class Adding {
+    private final Session session;
+    private final Sent sent;
+    private final Unit unit;
+    private final Compartment compartment;
+    private final Item item;
+
+    Adding(Session session, Sent sent, Unit unit, Compartment compartment, Item item) {
+      this.session = session;
+      this.sent = sent;
+      this.unit = unit;
+      this.compartment = compartment;
+      this.item = item;
+    }
+
+    Outcome run(Wish wish, Function<Judged, String> worded) {
+      Judged judged = judge(wish.litres());
+      if (judged.verdict().answer() == TopUp.Answer.NEVER) {
+        return Outcome.refused(new Never(item, judged));
+      }
+      boolean signs = judged.verdict().answer() == TopUp.Answer.SIGN_OFF;
+      List<Refused> refusals = new ArrayList<>();
+      if (signs && wish.signedBy().isEmpty()) {
+        refusals.add(new NeedsSigner());
+      }
+      if (signs && wish.why().isEmpty()) {
+        refusals.add(new NeedsReason());
+      }
+      if (!refusals.isEmpty()) {
+        return new Outcome.Refused(refusals);
+      }
+      return write(
+          wish, signs ? Optional.of(signOff(wish, worded.apply(judged))) : Optional.empty());
+    }
+
+    private Judged judge(Volume litres) {
+      FluidBook book = FluidBook.load(session, clock.today());
+      SumpLoader sump = SumpLoader.load(session, book, unit.id(), compartment);
+      ProductClaims read = book.claims(item.product().orElseThrow().id());
+      Suitability suitability = book.judge(compartment.spec()).judge(read);
+      return new Judged(TopUp.judge(sump.contents(), read, litres, suitability), suitability);
+    }
+
+    private SignOff signOff(Wish wish, String verdict) {
+      return new SignOff(
+          unit.id(),
+          compartment.id(),
+          item.id(),
+          Optional.empty(),
+          SignOffs.shortened(verdict),
+          wish.signedBy().orElseThrow(),
+          wish.why().orElseThrow(),
+          sent.actor(),
+          clock.now());
+    }
+
+    private Outcome write(Wish wish, Optional<SignOff> signOff) {
+      Optional<Long> signOffId = signOff.map(session.pours()::add);
+      long id =
+          session
+              .pours()
+              .addTopUp(
+                  unit.id(),
+                  compartment.id(),
+                  item.id(),
+                  wish.litres(),
+                  clock.today(),
+                  signOffId,
+                  wish.why().orElse(""),
+                  sent.actor(),
+                  clock.now());
+      Quantity held =
+          session.ledger().held().getOrDefault(item.id(), Quantity.zero(item.measure()));
+      Booking booking =
+          PackedIssue.of(session, item.id(), Quantity.of(wish.litres()), held, clock.today());
+      Posting posting =
+          new Posting(
+              "top-up of " + unit.code() + ", " + compartment.name(),
+              reference(id),
+              sent.key(),
+              sent.actor(),
+              clock.now());
+      return Postings.write(session, item.id(), booking, posting, 1);
+    }
+  }
+
+  private static String reference(long topUpId) {
+    return "TU-" + topUpId;
+  }
+
+  /** Withdraws a top-up that was noted in error, and puts what was booked out back. */
+  @Allowed.ToKeepStore
+  public Outcome withdraw(
+      Sent sent, String unitCode, CompartmentId compartmentId, long topUpId, String why) {
+    return once.run(
+        sent,
+        session -> {
+          Optional<Unit> unit = session.fleet().unitByCode(unitCode);
+          Optional<StoredTopUp> wrong =
+              unit.flatMap(
+                  u ->
+                      session.pours().topUps(u.id(), compartmentId, Optional.empty()).stream()
+                          .filter(t -> t.id() == topUpId)
+                          .findFirst());
+          if (wrong.isEmpty()) {
+            return Outcome.refused(new NotOnFile());
+          }
+          session
+              .pours()
+              .withdrawTopUp(
+                  unit.get().id(), compartmentId, wrong.get(), why, sent.actor(), clock.now());
+          return putBack(session, sent, wrong.get(), why);
+        });
+  }
+
+  private Outcome putBack(Session session, Sent sent, StoredTopUp wrong, String reason) {
+    String reference = reference(wrong.id());
+    Posting posting = new Posting(reason, reference, sent.key(), sent.actor(), clock.now());
+    int line = 1;
+    for (PastMovement issue :
+        session.ledger().issuesOf(reference).getOrDefault(wrong.itemId(), List.of())) {
+      Booking booking = Ledger.correct(session.ledger().stockOf(wrong.itemId()), List.of(issue));
+      Outcome written = Postings.write(session, wrong.itemId(), booking, posting, line++);
+      if (written instanceof Outcome.Refused) {
+        return written;
+      }
+    }
+    return Outcome.done();
+  }
+}

@@ -1,0 +1,40 @@
+package dev.lonja.desk.forecast;
+
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Answers what will be used and when each item runs short. */
+@Service
+@Allowed.ToSeeStore
+public class AheadDesk {
+
+  /** How far ahead one item is looked at. */
+  public static final int WEEKS = 26;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public AheadDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** The plan line over so many weeks, with stock held against it. */
+  public Forecast all(int weeks) {
+    return store.read(session -> Forecast.load(session, clock.today(), weeks));
+  }
+
+  /** The plan line of one item, or of the fluid it is a pack of; empty for an unknown item. */
+  public Optional<OfItem> item(ItemId itemId) {
+    Forecast forecast = all(WEEKS);
+    return forecast.subjectOf(itemId).map(subject -> new OfItem(forecast.plan(), subject));
+  }
+
+  /** One subject of the plan line. */
+  public record OfItem(PlanLine plan, Subject subject) {}
+}

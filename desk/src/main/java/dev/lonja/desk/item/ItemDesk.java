@@ -1,0 +1,108 @@
+package dev.lonja.desk.item;
+
+import dev.lonja.core.crossref.Statement;
+import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.part.Part;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.crossref.PartFile;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fluid.Hazards;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.Viewer;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Shows an item: what it is, where it lies, what happened to it. */
+@Service
+@Allowed.ToSeeMachines
+public class ItemDesk {
+
+  private static final int LATEST_MOVEMENTS = 60;
+  private static final int WEEKS_AHEAD = 26;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public ItemDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** Empty for an unknown item. */
+  public Optional<ItemFile> file(ItemId itemId) {
+    return store.read(session -> session.items().byId(itemId).map(item -> file(session, item)));
+  }
+
+  private ItemFile file(Session session, Item item) {
+    boolean money = Viewer.seesMoney();
+    Part part = session.parts().byId(item.partId()).orElseThrow();
+    return new ItemFile(
+        item,
+        shelf(session, item, money),
+        new ItemFile.Keeping(
+            session.keeping().barcodes(item.id()),
+            session.keeping().bins(item.id()),
+            money
+                ? session.keeping().supplies(item.id(), session.settings().currency())
+                : List.of(),
+            session.keeping().hasPicture(item.id())),
+        successor(session, item),
+        item.product().map(Hazards.load(session)::of).orElse(List.of()),
+        uses(session, item),
+        session.ledger().lotsOf(item.id()),
+        money ? session.ledger().latest(item.id(), LATEST_MOVEMENTS) : List.of(),
+        PartFile.of(session, clock.today(), part));
+  }
+
+  private ItemFile.Shelf shelf(Session session, Item item, boolean money) {
+    ItemStock stock = session.ledger().stockOf(item.id());
+    Quantity held = session.ledger().held().getOrDefault(item.id(), Quantity.zero(item.measure()));
+    return new ItemFile.Shelf(
+        stock.onHand(),
+        stock.usable(clock.today()).minus(held).atLeastZero(),
+        held,
+        money ? Optional.of(new ItemFile.Worth(stock.value(), stock.average())) : Optional.empty());
+  }
+
+  private static Optional<ItemFile.Successor> successor(Session session, Item item) {
+    return session.statements().standing(List.of(item.partId())).stream()
+        .filter(s -> s.kind() == StatementKind.REPLACES && s.object().equals(item.partId()))
+        .map(Statement::subject)
+        .findFirst()
+        .flatMap(part -> session.parts().byId(part))
+        .map(
+            part ->
+                new ItemFile.Successor(
+                    part,
+                    Optional.ofNullable(
+                        session.items().byParts(List.of(part.id())).get(part.id()))));
+  }
+
+  private List<ItemFile.Use> uses(Session session, Item item) {
+    LocalDate today = clock.today();
+    List<String> units = session.fleet().unitsThatUse(item.id());
+    List<UnitPlan> plans =
+        FleetPicture.load(session, today).plans(PlanLine.lastDay(today, WEEKS_AHEAD)).stream()
+            .filter(plan -> units.contains(plan.unitCode()))
+            .toList();
+    Map<String, List<Demand>> byUnit =
+        PlanLine.of(plans, List.of(), today, WEEKS_AHEAD).demandsOf(item.id()).stream()
+            .collect(Collectors.groupingBy(Demand::unitCode));
+    return units.stream()
+        .map(unit -> new ItemFile.Use(unit, byUnit.getOrDefault(unit, List.of())))
+        .toList();
+  }
+}

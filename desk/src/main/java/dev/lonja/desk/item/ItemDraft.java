@@ -1,0 +1,61 @@
+package dev.lonja.desk.item;
+
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.Properties;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * An item as somebody wants it: what can be read without the store is read, bins, suppliers and
+ * parts stand as they are named.
+ *
+ * @param runningOut use what is left, buy no more
+ */
+public record ItemDraft(
+    Identity identity,
+    String description,
+    String homeBin,
+    Optional<Fill> fluid,
+    Optional<Volume> filterVolume,
+    Keeping keeping,
+    Rows rows) {
+
+  /** Which part it is, and what is recorded of it. */
+  public record Identity(String make, String number, Family family, Properties properties) {}
+
+  /** A fluid in its pack. */
+  public record Fill(ProductId product, Volume pack) {}
+
+  /** How long it keeps, in days, and whether it runs out. */
+  public record Keeping(
+      Optional<Integer> shelfLifeDays, Optional<Integer> openLifeDays, boolean runningOut) {}
+
+  /** What there may be several of. */
+  public record Rows(
+      List<String> barcodes, List<Bin> bins, List<Offer> offers, List<Content> box) {}
+
+  /** A bin with what it should hold; {@code row} is its line of the form. */
+  public record Bin(int row, String address, Quantity least, Quantity most) {}
+
+  /** Who sells it, and how; the price is in the store's currency for one of its measure. */
+  public record Offer(
+      int row,
+      String supplier,
+      String orderNumber,
+      BigDecimal price,
+      Quantity pack,
+      Quantity least) {}
+
+  /** Something that comes in its box. */
+  public record Content(int row, String part, int quantity) {}
+
+  /** How the item is counted. */
+  Measure measure() {
+    return identity.family() == Family.FLUID ? Measure.LITRES : Measure.PIECES;
+  }
+}

@@ -1,0 +1,51 @@
+package dev.lonja.desk.item;
+
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemBin;
+import dev.lonja.core.item.Supply;
+import dev.lonja.core.part.Part;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.desk.crossref.PartFile;
+import dev.lonja.desk.fluid.Hazards;
+import dev.lonja.store.ledger.LedgerLine;
+import dev.lonja.store.ledger.LotFacts;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Everything on file of an item. Who may not see money gets neither values nor suppliers nor
+ * movements.
+ *
+ * @param successor what replaces it, if somebody says so
+ * @param uses the units that take it
+ */
+public record ItemFile(
+    Item item,
+    Shelf shelf,
+    Keeping keeping,
+    Optional<Successor> successor,
+    List<Hazards.Text> hazards,
+    List<Use> uses,
+    List<LotFacts> lots,
+    List<LedgerLine> movements,
+    PartFile part) {
+
+  /** What there is of it; {@code worth} only for those who may see money. */
+  public record Shelf(Quantity onHand, Quantity free, Quantity held, Optional<Worth> worth) {}
+
+  /** What it is worth: all of it, and one of its measure on the average. */
+  public record Worth(Money value, UnitPrice average) {}
+
+  /** How it is kept, and who sells it. */
+  public record Keeping(
+      List<String> barcodes, List<ItemBin> bins, List<Supply> supplies, boolean hasPicture) {}
+
+  /** A part that replaces it; the item where it is stocked. */
+  public record Successor(Part part, Optional<Item> stocked) {}
+
+  /** A unit that takes it, with what the coming half year takes, in order of date. */
+  public record Use(String unit, List<Demand> demands) {}
+}

@@ -1,0 +1,180 @@
+package dev.lonja.desk.item;
+
+import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.BoxContent;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.PartId;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Boxes;
+import dev.lonja.core.service.KitCover;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** Shows what a kit covers, and lays it on a tray. */
+@Service
+@Allowed.ToSeeStore
+public class KitDesk {
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public KitDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /**
+   * A kit.
+   *
+   * @param items those that its contents are stocked as
+   * @param jobs that it may be held against
+   * @param cover of the job that was chosen
+   * @param named the items that the cover names
+   * @param trays that are open
+   */
+  public record KitFile(
+      Item kit,
+      List<BoxContent> contents,
+      Map<PartId, Item> items,
+      Map<ItemId, Quantity> free,
+      Set<ServiceJob> jobs,
+      Optional<KitCover> cover,
+      Map<ItemId, Item> named,
+      List<Tray> trays) {
+
+    public Quantity freeOf(Item item) {
+      return free.getOrDefault(item.id(), Quantity.zero(item.measure()));
+    }
+  }
+
+  /** Why a kit is not laid. */
+  public sealed interface Refused extends Refusal {}
+
+  /** The tray is not open any more. */
+  public record TrayClosed() implements Refused {}
+
+  /** The kit covers nothing of the tray. */
+  public record CoversNothing(Item kit, Tray tray) implements Refused {}
+
+  /**
+   * Empty if the item is no kit.
+   *
+   * @param job that it is held against, as {@link ServiceJob} names itself; another is none
+   */
+  public Optional<KitFile> file(ItemId itemId, String job) {
+    return store.read(session -> kit(session, itemId).map(kit -> file(session, kit, job)));
+  }
+
+  static Optional<Item> kit(Session session, ItemId itemId) {
+    return session.items().byId(itemId).filter(item -> item.family() == Family.KIT);
+  }
+
+  private KitFile file(Session session, Item kit, String asked) {
+    List<BoxContent> contents = session.boxes().of(kit.partId());
+    Map<ServiceJob, ServiceJob.Work> jobs = ServiceJob.all(session);
+    Optional<KitCover> cover =
+        jobs.entrySet().stream()
+            .filter(job -> job.getKey().name().equals(asked))
+            .findFirst()
+            .map(job -> cover(kit, job.getValue()));
+    Map<ItemId, Item> named = new HashMap<>();
+    cover.ifPresent(
+        c ->
+            Stream.concat(c.covered().stream().map(KitCover.Covered::line), c.missing().stream())
+                .map(TakeLine::itemId)
+                .distinct()
+                .flatMap(id -> session.items().byId(id).stream())
+                .forEach(item -> named.put(item.id(), item)));
+    return new KitFile(
+        kit,
+        contents,
+        contentItems(session, contents),
+        session.ledger().free(clock.today()),
+        jobs.keySet(),
+        cover,
+        named,
+        session.trays().open());
+  }
+
+  private static KitCover cover(Item kit, ServiceJob.Work work) {
+    return KitCover.of(
+        ServiceTake.withoutBoxes(work.needs(), work.tasks()).lines(),
+        work.needs().boxes().of(kit.id()));
+  }
+
+  static Map<PartId, Item> contentItems(Session session, List<BoxContent> contents) {
+    return session.items().byParts(contents.stream().map(c -> c.part().id()).toList());
+  }
+
+  /**
+   * Lays a kit on an open tray in place of the lines that it covers; what it lacks stays, what is
+   * left over comes back with the tray. Answers the tray.
+   */
+  @Allowed.ToKeepStore
+  public Outcome putOn(Sent sent, ItemId itemId, TrayId trayId) {
+    return once.run(
+        sent,
+        session -> {
+          Item kit = kit(session, itemId).orElseThrow();
+          return session
+              .trays()
+              .byId(trayId)
+              .filter(Tray::isOpen)
+              .map(tray -> putOn(session, kit, tray))
+              .orElseGet(() -> Outcome.refused(new TrayClosed()));
+        });
+  }
+
+  private static Outcome putOn(Session session, Item kit, Tray tray) {
+    int covered = 0;
+    for (Boxes.Content content : session.boxes().ofStockedItems().of(kit.id())) {
+      Quantity left = Quantity.pieces(content.quantity());
+      for (TrayLine line : tray.lines()) {
+        boolean same = content.items().contains(line.itemId()) && left.isPositive();
+        if (same && line.positionId().isPresent()) {
+          Quantity taken = left.min(line.wanted());
+          left = left.minus(taken);
+          covered++;
+          session.trays().lessen(line, taken);
+        }
+      }
+    }
+    if (covered == 0) {
+      return Outcome.refused(new CoversNothing(kit, tray));
+    }
+    session
+        .trays()
+        .addLine(
+            tray.id(),
+            kit.id(),
+            "Kit",
+            new LineReason.Kit(covered),
+            Quantity.pieces(1),
+            Destination.NONE);
+    session.trays().touch(tray.id(), tray.version());
+    return Outcome.done(tray.id());
+  }
+}

@@ -1,0 +1,210 @@
+package dev.lonja.desk.ledger;
+
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.item.BulkStand;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.Place;
+import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.Session;
+import dev.lonja.store.ledger.LedgerLine;
+import dev.lonja.store.ledger.Posting;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Books stock over the counter: issues, receipts, counts, transfers, scrap and corrections. */
+@Service
+@Allowed.ToKeepStore
+public class StockDesk extends KeepersDesk {
+
+  private final OnceOnly once;
+  private final StoreClock clock;
+
+  public StockDesk(OnceOnly once, StoreClock clock) {
+    this.once = once;
+    this.clock = clock;
+  }
+
+  /**
+   * A delivery of one item.
+   *
+   * @param amount in the item's measure
+   * @param expiresOn empty to reckon with the item's shelf life
+   * @param cost of the whole delivery, in the store's currency; 0 or more
+   */
+  public record Receipt(
+      BigDecimal amount,
+      String lotCode,
+      String bin,
+      Optional<LocalDate> expiresOn,
+      BigDecimal cost,
+      String reason) {}
+
+  /** What may be done with one lot in one bin. */
+  public enum OnLot {
+    COUNT,
+    /** More or less by so much. */
+    ADJUST,
+    SCRAP,
+    TRANSFER
+  }
+
+  /**
+   * A booking on one lot in one bin.
+   *
+   * @param amount in the item's measure
+   * @param toBin where a transfer goes; not used for what else is done
+   */
+  public record LotBooking(
+      OnLot what, LotId lotId, BinId binId, BigDecimal amount, String toBin, String reason) {}
+
+  /** Why nothing was booked, beside what the ledger refuses. */
+  public sealed interface Refused extends Refusal {}
+
+  /** No bin has this address. */
+  public record UnknownBin(String address) implements Refused {}
+
+  /** A stand for bulk holds another product. */
+  public record StandHoldsOther(Item.Bin bin, Product there, Product coming) implements Refused {}
+
+  /** The item has no such lot, or there is no such bin. */
+  public record NoSuchPlace(LotId lotId, BinId binId) implements Refused {}
+
+  /** The item has no such movement. */
+  public record NoSuchMovement(long movementId) implements Refused {}
+
+  /** Issues from usable lots, first expired first out; the amount is in the item's measure. */
+  @Allowed.ToKeepStore
+  public Outcome issue(Sent sent, ItemId itemId, BigDecimal amount, String reason) {
+    return once.run(
+        sent,
+        session -> {
+          ItemStock stock = session.ledger().stockOf(itemId);
+          Quantity held =
+              session.ledger().held().getOrDefault(itemId, Quantity.zero(stock.measure()));
+          Booking booking =
+              PackedIssue.of(
+                  session, itemId, Quantity.of(stock.measure(), amount), held, clock.today());
+          return write(session, itemId, booking, sent, reason);
+        });
+  }
+
+  /** Receives into a new lot, or adds to one of the same code. */
+  @Allowed.ToKeepStore
+  public Outcome receive(Sent sent, ItemId itemId, Receipt receipt) {
+    return once.run(sent, session -> receive(session, sent, itemId, receipt));
+  }
+
+  private Outcome receive(Session session, Sent sent, ItemId itemId, Receipt receipt) {
+    Item item = session.items().byId(itemId).orElseThrow();
+    Optional<Item.Bin> bin = session.items().binByAddress(receipt.bin());
+    Optional<Refused> refusal = notInto(session, item, receipt.bin(), bin);
+    if (refusal.isPresent()) {
+      return Outcome.refused(refusal.get());
+    }
+    ItemStock stock = session.ledger().stockOf(itemId);
+    Optional<LocalDate> expiresOn =
+        receipt.expiresOn().or(() -> item.keeping().shelfLifeDays().map(clock.today()::plusDays));
+    LotId lotId =
+        session
+            .ledger()
+            .lotByCode(itemId, receipt.lotCode())
+            .orElseGet(
+                () -> session.ledger().addLot(itemId, receipt.lotCode(), clock.today(), expiresOn));
+    Booking booking =
+        Ledger.receive(
+            stock,
+            new Place(itemId, lotId, bin.orElseThrow().id()),
+            Quantity.of(stock.measure(), receipt.amount()),
+            Money.of(receipt.cost(), stock.value().currency()));
+    return write(session, itemId, booking, sent, receipt.reason());
+  }
+
+  /** Counts, scraps or transfers one lot in one bin, or adjusts it by more or less. */
+  @Allowed.ToKeepStore
+  public Outcome onLot(Sent sent, ItemId itemId, LotBooking asked) {
+    return once.run(sent, session -> onLot(session, sent, itemId, asked));
+  }
+
+  private Outcome onLot(Session session, Sent sent, ItemId itemId, LotBooking asked) {
+    List<Refused> refusals = new ArrayList<>();
+    Optional<Item.Bin> to = Optional.empty();
+    if (asked.what() == OnLot.TRANSFER) {
+      to = session.items().binByAddress(asked.toBin());
+      Item item = session.items().byId(itemId).orElseThrow();
+      notInto(session, item, asked.toBin(), to).ifPresent(refusals::add);
+    }
+    Optional<Place> there = session.ledger().place(itemId, asked.lotId(), asked.binId());
+    if (there.isEmpty()) {
+      refusals.add(new NoSuchPlace(asked.lotId(), asked.binId()));
+    }
+    if (!refusals.isEmpty()) {
+      return new Outcome.Refused(refusals);
+    }
+    ItemStock stock = session.ledger().stockOf(itemId);
+    Quantity quantity = Quantity.of(stock.measure(), asked.amount());
+    Place place = there.orElseThrow();
+    Booking booking =
+        switch (asked.what()) {
+          case COUNT -> Ledger.count(stock, place, quantity);
+          case ADJUST -> Ledger.adjust(stock, place, quantity);
+          case SCRAP -> Ledger.scrap(stock, place, quantity);
+          case TRANSFER -> Ledger.transfer(stock, place, to.orElseThrow().id(), quantity);
+        };
+    return write(session, itemId, booking, sent, asked.reason());
+  }
+
+  /** Why an item may not go into a bin. */
+  private static Optional<Refused> notInto(
+      Session session, Item item, String address, Optional<Item.Bin> bin) {
+    if (bin.isEmpty()) {
+      return Optional.of(new UnknownBin(address));
+    }
+    List<Item> there =
+        session.ledger().itemsIn(bin.get().id()).stream()
+            .flatMap(id -> session.items().byId(id).stream())
+            .toList();
+    return BulkStand.occupant(item, there)
+        .map(other -> new StandHoldsOther(bin.get(), other, item.product().orElseThrow()));
+  }
+
+  /** Undoes a movement by another that refers to it. */
+  @Allowed.ToKeepStore
+  public Outcome correct(Sent sent, ItemId itemId, long movementId, String reason) {
+    return once.run(
+        sent,
+        session -> {
+          Optional<LedgerLine> line =
+              session.ledger().line(movementId).filter(l -> l.itemId().equals(itemId));
+          if (line.isEmpty()) {
+            return Outcome.refused(new NoSuchMovement(movementId));
+          }
+          Booking booking =
+              Ledger.correct(
+                  session.ledger().stockOf(itemId), session.ledger().movement(movementId));
+          return write(session, itemId, booking, sent, reason);
+        });
+  }
+
+  private Outcome write(Session session, ItemId itemId, Booking booking, Sent sent, String reason) {
+    Posting posting = new Posting(reason, "", sent.key(), sent.actor(), clock.now());
+    return Postings.write(session, itemId, booking, posting, 1);
+  }
+}

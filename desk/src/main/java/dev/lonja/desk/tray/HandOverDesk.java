@@ -1,0 +1,251 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.meter.NewReading;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.ledger.PackedIssue;
+import dev.lonja.desk.ledger.Postings;
+import dev.lonja.desk.meter.ReadingRefusal;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.RequestRefusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.ledger.Posting;
+import dev.lonja.store.tray.Tray;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+
+/**
+ * Hands trays over, takes unused parts back and undoes a hand-over. Handing over issues every line,
+ * notes the meters and records the tasks as done, all in one transaction.
+ */
+@Service
+@Allowed.ToKeepStore
+public class HandOverDesk extends KeepersDesk {
+
+  private final LonjaStore store;
+  private final OnceOnly once;
+  private final StoreClock clock;
+
+  public HandOverDesk(LonjaStore store, OnceOnly once, StoreClock clock) {
+    this.store = store;
+    this.once = once;
+    this.clock = clock;
+  }
+
+  /** The meters that are read when a tray is handed over; empty if it is not open. */
+  public Optional<List<MeterStanding>> meters(TrayId trayId) {
+    return store.read(
+        session ->
+            session
+                .trays()
+                .byId(trayId)
+                .filter(Tray::isOpen)
+                .map(
+                    tray -> {
+                      FleetPicture fleet = FleetPicture.load(session, clock.today());
+                      return TrayFile.meters(fleet, TrayFile.tasks(fleet, tray));
+                    }));
+  }
+
+  /**
+   * Hands a tray over.
+   *
+   * @param version of the tray when the form was shown
+   * @param meters what each of {@link #meters} shows
+   */
+  @Allowed.ToKeepStore
+  public Outcome handOver(
+      Sent sent, TrayId trayId, long version, String mechanic, Map<MeterId, MeterValue> meters) {
+    return once.run(
+        sent,
+        session ->
+            session
+                .trays()
+                .byId(trayId)
+                .filter(Tray::isOpen)
+                .map(tray -> new HandOver(session, tray, sent).run(version, mechanic, meters))
+                .orElseGet(() -> Outcome.refused(new TrayRefusal.NotOpen())));
+  }
+
+  /**
+   * Takes part of an item back that went out with the tray.
+   *
+   * @param amount in the item's measure
+   */
+  @Allowed.ToKeepStore
+  public Outcome takeBack(Sent sent, TrayId trayId, ItemId itemId, BigDecimal amount) {
+    return once.run(
+        sent,
+        session -> {
+          Tray tray = session.trays().byId(trayId).orElseThrow();
+          List<PastMovement> issued =
+              session.ledger().issuesOf(tray.number()).getOrDefault(itemId, List.of());
+          ItemStock stock = session.ledger().stockOf(itemId);
+          Booking booking = Ledger.takeBack(stock, issued, Quantity.of(stock.measure(), amount));
+          return Postings.write(
+              session, itemId, booking, posting(tray, sent, "unused, came back"), 1);
+        });
+  }
+
+  /** Undoes a hand-over by correcting movements; the tray is open again with nothing laid. */
+  @Allowed.ToKeepStore
+  public Outcome undo(Sent sent, TrayId trayId, long version, String reason) {
+    return once.run(sent, session -> undo(session, trayId, version, reason, sent));
+  }
+
+  private Outcome undo(Session session, TrayId trayId, long version, String reason, Sent sent) {
+    Tray tray = session.trays().byId(trayId).orElseThrow();
+    if (tray.state() != Tray.State.HANDED_OVER || !session.trays().reopen(trayId, version)) {
+      return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+    }
+    session.trays().unlayAll(trayId);
+    session.services().withdrawOfTray(trayId, reason, sent.actor(), clock.now());
+    session.records().withdrawFillsOf(trayId, reason, sent.actor(), clock.now());
+    Posting posting = posting(tray, sent, reason);
+    int lineNo = 1;
+    for (Map.Entry<ItemId, List<PastMovement>> issues :
+        new TreeMap<>(session.ledger().issuesOf(tray.number())).entrySet()) {
+      for (PastMovement issue : issues.getValue()) {
+        if (issue.stillOut().isZero()) {
+          continue;
+        }
+        Booking booking = Ledger.correct(session.ledger().stockOf(issues.getKey()), List.of(issue));
+        Outcome written = Postings.write(session, issues.getKey(), booking, posting, lineNo++);
+        if (written instanceof Outcome.Refused) {
+          return written;
+        }
+      }
+    }
+    return Outcome.done();
+  }
+
+  private Posting posting(Tray tray, Sent sent, String reason) {
+    return new Posting(reason, tray.number(), sent.key(), sent.actor(), clock.now());
+  }
+
+  /** One hand-over within its transaction. */
+  private final class HandOver {
+    private final Session session;
+    private final Tray tray;
+    private final Sent sent;
+    private final LocalDate today = clock.today();
+    private final FleetPicture fleet;
+    private final List<Task> tasks;
+
+    HandOver(Session session, Tray tray, Sent sent) {
+      this.session = session;
+      this.tray = tray;
+      this.sent = sent;
+      this.fleet = FleetPicture.load(session, today);
+      this.tasks = TrayFile.tasks(fleet, tray);
+    }
+
+    Outcome run(long version, String mechanic, Map<MeterId, MeterValue> shown) {
+      List<Refusal> refusals = new ArrayList<>();
+      if (tray.lines().stream().anyMatch(line -> !line.isLaid())) {
+        refusals.add(new TrayRefusal.NotAllLaid());
+      }
+      List<MeterStanding> meters = TrayFile.meters(fleet, tasks);
+      meters.forEach(meter -> judge(meter, shown).ifPresent(refusals::add));
+      if (!refusals.isEmpty()) {
+        return new Outcome.Refused(refusals);
+      }
+      if (!session.trays().handOver(tray.id(), version, mechanic, today)) {
+        return Outcome.refused(new TrayRefusal.Changed());
+      }
+      Outcome issued = issueLines(mechanic);
+      if (issued instanceof Outcome.Done) {
+        meters.forEach(meter -> addReading(meter.file().meter().id(), shown));
+        tasks.forEach(task -> recordDone(task, shown));
+      }
+      return issued;
+    }
+
+    private Optional<ReadingRefusal> judge(MeterStanding meter, Map<MeterId, MeterValue> shown) {
+      MeterId id = meter.file().meter().id();
+      if (!shown.containsKey(id)) {
+        return Optional.of(new ReadingRefusal.UnknownMeter(id));
+      }
+      JudgedReading judged =
+          FleetPicture.judged(session, meter).trying(reading(shown.get(id))).judged();
+      return judged.accepted()
+          ? Optional.empty()
+          : Optional.of(new ReadingRefusal.SetAside(id, judged));
+    }
+
+    private NewReading reading(MeterValue value) {
+      return new NewReading(today, Optional.of(clock.now()), value);
+    }
+
+    private Outcome issueLines(String mechanic) {
+      Posting posting = posting(tray, sent, "handed over to " + mechanic);
+      Map<ItemId, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
+      Map<ItemId, Quantity> amounts = new TreeMap<>();
+      for (TrayLine line : tray.lines()) {
+        amounts.merge(line.itemId(), line.laid(), Quantity::plus);
+      }
+      int lineNo = 1;
+      for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
+        Quantity none = Quantity.zero(amount.getValue().measure());
+        Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
+        Booking booking = PackedIssue.of(session, amount.getKey(), amount.getValue(), held, today);
+        Outcome written = Postings.write(session, amount.getKey(), booking, posting, lineNo);
+        if (written instanceof Outcome.Refused) {
+          return written;
+        }
+        lineNo += ((Booking.Booked) booking).lines().size();
+      }
+      return Outcome.done();
+    }
+
+    private void addReading(MeterId meterId, Map<MeterId, MeterValue> shown) {
+      session
+          .readings()
+          .add(
+              meterId,
+              reading(shown.get(meterId)),
+              ReadingRepository.Source.HAND_OVER,
+              sent.actor(),
+              clock.now());
+    }
+
+    private void recordDone(Task task, Map<MeterId, MeterValue> shown) {
+      session
+          .services()
+          .addDone(
+              tray.unitId(),
+              task.id(),
+              today,
+              task.meterId().map(id -> fleet.meters().get(id).life(shown.get(id))),
+              tray.id(),
+              sent.actor(),
+              clock.now());
+    }
+  }
+}

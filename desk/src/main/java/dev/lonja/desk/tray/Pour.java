@@ -1,0 +1,70 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.NewFill;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.tray.Tray;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A compartment that a tray's job fills.
+ *
+ * @param itemId what the tray brought for it, whatever was asked for
+ * @param condition in which it is really filled
+ * @param book what it takes by the book, in that condition
+ */
+public record Pour(
+    CompartmentId compartmentId, String name, ItemId itemId, FillCondition condition, Volume book) {
+
+  static List<Pour> of(FleetPicture fleet, Tray tray) {
+    List<Task> tasks = TrayFile.tasks(fleet, tray);
+    if (tasks.isEmpty()) {
+      return List.of();
+    }
+    Map<TaskId, CompartmentId> compartments = new HashMap<>();
+    for (Task task : tasks) {
+      if (task.action() instanceof Task.Action.ChangeFluid change) {
+        compartments.put(task.id(), change.compartmentId());
+      }
+    }
+    List<Pour> pours = new ArrayList<>();
+    for (TakeLine line : ServiceTake.of(fleet.needs(tray.unitId()), tasks).lines()) {
+      if (line.reason() instanceof TakeLine.Reason.Fill fill) {
+        pours.add(
+            new Pour(
+                compartments.get(line.taskId()),
+                line.place(),
+                laid(tray, line),
+                fill.filledIn(),
+                fill.capacity()));
+      }
+    }
+    return pours;
+  }
+
+  private static ItemId laid(Tray tray, TakeLine line) {
+    return tray.lines().stream()
+        .filter(l -> l.compartmentId().isPresent())
+        .filter(l -> l.compartmentId().equals(line.destination().compartmentId()))
+        .findFirst()
+        .map(TrayLine::itemId)
+        .orElse(line.itemId());
+  }
+
+  NewFill filled(Volume litres, Tray tray, Sent sent) {
+    return new NewFill(
+        compartmentId, itemId, condition, litres, tray.handedOverOn().orElseThrow(), sent.actor());
+  }
+}

@@ -1,0 +1,191 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Due;
+import dev.lonja.core.service.DueRule;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.crossref.Substitute;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** Answers what must leave the counter this week and what stands in the way. */
+@Service
+@Allowed.ToSeeStore
+public class TodayDesk {
+
+  private static final int WORKING_DAYS = 5;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public TodayDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** The rack, and the list beside it. */
+  public record Week(
+      List<Shelf> shelves,
+      List<ShortLine> shortLines,
+      List<Late> late,
+      List<MeterStanding> silent) {
+
+    public Stream<TraysDesk.OnRack> trays() {
+      return shelves.stream().flatMap(shelf -> shelf.trays().stream());
+    }
+  }
+
+  /**
+   * One working day. What was for a day that is past, or falls on a day off, stands on the next.
+   *
+   * @param wishes planned occurrences whose tray has not been started
+   */
+  public record Shelf(LocalDate day, List<TraysDesk.OnRack> trays, List<Wish> wishes) {}
+
+  /** A planned occurrence without a tray. */
+  public record Wish(String unit, Occurrence occurrence) {}
+
+  /**
+   * A line that is short.
+   *
+   * @param wanted the day on whose shelf its tray stands
+   */
+  public record ShortLine(
+      Tray tray,
+      TrayProgress.Step step,
+      Item item,
+      LocalDate wanted,
+      Optional<Substitute> instead) {}
+
+  /** A unit with tasks that are overdue. */
+  public record Late(Unit unit, List<Due> dues) {}
+
+  public Week week() {
+    return store.read(session -> new Page(session, clock.today()).week());
+  }
+
+  /** One page from one consistent state. */
+  private static final class Page {
+    private final Session session;
+    private final LocalDate today;
+    private final FleetPicture fleet;
+    private final List<LocalDate> days;
+    private final List<TraysDesk.OnRack> trays = new ArrayList<>();
+    private final List<UnitPlan> notStarted;
+
+    Page(Session session, LocalDate today) {
+      this.session = session;
+      this.today = today;
+      this.fleet = FleetPicture.load(session, today);
+      this.days = workingDays(today);
+      LocalDate last = days.get(days.size() - 1);
+      Map<ItemId, Quantity> free = session.ledger().free(today);
+      List<Tray> open = session.trays().open();
+      for (Tray tray : open) {
+        if (!tray.plannedOn().isAfter(last)) {
+          trays.add(new TraysDesk.OnRack(tray, TrayProgress.of(tray.lines(), free)));
+        }
+      }
+      this.notStarted = fleet.plans(last).stream().map(plan -> withoutTrays(plan, open)).toList();
+    }
+
+    private static UnitPlan withoutTrays(UnitPlan plan, List<Tray> open) {
+      Set<TaskId> onTrays =
+          open.stream()
+              .filter(tray -> tray.unitId().equals(plan.unitId()))
+              .flatMap(tray -> tray.taskIds().stream())
+              .collect(Collectors.toSet());
+      return new UnitPlan(
+          plan.unitId(),
+          plan.unitCode(),
+          plan.occurrences().stream()
+              .filter(o -> o.tasks().stream().noneMatch(t -> onTrays.contains(t.task().id())))
+              .toList(),
+          plan.needs());
+    }
+
+    Week week() {
+      return new Week(
+          days.stream().map(this::shelf).toList(),
+          trays.stream().flatMap(onRack -> shortLines(onRack).stream()).toList(),
+          fleet.units().stream().flatMap(unit -> late(unit).stream()).toList(),
+          fleet.meters().values().stream().filter(meter -> meter.isStale(today)).toList());
+    }
+
+    private Shelf shelf(LocalDate day) {
+      return new Shelf(
+          day,
+          trays.stream().filter(onRack -> shelfFor(onRack.tray().plannedOn()).equals(day)).toList(),
+          notStarted.stream()
+              .flatMap(
+                  unit ->
+                      unit.occurrences().stream()
+                          .filter(occurrence -> shelfFor(occurrence.date()).equals(day))
+                          .map(occurrence -> new Wish(unit.unitCode(), occurrence)))
+              .toList());
+    }
+
+    private LocalDate shelfFor(LocalDate day) {
+      return days.stream()
+          .filter(d -> !d.isBefore(day))
+          .findFirst()
+          .orElse(days.get(days.size() - 1));
+    }
+
+    private List<ShortLine> shortLines(TraysDesk.OnRack onRack) {
+      Tray tray = onRack.tray();
+      return onRack.progress().steps().stream()
+          .filter(step -> step.state() == TrayProgress.LineState.SHORT)
+          .map(
+              step ->
+                  new ShortLine(
+                      tray,
+                      step,
+                      session.items().byId(step.line().itemId()).orElseThrow(),
+                      shelfFor(tray.plannedOn()),
+                      Substitute.of(
+                          session, today, fleet.needs(tray.unitId()), step.line(), step.lacking())))
+          .toList();
+    }
+
+    private Optional<Late> late(Unit unit) {
+      List<Due> dues =
+          fleet.tasks().get(unit.id()).stream()
+              .map(standing -> DueRule.due(standing, today, today))
+              .filter(Due::isOverdue)
+              .toList();
+      return dues.isEmpty() ? Optional.empty() : Optional.of(new Late(unit, dues));
+    }
+
+    private static List<LocalDate> workingDays(LocalDate from) {
+      List<LocalDate> days = new ArrayList<>();
+      for (LocalDate day = from; days.size() < WORKING_DAYS; day = day.plusDays(1)) {
+        if (day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY) {
+          days.add(day);
+        }
+      }
+      return days;
+    }
+  }
+}

@@ -1,0 +1,170 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.tray.JobFacts;
+import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.crossref.Substitute;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fluid.FluidBook;
+import dev.lonja.desk.fluid.Hazards;
+import dev.lonja.desk.fluid.ShelfFluid;
+import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A tray with everything that goes with it.
+ *
+ * @param items every item that its lines name
+ * @param lines in walking order
+ * @param job what its tasks touch
+ * @param hazards of the fluids on it, each once
+ * @param meters that its tasks count by
+ */
+public record TrayFile(
+    TraysDesk.OnRack onRack,
+    Map<ItemId, Item> items,
+    List<Line> lines,
+    JobFacts job,
+    List<Hazards.Text> hazards,
+    List<MeterStanding> meters) {
+
+  /**
+   * A line.
+   *
+   * @param out what went out and may still come back
+   * @param fluid for one that goes into a compartment
+   * @param substitutes for a short one, on an open tray
+   */
+  public record Line(
+      TrayProgress.Step step, Quantity out, Optional<FluidLine> fluid, Instead substitutes) {}
+
+  /** What would do where a line is short: another part, or other fluids. */
+  public record Instead(Optional<Substitute> part, List<ShelfFluid> fluids) {
+    static final Instead NOTHING = new Instead(Optional.empty(), List.of());
+  }
+
+  public Tray tray() {
+    return onRack.tray();
+  }
+
+  public Item item(TrayLine line) {
+    return items.get(line.itemId());
+  }
+
+  static TrayFile of(Session session, LocalDate today, TraysDesk.OnRack onRack) {
+    Tray tray = onRack.tray();
+    FleetPicture fleet = FleetPicture.load(session, today);
+    UnitNeeds needs = fleet.needs(tray.unitId());
+    Map<ItemId, Item> items = items(session, tray);
+    List<Task> tasks = tasks(fleet, tray);
+    return new TrayFile(
+        onRack,
+        items,
+        lines(session, today, onRack, needs),
+        new JobFacts(needs, tasks),
+        hazards(session, tray, items),
+        meters(fleet, tasks));
+  }
+
+  /** The items that lie on a tray, were asked for, or whose box is missed. */
+  static Map<ItemId, Item> items(Session session, Tray tray) {
+    Map<ItemId, Item> items = new HashMap<>();
+    tray.lines().stream()
+        .flatMap(line -> Stream.concat(Stream.of(line.itemId(), line.askedItemId()), boxOf(line)))
+        .distinct()
+        .flatMap(id -> session.items().byId(id).stream())
+        .forEach(item -> items.put(item.id(), item));
+    return items;
+  }
+
+  private static Stream<ItemId> boxOf(TrayLine line) {
+    return line.reason() instanceof LineReason.NotInBox box
+        ? Stream.of(box.original())
+        : Stream.empty();
+  }
+
+  /** The tasks of a tray as they stand on the unit. */
+  static List<Task> tasks(FleetPicture fleet, Tray tray) {
+    return fleet.tasks().getOrDefault(tray.unitId(), List.of()).stream()
+        .map(TaskStanding::task)
+        .filter(task -> tray.taskIds().contains(task.id()))
+        .toList();
+  }
+
+  /** The meters that tasks count by, each once. */
+  static List<MeterStanding> meters(FleetPicture fleet, List<Task> tasks) {
+    return tasks.stream()
+        .flatMap(task -> task.meterId().stream())
+        .distinct()
+        .map(id -> fleet.meters().get(id))
+        .toList();
+  }
+
+  private static List<Line> lines(
+      Session session, LocalDate today, TraysDesk.OnRack onRack, UnitNeeds needs) {
+    Tray tray = onRack.tray();
+    Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    FluidBook book = FluidBook.load(session, today);
+    return onRack.progress().steps().stream()
+        .map(
+            step -> {
+              Optional<FluidLine> fluid = FluidLine.of(session, book, needs, step.line());
+              boolean asks = step.state() == TrayProgress.LineState.SHORT && tray.isOpen();
+              return new Line(
+                  step,
+                  out(issued, step.line()),
+                  fluid,
+                  asks ? instead(session, today, book, needs, step, fluid) : Instead.NOTHING);
+            })
+        .toList();
+  }
+
+  private static Quantity out(Map<ItemId, List<PastMovement>> issued, TrayLine line) {
+    return issued.getOrDefault(line.itemId(), List.of()).stream()
+        .map(PastMovement::stillOut)
+        .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
+  }
+
+  private static Instead instead(
+      Session session,
+      LocalDate today,
+      FluidBook book,
+      UnitNeeds needs,
+      TrayProgress.Step step,
+      Optional<FluidLine> fluid) {
+    return fluid
+        .map(
+            f ->
+                new Instead(
+                    Optional.empty(),
+                    ShelfFluid.free(book, f.compartment().spec(), f.product().id())))
+        .orElseGet(
+            () ->
+                new Instead(
+                    Substitute.of(session, today, needs, step.line(), step.lacking()), List.of()));
+  }
+
+  private static List<Hazards.Text> hazards(Session session, Tray tray, Map<ItemId, Item> items) {
+    Hazards hazards = Hazards.load(session);
+    return tray.lines().stream()
+        .flatMap(line -> items.get(line.itemId()).product().stream())
+        .flatMap(product -> hazards.of(product).stream())
+        .distinct()
+        .toList();
+  }
+}

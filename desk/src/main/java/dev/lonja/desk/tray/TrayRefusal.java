@@ -1,0 +1,63 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.crossref.Candidate;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.fluid.FluidObjection;
+import dev.lonja.desk.request.Refusal;
+import java.time.LocalDate;
+
+/** Why nothing was done to a tray. */
+public sealed interface TrayRefusal extends Refusal {
+
+  /** Nothing is planned for the unit on that day any more. */
+  record NothingPlanned(String unit, LocalDate day) implements TrayRefusal {}
+
+  /** The tray is not open any more. */
+  record NotOpen() implements TrayRefusal {}
+
+  /** The line is no longer on an open tray. */
+  record NoSuchLine() implements TrayRefusal {}
+
+  /** What was scanned holds no letter and no digit. */
+  record NoNumber(String code) implements TrayRefusal {}
+
+  /** No item has this number. */
+  record UnknownNumber(String code) implements TrayRefusal {}
+
+  /** The item is not on this tray. */
+  record NotOnTray(Item item) implements TrayRefusal {}
+
+  /** The item is laid in full already. */
+  record LaidInFull(Item item) implements TrayRefusal {}
+
+  /** The item is not known. */
+  record UnknownItem() implements TrayRefusal {}
+
+  /** The quantity is not above zero, or of what is counted no whole number. */
+  record BadQuantity(Quantity wanted) implements TrayRefusal {}
+
+  /** No compartment of its kind takes the fluid without a signature. */
+  record NowhereWithoutSignature(String unit, FluidObjection why) implements TrayRefusal {}
+
+  /** Somebody has to sign before it is laid. */
+  record LacksSignature(FluidLine line) implements TrayRefusal {}
+
+  /** Less is free than wanted. */
+  record NotFree(String place, Quantity wanted, Quantity free) implements TrayRefusal {}
+
+  /** Nobody has said that this item may stand in. */
+  record NobodySaidSo() implements TrayRefusal {}
+
+  /** It does not fit at this place. */
+  record DoesNotFit(Candidate candidate) implements TrayRefusal {}
+
+  /** Somebody changed the tray since its page was shown. */
+  record Changed() implements TrayRefusal {}
+
+  /** Not every line is laid. */
+  record NotAllLaid() implements TrayRefusal {}
+
+  /** The tray is not handed over. */
+  record NotHandedOver() implements TrayRefusal {}
+}

@@ -1,0 +1,102 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/**
+ * Answers what goes into a job and whether it is here. The workshop sees the trays it was handed.
+ */
+@Service
+@Allowed.ToSeeMachines
+public class TraysDesk {
+
+  private static final int DAYS_BACK = 30;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public TraysDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** Who looks: the store sees every tray, a mechanic the own ones. */
+  public record Viewer(String name, boolean seesAll) {
+
+    boolean sees(Tray tray) {
+      return seesAll || tray.mechanic().filter(name::equalsIgnoreCase).isPresent();
+    }
+  }
+
+  /** A tray with how far it is; what it holds itself counts as laid. */
+  public record OnRack(Tray tray, TrayProgress progress) {}
+
+  /** Trays that are open, and those handed over of late. */
+  public record Rack(List<OnRack> open, List<OnRack> handedOver) {}
+
+  public Rack rack(Viewer viewer) {
+    return store.read(
+        session ->
+            new Rack(
+                rows(session, session.trays().open(), viewer),
+                rows(
+                    session,
+                    session.trays().handedOverSince(clock.today().minusDays(DAYS_BACK)),
+                    viewer)));
+  }
+
+  private List<OnRack> rows(Session session, List<Tray> trays, Viewer viewer) {
+    return trays.stream()
+        .filter(viewer::sees)
+        .map(tray -> new OnRack(tray, progress(session, tray)))
+        .toList();
+  }
+
+  private TrayProgress progress(Session session, Tray tray) {
+    return TrayProgress.of(tray.lines(), session.ledger().free(clock.today()));
+  }
+
+  /** An open tray with the items on it, for the edge of a page; empty for any other. */
+  @Allowed.ToKeepStore
+  public Optional<OpenTray> open(TrayId id) {
+    return store.read(
+        session ->
+            session
+                .trays()
+                .byId(id)
+                .filter(Tray::isOpen)
+                .map(
+                    tray ->
+                        new OpenTray(
+                            new OnRack(tray, progress(session, tray)),
+                            TrayFile.items(session, tray))));
+  }
+
+  /** An open tray with the items on it. */
+  public record OpenTray(OnRack onRack, Map<ItemId, Item> items) {}
+
+  /** Empty for a tray that is not known, or not to be seen. */
+  public Optional<TrayFile> tray(TrayId id, Viewer viewer) {
+    return store.read(
+        session ->
+            session
+                .trays()
+                .byId(id)
+                .filter(viewer::sees)
+                .map(
+                    tray ->
+                        TrayFile.of(
+                            session, clock.today(), new OnRack(tray, progress(session, tray)))));
+  }
+}

@@ -1,0 +1,96 @@
+package dev.lonja.desk.unit;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.audit.AuditLog;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Service;
+
+/** Answers what each machine is and when it is due. */
+@Service
+@Allowed.ToSeeMachines
+public class FleetDesk {
+
+  private static final int MOST_EVENTS = 60;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public FleetDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** A unit in service with its meters and what is planned for it. */
+  public record Row(Unit unit, List<MeterStanding> meters, List<Occurrence> occurrences) {
+
+    LocalDate firstDay() {
+      return occurrences.isEmpty() ? LocalDate.MAX : occurrences.get(0).date();
+    }
+  }
+
+  /** A unit that has left the fleet, with what was done to its file, latest first. */
+  public record Retired(Unit unit, LocalDate retiredOn, List<AuditLog.Line> events) {}
+
+  /** All units in service, the next due first. */
+  public List<Row> all() {
+    FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
+    Map<UnitId, List<MeterStanding>> meters =
+        fleet.meters().values().stream()
+            .collect(Collectors.groupingBy(meter -> meter.file().unit().id()));
+    List<UnitPlan> plans = fleet.plans(fleet.horizon());
+    return IntStream.range(0, plans.size())
+        .mapToObj(
+            i ->
+                new Row(
+                    fleet.units().get(i),
+                    meters.getOrDefault(fleet.units().get(i).id(), List.of()),
+                    plans.get(i).occurrences()))
+        .sorted(Comparator.comparing(Row::firstDay).thenComparing(row -> row.unit().code()))
+        .toList();
+  }
+
+  /** The file of a unit in service; empty for any other code. */
+  public Optional<UnitRecord> unit(String code) {
+    return store.read(
+        session ->
+            session
+                .fleet()
+                .unitByCode(code)
+                .filter(unit -> unit.retiredOn().isEmpty())
+                .map(unit -> UnitRecord.of(session, unit, clock.today())));
+  }
+
+  /** What is kept of a unit that has left the fleet; empty for any other code. */
+  public Optional<Retired> retired(String code) {
+    return store.read(
+        session ->
+            session
+                .fleet()
+                .unitByCode(code)
+                .flatMap(
+                    unit ->
+                        unit.retiredOn()
+                            .map(
+                                day ->
+                                    new Retired(
+                                        unit,
+                                        day,
+                                        session
+                                            .audit()
+                                            .latest("unit", unit.id().value(), MOST_EVENTS)))));
+  }
+}

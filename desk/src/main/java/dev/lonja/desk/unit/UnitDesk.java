@@ -1,0 +1,218 @@
+package dev.lonja.desk.unit;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.RequestRefusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.fleet.ClassRepository.StoredClass;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+
+/** Takes units into the fleet, each like one that is there, and out of it. */
+@Service
+@Allowed.ToKeepStore
+public class UnitDesk extends KeepersDesk {
+
+  private static final String CODE = "[A-Z0-9][A-Z0-9-]{0,19}";
+
+  /** Words that lead to pages of the fleet and so cannot name a unit. */
+  private static final Set<String> TAKEN =
+      Set.of("BURST", "CLASSES", "DUE", "IMPORT", "METERS", "NEW", "VARIANTS");
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public UnitDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+    this.store = store;
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /**
+   * A new unit.
+   *
+   * @param like the code of the unit whose class, variant and meters it shares
+   * @param starts by meter name, what each stands at on the first day
+   */
+  public record NewUnit(
+      String like,
+      String code,
+      String name,
+      LocalDate inServiceOn,
+      Map<String, MeterValue> starts) {}
+
+  /**
+   * What a new unit may be like.
+   *
+   * @param chosen the one that was asked for, else the first
+   * @param meters of the chosen one
+   */
+  public record Models(List<Unit> units, Optional<Unit> chosen, List<Meter> meters) {}
+
+  public Models models(String like) {
+    return store.read(
+        session -> {
+          List<Unit> units = session.fleet().units();
+          Optional<Unit> chosen =
+              units.stream()
+                  .filter(unit -> unit.code().equalsIgnoreCase(like))
+                  .findFirst()
+                  .or(() -> units.stream().findFirst());
+          return new Models(
+              units, chosen, chosen.map(unit -> meters(session, unit)).orElse(List.of()));
+        });
+  }
+
+  private static List<Meter> meters(Session session, Unit unit) {
+    return session.fleet().meters().stream().filter(m -> m.unitId().equals(unit.id())).toList();
+  }
+
+  /** True for what may name a unit. */
+  static boolean isCode(String code) {
+    return code.matches(CODE) && !TAKEN.contains(code);
+  }
+
+  /** Takes a unit into the fleet; answers its code. */
+  @Allowed.ToKeepStore
+  public Outcome add(Sent sent, NewUnit asked) {
+    return once.run(sent, session -> add(session, sent, asked));
+  }
+
+  private Outcome add(Session session, Sent sent, NewUnit asked) {
+    Optional<Unit> like =
+        session.fleet().unitByCode(asked.like()).filter(unit -> unit.retiredOn().isEmpty());
+    List<UnitRefusal> refusals = new ArrayList<>();
+    if (like.isEmpty()) {
+      refusals.add(new UnitRefusal.NoModel(asked.like()));
+    }
+    if (!isCode(asked.code())) {
+      refusals.add(new UnitRefusal.BadCode(asked.code()));
+    } else if (session.fleet().unitByCode(asked.code()).isPresent()) {
+      refusals.add(new UnitRefusal.CodeTaken(asked.code()));
+    }
+    inFuture(asked.inServiceOn()).ifPresent(refusals::add);
+    like.stream()
+        .flatMap(unit -> meters(session, unit).stream())
+        .flatMap(meter -> missing(meter, asked.starts()).stream())
+        .forEach(refusals::add);
+    if (!refusals.isEmpty()) {
+      return new Outcome.Refused(refusals);
+    }
+    Unit model = like.orElseThrow();
+    UnitId id =
+        session
+            .fleet()
+            .addUnit(
+                asked.code(),
+                asked.name(),
+                model.unitClass().id(),
+                model.variant().id(),
+                asked.inServiceOn());
+    meters(session, model)
+        .forEach(m -> session.fleet().addMeter(id, m.name(), asked.starts().get(m.name())));
+    audit(session, sent, id, "added", "", asked.code() + ", like " + model.code());
+    return Outcome.done(asked.code());
+  }
+
+  private static Optional<UnitRefusal> missing(Meter meter, Map<String, MeterValue> starts) {
+    MeterValue start = starts.get(meter.name());
+    if (start == null) {
+      return Optional.of(new UnitRefusal.LacksMeter(meter.name()));
+    }
+    return start.measure() == meter.measure()
+        ? Optional.empty()
+        : Optional.of(new UnitRefusal.OtherMeasure(meter.name(), meter.measure().symbol()));
+  }
+
+  private Optional<UnitRefusal> inFuture(LocalDate day) {
+    return day.isAfter(clock.today())
+        ? Optional.of(new UnitRefusal.InFuture(day, clock.today()))
+        : Optional.empty();
+  }
+
+  /** Takes a unit out of the fleet; a tray that is open for it has to be put back first. */
+  @Allowed.ToKeepStore
+  public Outcome retire(Sent sent, String code, long version, String why) {
+    return once.run(
+        sent,
+        session -> {
+          Unit unit = session.fleet().unitByCode(code).orElseThrow();
+          List<UnitRefusal> open =
+              session.trays().open().stream()
+                  .filter(tray -> tray.unitId().equals(unit.id()))
+                  .<UnitRefusal>map(tray -> new UnitRefusal.TrayOpen(tray.number()))
+                  .toList();
+          if (!open.isEmpty()) {
+            return new Outcome.Refused(open);
+          }
+          if (!session.fleet().retire(unit.id(), version, clock.today())) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          audit(session, sent, unit.id(), "retired", unit.code(), why);
+          return Outcome.done();
+        });
+  }
+
+  /** What a unit is called, the code of its class, and its first day of service. */
+  public record Edit(String name, String unitClass, LocalDate inServiceOn) {}
+
+  /** Edits a unit, unless it was changed since {@code version} was shown. */
+  @Allowed.ToKeepStore
+  public Outcome edit(Sent sent, String code, long version, Edit edit) {
+    return once.run(sent, session -> edit(session, sent, code, version, edit));
+  }
+
+  private Outcome edit(Session session, Sent sent, String code, long version, Edit edit) {
+    Unit unit = session.fleet().unitByCode(code).orElseThrow();
+    List<UnitRefusal> refusals = new ArrayList<>();
+    Optional<Unit.UnitClass> unitClass =
+        session.classes().byCode(edit.unitClass()).map(StoredClass::unitClass);
+    if (unitClass.isEmpty()) {
+      refusals.add(new UnitRefusal.UnknownClass(edit.unitClass(), List.of()));
+    }
+    inFuture(edit.inServiceOn()).ifPresent(refusals::add);
+    if (!refusals.isEmpty()) {
+      return new Outcome.Refused(refusals);
+    }
+    Unit.UnitClass chosen = unitClass.orElseThrow();
+    if (!session
+        .fleet()
+        .editUnit(unit.id(), version, edit.name(), chosen.id(), edit.inServiceOn())) {
+      return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+    }
+    audit(
+        session,
+        sent,
+        unit.id(),
+        "edited",
+        unit.name() + ", " + unit.unitClass().name() + ", " + unit.inServiceOn(),
+        edit.name() + ", " + chosen.name() + ", " + edit.inServiceOn());
+    return Outcome.done();
+  }
+
+  private void audit(
+      Session session, Sent sent, UnitId unitId, String action, String before, String after) {
+    session
+        .audit()
+        .add(
+            "unit",
+            unitId.value(),
+            new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+  }
+}

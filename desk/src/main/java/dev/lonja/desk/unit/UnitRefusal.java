@@ -1,0 +1,42 @@
+package dev.lonja.desk.unit;
+
+import dev.lonja.desk.request.Refusal;
+import java.time.LocalDate;
+import java.util.List;
+
+/** Why a unit is not taken in, edited or taken out. */
+public sealed interface UnitRefusal extends Refusal {
+
+  /** No unit in service has the code that the new one is to be like. */
+  record NoModel(String code) implements UnitRefusal {}
+
+  /** What cannot name a unit. */
+  record BadCode(String code) implements UnitRefusal {}
+
+  /** A unit has this code already, in service or not. */
+  record CodeTaken(String code) implements UnitRefusal {}
+
+  /** Its first day is still to come. */
+  record InFuture(LocalDate day, LocalDate today) implements UnitRefusal {}
+
+  /** No class has this code. */
+  record UnknownClass(String code, List<String> known) implements UnitRefusal {}
+
+  /** No variant is called so. */
+  record UnknownVariant(String name) implements UnitRefusal {}
+
+  /** Its tasks count by a meter that it would not have. */
+  record LacksMeter(String meter) implements UnitRefusal {}
+
+  /** Other units of its variant have a meter of this name that counts otherwise. */
+  record OtherMeasure(String meter, String symbol) implements UnitRefusal {}
+
+  /** A tray is open for it. */
+  record TrayOpen(String number) implements UnitRefusal {}
+
+  /** There is no unit to take in. */
+  record Nothing() implements UnitRefusal {}
+
+  /** A row of a table is not taken; {@code row} is its place among those that could be read. */
+  record BadRow(int row, UnitRefusal why) implements UnitRefusal {}
+}

@@ -1,0 +1,127 @@
+package dev.lonja.desk.ledger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.Refusal.NotEnough;
+import dev.lonja.core.ledger.Refusal.SameBin;
+import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.Cage;
+import dev.lonja.desk.request.Outcome;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/**
+ * Bookings over the counter. Item 8 is a filter, five of lot 8 in bin 1 (K-01); item 1 is a 205 L
+ * drum, item 3 a 200 L drum of another product, which stands in M-2.
+ */
+class StockDeskTest {
+
+  private static final ItemId DRUM = new ItemId(1);
+  private static final ItemId FILTER = new ItemId(8);
+
+  @RegisterExtension private final Cage cage = new Cage();
+  private StockDesk desk;
+
+  @BeforeEach
+  void open() {
+    desk = new StockDesk(cage.once(), cage.clock());
+  }
+
+  private static BigDecimal amount(String text) {
+    return new BigDecimal(text);
+  }
+
+  @Test
+  void anIssueLeavesTheRest() {
+    assertThat(desk.issue(cage.sent(), FILTER, amount("2"), "yard"))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(3));
+  }
+
+  @Test
+  void moreThanIsThereIsRefusedWithWhatIsFree() {
+    assertThat(Cage.reasons(desk.issue(cage.sent(), FILTER, amount("6"), "yard")))
+        .singleElement()
+        .isInstanceOfSatisfying(
+            LedgerRefusal.class,
+            refusal -> {
+              assertThat(refusal.item().id()).isEqualTo(FILTER);
+              assertThat(refusal.reason())
+                  .isInstanceOfSatisfying(
+                      NotEnough.class,
+                      less -> assertThat(less.free()).isEqualTo(Quantity.pieces(5)));
+            });
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
+  }
+
+  private StockDesk.Receipt into(String bin, String amount) {
+    return new StockDesk.Receipt(
+        amount(amount), "N-1", bin, Optional.empty(), amount("20"), "note 7");
+  }
+
+  @Test
+  void aReceiptNeedsABinThatThereIs() {
+    assertThat(Cage.reasons(desk.receive(cage.sent(), FILTER, into("Q-99", "4"))))
+        .isEqualTo(List.of(new StockDesk.UnknownBin("Q-99")));
+    desk.receive(cage.sent(), FILTER, into("k-02", "4"));
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(9));
+  }
+
+  /** The tap in M-2 is that of the other drum's product. */
+  @Test
+  void aDrumIsKeptFromTheStandOfAnother() {
+    assertThat(Cage.reasons(desk.receive(cage.sent(), DRUM, into("M-2", "205"))))
+        .singleElement()
+        .isInstanceOfSatisfying(
+            StockDesk.StandHoldsOther.class,
+            stand -> {
+              assertThat(stand.bin().address()).isEqualTo("M-2");
+              assertThat(List.of(stand.coming(), stand.there()))
+                  .extracting(Product::name)
+                  .containsExactly("Ola", "Verde");
+            });
+  }
+
+  private StockDesk.LotBooking transfer(long lot, String to) {
+    return new StockDesk.LotBooking(
+        StockDesk.OnLot.TRANSFER, new LotId(lot), new BinId(1), amount("1"), to, "tidied");
+  }
+
+  /** Lot 9 is of another filter; where a transfer goes is wrong too, and both are told. */
+  @Test
+  void aTransferNamesEveryWrongEnd() {
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(9, "Q-99"))))
+        .isEqualTo(
+            List.of(
+                new StockDesk.UnknownBin("Q-99"),
+                new StockDesk.NoSuchPlace(new LotId(9), new BinId(1))));
+  }
+
+  @Test
+  void aTransferGoesToAnotherBin() {
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(8, "K-01"))))
+        .singleElement()
+        .isInstanceOfSatisfying(
+            LedgerRefusal.class, refusal -> assertThat(refusal.reason()).isEqualTo(new SameBin()));
+    assertThat(desk.onLot(cage.sent(), FILTER, transfer(8, "K-03")))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
+  }
+
+  /** Movement 1 is the drum's: it is not corrected through the filter. */
+  @Test
+  void aMovementIsCorrectedOnItsOwnItemOnly() {
+    assertThat(Cage.reasons(desk.correct(cage.sent(), FILTER, 1, "wrong")))
+        .isEqualTo(List.of(new StockDesk.NoSuchMovement(1)));
+    desk.correct(cage.sent(), FILTER, 8, "wrong");
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(0));
+  }
+}

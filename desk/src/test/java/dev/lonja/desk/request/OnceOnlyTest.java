@@ -1,0 +1,75 @@
+package dev.lonja.desk.request;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.part.PartKey;
+import dev.lonja.desk.Cage;
+import dev.lonja.store.Session;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A request is carried out once, however often it comes. */
+class OnceOnlyTest {
+
+  private record TooLate() implements Refusal {}
+
+  @RegisterExtension private final Cage cage = new Cage();
+  private int runs;
+
+  private Outcome add(Session session) {
+    runs++;
+    return Outcome.done(session.parts().add("Nortrap", "NEW " + runs, Optional.empty()));
+  }
+
+  private int parts() {
+    return cage.read(s -> s.parts().byKeyPrefix(PartKey.of("NEW").orElseThrow(), 9)).size();
+  }
+
+  private static Sent sent(String content) {
+    return new Sent("the-same-key", content, "storekeeper");
+  }
+
+  @Test
+  void theSameRequestTwiceIsAnsweredAlikeAndDoneOnce() {
+    Outcome first = cage.once().run(sent("six"), this::add);
+    assertThat(cage.once().run(sent("six"), this::add)).isEqualTo(first);
+    assertThat(runs).isEqualTo(1);
+    assertThat(parts()).isEqualTo(1);
+  }
+
+  @Test
+  void theSameKeyWithOtherContentIsRefused() {
+    cage.once().run(sent("six"), this::add);
+    assertThat(Cage.reasons(cage.once().run(sent("seven"), this::add)))
+        .containsExactly(RequestRefusal.OTHER_CONTENT);
+    assertThat(parts()).isEqualTo(1);
+  }
+
+  /** What was written before it was refused is gone, and the key is free for the next attempt. */
+  @Test
+  void aRefusalLeavesNothingBehind() {
+    Outcome refused =
+        cage.once()
+            .run(
+                sent("six"),
+                session -> {
+                  add(session);
+                  return Outcome.refused(new TooLate());
+                });
+    assertThat(refused.isRefusedFor(new TooLate())).isTrue();
+    assertThat(parts()).isZero();
+    assertThat(cage.once().run(sent("seven"), this::add)).isInstanceOf(Outcome.Done.class);
+    assertThat(parts()).isEqualTo(1);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "short", "with a space in it"})
+  void withoutAKeyNothingIsDone(String key) {
+    assertThat(Cage.reasons(cage.once().run(new Sent(key, "six", "storekeeper"), this::add)))
+        .containsExactly(RequestRefusal.KEY_LOST);
+    assertThat(runs).isZero();
+  }
+}

@@ -1,0 +1,101 @@
+package dev.lonja.desk.unit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.desk.Cage;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.RequestRefusal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Units come in like one that is there; WB-1 has an hour meter on each side. */
+class UnitDeskTest {
+
+  private static final LocalDate FEBRUARY = LocalDate.parse("2027-02-01");
+  private static final Map<String, MeterValue> NEW =
+      Map.of("port", MeterValue.ofHours("0"), "starboard", MeterValue.ofHours("12.5"));
+
+  @RegisterExtension private final Cage cage = new Cage();
+  private UnitDesk desk;
+
+  @BeforeEach
+  void open() {
+    desk = new UnitDesk(cage.store(), cage.clock(), cage.once());
+  }
+
+  private static UnitDesk.NewUnit boat(
+      String code, LocalDate first, Map<String, MeterValue> starts) {
+    return new UnitDesk.NewUnit("WB-1", code, "Workboat", first, starts);
+  }
+
+  private Unit unit(String code) {
+    return cage.read(session -> session.fleet().unitByCode(code)).orElseThrow();
+  }
+
+  @Test
+  void aNewUnitHasTheVariantAndTheMetersOfItsModel() {
+    assertThat(desk.add(cage.sent(), boat("WB-9", FEBRUARY, NEW)))
+        .isEqualTo(new Outcome.Done("WB-9"));
+    assertThat(unit("WB-9").variant()).isEqualTo(unit("WB-1").variant());
+    List<Meter> meters =
+        cage.read(session -> session.fleet().meters()).stream()
+            .filter(meter -> meter.unitId().equals(unit("WB-9").id()))
+            .toList();
+    assertThat(meters).extracting(Meter::name).containsExactly("port", "starboard");
+    assertThat(meters.get(1).start()).isEqualTo(MeterValue.ofHours("12.5"));
+  }
+
+  /** The code, the day and both meters are wrong; all four are told, and nothing comes in. */
+  @Test
+  void everythingWrongIsToldAtOnce() {
+    LocalDate tomorrow = Cage.TODAY.plusDays(1);
+    Map<String, MeterValue> starts = Map.of("port", MeterValue.ofKilometres("5"));
+    assertThat(Cage.reasons(desk.add(cage.sent(), boat("WB-2", tomorrow, starts))))
+        .isEqualTo(
+            List.of(
+                new UnitRefusal.CodeTaken("WB-2"),
+                new UnitRefusal.InFuture(tomorrow, Cage.TODAY),
+                new UnitRefusal.OtherMeasure("port", "h"),
+                new UnitRefusal.LacksMeter("starboard")));
+  }
+
+  /** /fleet/due is a page, so no unit is called DUE. */
+  @Test
+  void noUnitIsCalledLikeAPage() {
+    for (String code : List.of("DUE", "", "-1", "A B")) {
+      assertThat(Cage.reasons(desk.add(cage.sent(), boat(code, FEBRUARY, NEW))))
+          .isEqualTo(List.of(new UnitRefusal.BadCode(code)));
+    }
+  }
+
+  @Test
+  void twoPeopleDoNotOverwriteEachOther() {
+    long seen = unit("WB-2").version();
+    desk.edit(cage.sent(), "WB-2", seen, new UnitDesk.Edit("Blue boat", "WB", FEBRUARY));
+    assertThat(
+            Cage.reasons(
+                desk.edit(cage.sent(), "WB-2", seen, new UnitDesk.Edit("Red", "WB", FEBRUARY))))
+        .isEqualTo(List.of(RequestRefusal.CHANGED_MEANWHILE));
+    assertThat(unit("WB-2").name()).isEqualTo("Blue boat");
+  }
+
+  @Test
+  void aUnitWithAnOpenTrayStays() {
+    long version = unit("WB-3").version();
+    cage.store()
+        .write(
+            s -> s.trays().add(unit("WB-3").id(), "Oil", LocalDate.parse("2027-03-18"), List.of()));
+    assertThat(Cage.reasons(desk.retire(cage.sent(), "WB-3", version, "sold")))
+        .singleElement()
+        .isInstanceOf(UnitRefusal.TrayOpen.class);
+    desk.retire(cage.sent(), "WB-2", unit("WB-2").version(), "sold");
+    assertThat(unit("WB-2").retiredOn()).contains(Cage.TODAY);
+  }
+}

@@ -1,0 +1,69 @@
+package dev.lonja.store.tray;
+
+import static dev.lonja.store.schema.Tables.TRAY_LINE;
+
+import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.LineReason;
+import java.util.Map;
+import org.jooq.Field;
+import org.jooq.Record;
+
+/** The columns that say why a line is on a tray. */
+final class LineReasons {
+
+  private static final Cases<LineReason, Map<Field<?>, Object>> COLUMNS =
+      Cases.<LineReason, Map<Field<?>, Object>>over(LineReason.class)
+          .when(
+              LineReason.Fill.class,
+              fill ->
+                  Map.of(
+                      TRAY_LINE.REASON, "FILL",
+                      TRAY_LINE.CONDITION, fill.condition().name(),
+                      TRAY_LINE.FIRST_POUR_UL, fill.firstPour().pour().microlitres(),
+                      TRAY_LINE.RESERVE_UL, fill.firstPour().reserve().microlitres()))
+          .when(LineReason.Part.class, part -> noted("PART", part.note()))
+          .when(LineReason.NewSeal.class, seal -> noted("NEW_SEAL", seal.note()))
+          .when(LineReason.OnInspection.class, look -> noted("ON_INSPECTION", look.note()))
+          .when(
+              LineReason.Kit.class,
+              kit -> Map.of(TRAY_LINE.REASON, "KIT", TRAY_LINE.KIT_LINES, (long) kit.lines()))
+          .when(
+              LineReason.NotInBox.class,
+              box -> Map.of(TRAY_LINE.REASON, "NOT_IN_BOX", TRAY_LINE.BOX_OF_ID, box.original()))
+          .when(LineReason.ByHand.class, hand -> Map.of(TRAY_LINE.REASON, "BY_HAND"))
+          .all();
+
+  private LineReasons() {}
+
+  static Map<Field<?>, Object> columns(LineReason reason) {
+    return COLUMNS.apply(reason);
+  }
+
+  private static Map<Field<?>, Object> noted(String reason, String note) {
+    return Map.of(TRAY_LINE.REASON, reason, TRAY_LINE.NOTE, note);
+  }
+
+  static LineReason of(Record row) {
+    String note = row.get(TRAY_LINE.NOTE);
+    return switch (row.get(TRAY_LINE.REASON)) {
+      case "FILL" ->
+          new LineReason.Fill(
+              FillCondition.valueOf(row.get(TRAY_LINE.CONDITION)),
+              new FirstPour(
+                  new Volume(row.get(TRAY_LINE.FIRST_POUR_UL)),
+                  new Volume(row.get(TRAY_LINE.RESERVE_UL))));
+      case "PART" -> new LineReason.Part(note);
+      case "NEW_SEAL" -> new LineReason.NewSeal(note);
+      case "ON_INSPECTION" -> new LineReason.OnInspection(note);
+      case "KIT" -> new LineReason.Kit(Math.toIntExact(row.get(TRAY_LINE.KIT_LINES)));
+      case "NOT_IN_BOX" -> new LineReason.NotInBox(row.get(TRAY_LINE.BOX_OF_ID));
+      case "BY_HAND" -> new LineReason.ByHand();
+      default ->
+          throw new IllegalStateException(
+              "reason is " + row.get(TRAY_LINE.REASON) + " in the store");
+    };
+  }
+}

@@ -1,0 +1,123 @@
+package dev.lonja.store.tray;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Stores;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Lines of a tray on a real file: why they are there comes back as it was said. */
+class TrayLinesTest {
+
+  private static final ItemId CAN = new ItemId(2);
+
+  @TempDir Path folder;
+  private LonjaStore store;
+
+  @BeforeEach
+  void open() {
+    store = Stores.example(folder);
+  }
+
+  @AfterEach
+  void close() {
+    store.close();
+  }
+
+  static List<LineReason> reasons() {
+    return List.of(
+        new LineReason.Fill(
+            FillCondition.WITH_FILTER,
+            new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"))),
+        new LineReason.Part("oil the gasket"),
+        new LineReason.Part(""),
+        new LineReason.NewSeal("copper only"),
+        new LineReason.OnInspection("look at the pleats"),
+        new LineReason.Kit(3),
+        new LineReason.NotInBox(new ItemId(1)),
+        new LineReason.ByHand());
+  }
+
+  @ParameterizedTest
+  @MethodSource("reasons")
+  void aReasonComesBackAsItWasSaid(LineReason reason) {
+    TrayId tray = trayWith(reason);
+    assertThat(line(tray).reason()).isEqualTo(reason);
+  }
+
+  /** The test above and the columns know the same reasons. */
+  @Test
+  void noReasonIsForgotten() {
+    assertThat(reasons().stream().map(Object::getClass).distinct().toList())
+        .containsExactlyInAnyOrder(LineReason.class.getPermittedSubclasses());
+  }
+
+  @Test
+  void whatIsLaidInsteadKeepsWhatWasAskedFor() {
+    TrayId tray = trayWith(new LineReason.ByHand());
+    TrayLine.Substitution drum = new TrayLine.Substitution(CAN, "");
+    long line = line(tray).id();
+    store.write(
+        session -> {
+          session.trays().substitute(line, new ItemId(1), Optional.of(drum));
+          return line;
+        });
+    assertThat(line(tray).itemId()).isEqualTo(new ItemId(1));
+    assertThat(line(tray).askedItemId()).isEqualTo(CAN);
+    assertThat(line(tray).laid()).isEqualTo(Quantity.litres("0"));
+  }
+
+  /** A reason without what belongs to it, or with what belongs to another, is kept out. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "update tray_line set reason = 'WHIM'",
+        "update tray_line set reason = 'FILL'",
+        "update tray_line set reason = 'KIT'",
+        "update tray_line set reason = 'NOT_IN_BOX'",
+        "update tray_line set kit_lines = 0"
+      })
+  void halfAReasonIsRefused(String change) {
+    trayWith(new LineReason.ByHand());
+    assertThatThrownBy(() -> Stores.tamper(store, change)).hasMessageContaining("CHECK");
+  }
+
+  private TrayId trayWith(LineReason reason) {
+    return store.write(
+        session -> {
+          TrayId tray =
+              session
+                  .trays()
+                  .add(new UnitId(1), "Service", LocalDate.parse("2027-03-18"), List.of());
+          session
+              .trays()
+              .addLine(tray, CAN, "Sump", reason, Quantity.litres("6"), Destination.NONE);
+          return tray;
+        });
+  }
+
+  private TrayLine line(TrayId tray) {
+    return store.read(session -> session.trays().byId(tray)).map(Tray::lines).orElseThrow().get(0);
+  }
+}

@@ -1,0 +1,198 @@
+package dev.lonja.web.ahead;
+
+import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.forecast.Cover;
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.IsoWeek;
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Take;
+import dev.lonja.desk.forecast.AheadDesk;
+import dev.lonja.desk.forecast.Forecast;
+import dev.lonja.desk.forecast.Subject;
+import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import dev.lonja.web.tray.TrayWording;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/** Says in words what will be used and when each item runs short. */
+final class AheadWording {
+
+  private static final Cases<Take.Gap, String> GAP =
+      Cases.<Take.Gap, String>over(Take.Gap.class)
+          .when(Take.Gap.NoCapacity.class, gap -> gap.compartment() + ": no capacity on file")
+          .when(Take.Gap.NoItem.class, gap -> gap.place() + ": no item chosen")
+          .when(
+              Take.Gap.FilterVolumeUnknown.class,
+              gap -> gap.position() + ": the filter's volume is unknown")
+          .when(
+              Take.Gap.FilterStays.class,
+              gap ->
+                  gap.compartment()
+                      + ": the filter stays, and only the capacity with a new one is on file")
+          .all();
+
+  private static final int BAR_WEEKS = 8;
+  private static final List<Integer> HORIZONS = List.of(8, 26, 52);
+  private static final int SOON_DAYS = 28;
+
+  private final LocalDate today;
+
+  AheadWording(LocalDate today) {
+    this.today = today;
+  }
+
+  /** All items that are expected to be used, the shortest first. */
+  AheadView all(Forecast forecast, int weeks) {
+    List<Subject> used =
+        forecast.subjects().stream()
+            .filter(subject -> !subject.demands().isEmpty())
+            .sorted(
+                Comparator.comparing(
+                    (Subject subject) -> subject.cover().shortOn().orElse(LocalDate.MAX)))
+            .toList();
+    long shortCount = used.stream().filter(s -> s.cover().shortOn().isPresent()).count();
+    return new AheadView(
+        Words.count(used.size(), "item", "items")
+            + " in use, "
+            + shortCount
+            + " run short within "
+            + weeks
+            + " weeks",
+        HORIZONS.stream().map(w -> new AheadView.Horizon(w, w + " weeks", w == weeks)).toList(),
+        Math.min(BAR_WEEKS, weeks),
+        "week " + IsoWeek.of(today).number(),
+        forecast.plan().gaps().stream().map(AheadWording::gap).toList(),
+        used.stream().map(subject -> row(forecast, subject)).toList());
+  }
+
+  private AheadView.Row row(Forecast forecast, Subject subject) {
+    List<IsoWeek> weeks = forecast.plan().horizon();
+    List<IsoWeek> near = weeks.subList(0, Math.min(BAR_WEEKS, weeks.size()));
+    Map<IsoWeek, Quantity> use = subject.byWeek();
+    Item lead = subject.lead();
+    return new AheadView.Row(
+        subject.product().map(product -> "fluid").orElse(lead.family().words()),
+        Plate.of(lead),
+        subject.product().map(Drum::of),
+        WeekBars.draw(near, use, "Expected use of " + lead.number() + " by week"),
+        sum(subject, near, use).display(),
+        subject.free().display(),
+        lasts(subject.cover(), weeks.size()),
+        state(subject.cover()));
+  }
+
+  /** One item, or the fluid it is a pack of, with the lines behind a week or behind all of them. */
+  AheadItemView item(AheadDesk.OfItem of, Optional<IsoWeek> chosen) {
+    Subject subject = of.subject();
+    List<Demand> lines =
+        subject.demands().stream()
+            .filter(d -> chosen.isEmpty() || IsoWeek.of(d.date()).equals(chosen.get()))
+            .toList();
+    Quantity total =
+        lines.stream()
+            .map(Demand::quantity)
+            .reduce(Quantity.zero(subject.free().measure()), Quantity::plus);
+    return new AheadItemView(
+        Plate.of(subject.lead()),
+        subject.product().map(Drum::of),
+        subject.product().map(Product::id),
+        subject.free().display() + " free, " + summary(subject.cover()),
+        TideLine.draw(of.plan().today(), of.plan().horizon(), subject),
+        weeks(subject, chosen),
+        chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
+        lines.stream().map(line -> line(line, subject)).toList(),
+        exact(total));
+  }
+
+  private List<AheadItemView.Week> weeks(Subject subject, Optional<IsoWeek> chosen) {
+    List<AheadItemView.Week> rows = new ArrayList<>();
+    Quantity left = subject.free();
+    for (Map.Entry<IsoWeek, Quantity> week : subject.byWeek().entrySet()) {
+      left = left.minus(week.getValue());
+      rows.add(
+          new AheadItemView.Week(
+              week.getKey().display(),
+              week.getKey().monday().toString(),
+              Words.day(week.getKey().monday(), today),
+              exact(week.getValue()),
+              left.display(),
+              left.isNegative(),
+              chosen.filter(week.getKey()::equals).isPresent()));
+    }
+    return rows;
+  }
+
+  private AheadItemView.Line line(Demand demand, Subject subject) {
+    String pack =
+        subject.items().size() > 1
+            ? subject.items().stream()
+                    .filter(item -> item.id().equals(demand.itemId()))
+                    .findFirst()
+                    .orElseThrow()
+                    .number()
+                + ", "
+            : "";
+    return new AheadItemView.Line(
+        Words.day(demand.date(), today),
+        demand.unitCode(),
+        demand.service(),
+        demand.line().place(),
+        pack + TrayWording.reason(demand.line().reason()),
+        DueWording.why(demand.due(), today),
+        demand.held().isPositive()
+            ? exact(demand.line().expected()) + " less " + exact(demand.held()) + " on its tray"
+            : "",
+        exact(demand.quantity()));
+  }
+
+  /** Figures that are added up show every digit, so that the reader can add them too. */
+  private static String exact(Quantity quantity) {
+    return quantity.exactText() + " " + quantity.measure().symbol();
+  }
+
+  private static Quantity sum(Subject subject, List<IsoWeek> weeks, Map<IsoWeek, Quantity> use) {
+    return weeks.stream()
+        .map(use::get)
+        .filter(Objects::nonNull)
+        .reduce(Quantity.zero(subject.free().measure()), Quantity::plus);
+  }
+
+  private String summary(Cover cover) {
+    return cover
+        .shortOn()
+        .map(day -> "short on " + Words.day(day, today))
+        .orElse("covered for " + AheadDesk.WEEKS + " weeks");
+  }
+
+  private static String lasts(Cover cover, int weeks) {
+    return cover
+        .days()
+        .map(days -> Words.count(days, "day", "days"))
+        .orElse("over " + weeks + " weeks");
+  }
+
+  private State state(Cover cover) {
+    if (cover.shortOn().isEmpty()) {
+      return State.ready("covered");
+    }
+    LocalDate day = cover.shortOn().get();
+    String words = "short " + Words.day(day, today);
+    return day.isBefore(today.plusDays(SOON_DAYS)) ? State.ofShort(words) : State.note(words);
+  }
+
+  private static String gap(PlanLine.UnitGap gap) {
+    return gap.unitCode() + " " + GAP.apply(gap.gap()) + ".";
+  }
+}

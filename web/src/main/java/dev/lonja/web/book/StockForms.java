@@ -1,0 +1,159 @@
+package dev.lonja.web.book;
+
+import dev.lonja.core.cases.Cases;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.place.BinId;
+import dev.lonja.desk.ledger.StockDesk;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** The counter's forms on an item: what was typed, read and refused in words. */
+public final class StockForms {
+
+  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_LOT = 40;
+
+  private StockForms() {}
+
+  /**
+   * Why the desk refused.
+   *
+   * @param binField the form's field for where it goes
+   */
+  public static RefusalWording refusals(String binField) {
+    return LedgerWording.at("quantity")
+        .and(
+            RefusalWording.of(
+                StockDesk.Refused.class,
+                Cases.<StockDesk.Refused, Problem>over(StockDesk.Refused.class)
+                    .when(
+                        StockDesk.UnknownBin.class,
+                        none ->
+                            new Problem(
+                                binField,
+                                "There is no bin \""
+                                    + none.address()
+                                    + "\". Write one such as A-03."))
+                    .when(
+                        StockDesk.StandHoldsOther.class, other -> standHoldsOther(binField, other))
+                    .when(
+                        StockDesk.NoSuchPlace.class,
+                        none ->
+                            new Problem(
+                                "lotId",
+                                "Lot "
+                                    + none.lotId()
+                                    + " in bin "
+                                    + none.binId()
+                                    + " is no place of this item; choose one of its lots."))
+                    .when(
+                        StockDesk.NoSuchMovement.class,
+                        none ->
+                            Problem.ofWhole(
+                                "There is no movement " + none.movementId() + " of this item."))
+                    .all()));
+  }
+
+  /** An issue as typed. */
+  public record Issue(String quantity, String reason) {
+    /** Empty, with the problems noted, if it cannot be read. */
+    public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
+      Optional<BigDecimal> amount = amount(typed, quantity);
+      Optional<String> why = why(typed, reason);
+      return typed.all(() -> desk.issue(sent, itemId, amount.orElseThrow(), why.orElseThrow()));
+    }
+  }
+
+  /** A receipt as typed; {@code expires} may be empty, {@code cost} is for the whole delivery. */
+  public record Receipt(
+      String quantity, String lot, String bin, String expires, String cost, String reason) {
+    /** Empty, with the problems noted, if it cannot be read. */
+    public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
+      Optional<BigDecimal> amount = amount(typed, quantity);
+      Optional<String> lotCode = typed.text("lot", "The lot", lot, LONGEST_LOT);
+      Optional<LocalDate> expiresOn =
+          expires.isBlank() ? Optional.empty() : typed.day("expires", expires);
+      Optional<BigDecimal> paid = typed.decimal("cost", "The cost", cost);
+      if (paid.filter(c -> c.signum() < 0).isPresent()) {
+        typed.refuse("cost", "The cost is " + cost.strip() + "; allowed is 0 or more.");
+      }
+      Optional<String> why = why(typed, reason);
+      return typed.all(
+          () ->
+              desk.receive(
+                  sent,
+                  itemId,
+                  new StockDesk.Receipt(
+                      amount.orElseThrow(),
+                      lotCode.orElseThrow(),
+                      bin.strip(),
+                      expiresOn,
+                      paid.orElseThrow(),
+                      why.orElseThrow())));
+    }
+  }
+
+  /**
+   * A booking on one lot in one bin as typed.
+   *
+   * @param what count, adjust, scrap or transfer
+   * @param toBin the address to transfer to
+   */
+  public record OnLot(
+      String what, LotId lotId, BinId binId, String quantity, String toBin, String reason) {
+    /** Empty, with the problems noted, if it cannot be read. */
+    public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
+      Optional<BigDecimal> amount = amount(typed, quantity);
+      Optional<String> why = why(typed, reason);
+      Optional<StockDesk.OnLot> booking =
+          Arrays.stream(StockDesk.OnLot.values())
+              .filter(w -> w.name().toLowerCase(Locale.ROOT).equals(what))
+              .findFirst();
+      if (booking.isEmpty()) {
+        typed.refuse(
+            "what", "\"" + what + "\" is no booking; allowed are count, adjust, scrap, transfer.");
+      }
+      return typed.all(
+          () ->
+              desk.onLot(
+                  sent,
+                  itemId,
+                  new StockDesk.LotBooking(
+                      booking.orElseThrow(),
+                      lotId,
+                      binId,
+                      amount.orElseThrow(),
+                      toBin == null ? "" : toBin.strip(),
+                      why.orElseThrow())));
+    }
+  }
+
+  /** Why a movement is undone. */
+  public static Optional<String> why(Typed typed, String text) {
+    return typed.text("reason", "The reason", text, LONGEST_REASON);
+  }
+
+  private static Optional<BigDecimal> amount(Typed typed, String text) {
+    return typed.decimal("quantity", "The quantity", text);
+  }
+
+  private static Problem standHoldsOther(String field, StockDesk.StandHoldsOther other) {
+    return new Problem(
+        field,
+        other.bin().address()
+            + " holds "
+            + other.there().display()
+            + ", and a stand holds one product. Empty and clean it first, or put "
+            + other.coming().display()
+            + " elsewhere.");
+  }
+}

@@ -1,0 +1,243 @@
+package dev.lonja.web.item;
+
+import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.part.Properties;
+import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.desk.item.ItemDraft;
+import dev.lonja.web.crossref.PartNumbers;
+import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** Reads the item form into a draft. Everything wrong with it is in {@code typed}. */
+final class ItemForm {
+
+  private static final int LONGEST_MAKE = 60;
+  private static final int LONGEST_DESCRIPTION = 120;
+  private static final int LONGEST_BARCODE = 80;
+  private static final int MOST_ROWS = 40;
+
+  /** How many empty rows a list ends with. */
+  private static final int SPARE_ROWS = 2;
+
+  private static final BigDecimal MOST_DAYS = BigDecimal.valueOf(10_000);
+  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
+  private static final BigDecimal MOST_PIECES = BigDecimal.valueOf(1_000_000);
+  private static final BigDecimal MOST_PRICE = BigDecimal.valueOf(1_000_000);
+  private static final BigDecimal MOST_CONTENTS = BigDecimal.valueOf(200);
+
+  private final Map<String, String> fields;
+  private final Typed typed;
+
+  ItemForm(Map<String, String> fields, Typed typed) {
+    this.fields = fields;
+    this.typed = typed;
+  }
+
+  /** Empty, with the problems noted, if it cannot be read. */
+  Optional<ItemDraft> read() {
+    Optional<String> make = typed.text("make", "The make", text("make"), LONGEST_MAKE);
+    Optional<String> number = PartNumbers.number(typed, "number", text("number"));
+    Optional<Family> family = family();
+    Optional<String> description =
+        typed.text("description", "The description", text("description"), LONGEST_DESCRIPTION);
+    Optional<String> home = typed.text("homeBin", "The home bin", text("homeBin"), LONGEST_MAKE);
+    Properties properties = family.map(this::properties).orElse(Properties.NONE);
+    boolean isFluid = family.filter(f -> f == Family.FLUID).isPresent();
+    Measure measure = isFluid ? Measure.LITRES : Measure.PIECES;
+    Optional<ItemDraft.Fill> fluid = isFluid ? fluid() : Optional.empty();
+    Optional<Volume> filterVolume =
+        text("filterVolume").isEmpty()
+            ? Optional.empty()
+            : litres("filterVolume", "The oil in the filter");
+    ItemDraft.Keeping keeping =
+        new ItemDraft.Keeping(
+            days("shelfLife", "The shelf life"),
+            days("openLife", "The life once opened"),
+            !text("runningOut").isEmpty());
+    ItemDraft.Rows rows =
+        new ItemDraft.Rows(barcodes(), bins(measure), offers(measure), contents());
+    return typed.all(
+        () ->
+            new ItemDraft(
+                new ItemDraft.Identity(
+                    make.orElseThrow(), number.orElseThrow(), family.orElseThrow(), properties),
+                description.orElseThrow(),
+                home.orElseThrow(),
+                fluid,
+                filterVolume,
+                keeping,
+                rows));
+  }
+
+  private String text(String field) {
+    return fields.getOrDefault(field, "").strip();
+  }
+
+  private Optional<Family> family() {
+    Optional<Family> family =
+        Arrays.stream(Family.values()).filter(f -> f.name().equals(text("family"))).findFirst();
+    if (family.isEmpty()) {
+      typed.refuse("family", "Choose what kind of thing it is.");
+    }
+    return family;
+  }
+
+  private Properties properties(Family family) {
+    Properties properties = Properties.NONE;
+    for (Property<?> property : family.properties()) {
+      properties = with(properties, property);
+    }
+    return properties;
+  }
+
+  private <T> Properties with(Properties properties, Property<T> property) {
+    String text = text(property.name());
+    if (text.isEmpty()) {
+      return properties;
+    }
+    Optional<T> value = property.parse(text);
+    if (value.isEmpty()) {
+      typed.refuse(
+          property.name(),
+          property.words()
+              + " is \""
+              + text
+              + "\"; allowed is "
+              + property.allowed()
+              + ", or nothing.");
+    }
+    return value.map(v -> properties.with(property, v)).orElse(properties);
+  }
+
+  private Optional<ItemDraft.Fill> fluid() {
+    Optional<Volume> pack = litres("pack", "The pack");
+    if (text("product").isEmpty()) {
+      typed.refuse("product", "Choose the fluid that is in it.");
+      return Optional.empty();
+    }
+    ProductId product = ProductId.valueOf(text("product"));
+    return pack.map(volume -> new ItemDraft.Fill(product, volume));
+  }
+
+  private Optional<Volume> litres(String field, String what) {
+    return typed.decimalUpTo(field, what, text(field), MOST_LITRES).map(Volume::ofLitres);
+  }
+
+  private Optional<Integer> days(String field, String what) {
+    return text(field).isEmpty()
+        ? Optional.empty()
+        : whole(field, what + " in days", MOST_DAYS).map(BigDecimal::intValueExact);
+  }
+
+  private Optional<BigDecimal> whole(String field, String what, BigDecimal most) {
+    Optional<BigDecimal> value = typed.decimalUpTo(field, what, text(field), most);
+    if (value.filter(v -> v.stripTrailingZeros().scale() > 0).isPresent()) {
+      typed.refuse(field, what + " is " + text(field) + "; write a whole number.");
+      return Optional.empty();
+    }
+    return value;
+  }
+
+  private List<String> barcodes() {
+    List<String> codes =
+        Arrays.stream(text("barcodes").split("\\s+")).filter(c -> !c.isEmpty()).toList();
+    codes.stream()
+        .filter(code -> code.length() > LONGEST_BARCODE)
+        .forEach(
+            code ->
+                typed.refuse(
+                    "barcodes",
+                    "A barcode has "
+                        + code.length()
+                        + " characters; allowed are "
+                        + LONGEST_BARCODE
+                        + "."));
+    return codes;
+  }
+
+  private List<ItemDraft.Bin> bins(Measure measure) {
+    List<ItemDraft.Bin> bins = new ArrayList<>();
+    for (int row = 0; row < MOST_ROWS; row++) {
+      String address = text("bin-" + row);
+      if (!address.isEmpty()) {
+        int line = row;
+        Optional<Quantity> least = least(row, address, measure);
+        Optional<Quantity> most = amount("most-" + row, "The most in " + address, measure);
+        least.ifPresent(l -> most.ifPresent(m -> bins.add(new ItemDraft.Bin(line, address, l, m))));
+      }
+    }
+    return bins;
+  }
+
+  private Optional<Quantity> least(int row, String address, Measure measure) {
+    String text = text("least-" + row);
+    return text.isEmpty() || text.equals("0")
+        ? Optional.of(Quantity.zero(measure))
+        : amount("least-" + row, "The least in " + address, measure);
+  }
+
+  private Optional<Quantity> amount(String field, String what, Measure measure) {
+    Optional<BigDecimal> amount =
+        measure == Measure.PIECES
+            ? whole(field, what, MOST_PIECES)
+            : typed.decimalUpTo(field, what, text(field), MOST_PIECES);
+    return amount.map(value -> Quantity.of(measure, value));
+  }
+
+  private List<ItemDraft.Offer> offers(Measure measure) {
+    List<ItemDraft.Offer> offers = new ArrayList<>();
+    for (int row = 0; row < MOST_ROWS; row++) {
+      String name = text("supplier-" + row);
+      if (name.isEmpty()) {
+        continue;
+      }
+      Optional<BigDecimal> price =
+          typed.decimalUpTo(
+              "price-" + row, "The price of " + name, text("price-" + row), MOST_PRICE);
+      Optional<Quantity> pack = amount("supplyPack-" + row, "The pack of " + name, measure);
+      Optional<Quantity> least =
+          amount("supplyLeast-" + row, "The least order from " + name, measure);
+      if (price.isPresent() && pack.isPresent() && least.isPresent()) {
+        offers.add(
+            new ItemDraft.Offer(
+                row, name, text("orderNumber-" + row), price.get(), pack.get(), least.get()));
+      }
+    }
+    return offers;
+  }
+
+  private List<ItemDraft.Content> contents() {
+    List<ItemDraft.Content> contents = new ArrayList<>();
+    for (int row = 0; row < MOST_ROWS; row++) {
+      String part = text("content-" + row);
+      if (!part.isEmpty()) {
+        int line = row;
+        Optional<BigDecimal> quantity =
+            text("contentQuantity-" + row).isEmpty()
+                ? Optional.of(BigDecimal.ONE)
+                : whole("contentQuantity-" + row, "How many " + part, MOST_CONTENTS);
+        quantity.ifPresent(q -> contents.add(new ItemDraft.Content(line, part, q.intValueExact())));
+      }
+    }
+    return contents;
+  }
+
+  /** Rows of a list of the form, the spare ones included. */
+  static List<Integer> rows(Map<String, String> fields, String name) {
+    int used = 0;
+    while (fields.containsKey(name + "-" + used)) {
+      used++;
+    }
+    return IntStream.range(0, used + SPARE_ROWS).boxed().toList();
+  }
+}

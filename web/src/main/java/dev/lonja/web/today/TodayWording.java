@@ -1,0 +1,116 @@
+package dev.lonja.web.today;
+
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.service.Due;
+import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.tray.TodayDesk;
+import dev.lonja.desk.tray.TraysDesk;
+import dev.lonja.web.crossref.CandidateWording;
+import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.LineStates;
+import dev.lonja.web.frame.Svg;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/** Says in words what must leave the counter this week and what stands in the way. */
+final class TodayWording {
+
+  private final LocalDate today;
+
+  private TodayWording(LocalDate today) {
+    this.today = today;
+  }
+
+  static TodayView view(TodayDesk.Week week, LocalDate today) {
+    return new TodayWording(today).view(week);
+  }
+
+  private TodayView view(TodayDesk.Week week) {
+    long shortTrays =
+        week.trays().filter(t -> t.progress().state() == TrayProgress.State.SHORT).count();
+    return new TodayView(
+        Words.count(week.trays().count(), "tray", "trays")
+            + " on the rack, "
+            + shortTrays
+            + " with something short",
+        week.shelves().stream().map(TodayWording::shelf).toList(),
+        Stream.of(
+                week.shortLines().stream().map(TodayWording::shortLine),
+                week.late().stream().map(this::late),
+                week.silent().stream().map(this::silent))
+            .flatMap(Function.identity())
+            .toList());
+  }
+
+  private static TodayView.Shelf shelf(TodayDesk.Shelf shelf) {
+    return new TodayView.Shelf(
+        Words.weekday(shelf.day()),
+        String.valueOf(shelf.day().getDayOfMonth()),
+        shelf.trays().stream().map(TodayWording::block).toList(),
+        shelf.wishes().stream()
+            .map(
+                wish ->
+                    new TodayView.Wish(
+                        wish.unit(),
+                        wish.occurrence().title(),
+                        wish.occurrence().date().toString()))
+            .toList());
+  }
+
+  private static TodayView.Block block(TraysDesk.OnRack onRack) {
+    TrayProgress progress = onRack.progress();
+    int lines = progress.steps().size();
+    return new TodayView.Block(
+        onRack.tray().id(),
+        onRack.tray().unitCode(),
+        onRack.tray().title(),
+        progress.laidCount() + "/" + lines,
+        LineStates.of(progress),
+        fill(progress.laidCount(), lines));
+  }
+
+  private static String fill(int laid, int lines) {
+    Svg svg = new Svg(100, 6, laid + " of " + lines + " laid");
+    svg.rect(0, 0, 100, 6, "fill=\"#d3dedb\"");
+    svg.rect(0, 0, lines == 0 ? 0 : 100.0 * laid / lines, 6, "fill=\"#2c6a49\"");
+    return svg.done().replace("<svg ", "<svg preserveAspectRatio=\"none\" ");
+  }
+
+  private static TodayView.Need shortLine(TodayDesk.ShortLine line) {
+    return new TodayView.Need(
+        true,
+        line.item().number() + " short for " + line.tray().unitCode(),
+        line.step().line().place()
+            + ": "
+            + line.step().lacking().display()
+            + " short, wanted "
+            + Words.weekdayAndDay(line.wanted())
+            + "."
+            + line.instead().map(other -> " " + CandidateWording.instead(other)).orElse(""),
+        "/trays/" + line.tray().id());
+  }
+
+  private TodayView.Need late(TodayDesk.Late late) {
+    Due first = late.dues().get(0);
+    int more = late.dues().size() - 1;
+    return new TodayView.Need(
+        true,
+        late.unit().code() + " is overdue",
+        first.task().name()
+            + " "
+            + DueWording.state(first, today).word()
+            + (more == 0 ? "." : ", and " + more + " more."),
+        "/fleet/" + late.unit().code());
+  }
+
+  private TodayView.Need silent(MeterStanding meter) {
+    String code = meter.file().unit().code();
+    return new TodayView.Need(
+        false,
+        "Silent meter: " + code + ", " + meter.silentDays(today) + " days",
+        "Its due dates rest on an old reading. Read the " + meter.file().meter().name() + " meter.",
+        "/fleet/" + code);
+  }
+}

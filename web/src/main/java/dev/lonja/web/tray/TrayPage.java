@@ -1,0 +1,150 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.tray.FluidLine;
+import dev.lonja.desk.tray.TrayFile;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.crossref.CandidateWording;
+import dev.lonja.web.fluid.FluidAdvice;
+import dev.lonja.web.fluid.HazardWording;
+import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.LineStates;
+import dev.lonja.web.frame.Plate;
+import java.time.LocalDate;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Says in words what stands on a tray. */
+final class TrayPage {
+
+  private final TrayFile file;
+  private final LocalDate today;
+
+  private TrayPage(TrayFile file, LocalDate today) {
+    this.file = file;
+    this.today = today;
+  }
+
+  static TrayView view(TrayFile file, LocalDate today) {
+    return new TrayPage(file, today).view();
+  }
+
+  private TrayView view() {
+    Tray tray = file.tray();
+    TrayProgress progress = file.onRack().progress();
+    List<TrayView.LineRow> lines = file.lines().stream().map(this::line).toList();
+    return new TrayView(
+        tray.id(),
+        new TrayView.Head(
+            tray.number(),
+            tray.unitCode(),
+            tray.title(),
+            TraysView.when(tray, today),
+            progress.laidCount() + " of " + progress.steps().size() + " laid",
+            TraysView.state(file.onRack()),
+            lines.stream()
+                .filter(line -> !line.may().laid() && line.may().lay())
+                .map(TrayView.LineRow::bin)
+                .findFirst()
+                .orElse("")),
+        new TrayView.Standing(
+            tray.isOpen(),
+            progress.state() == TrayProgress.State.READY,
+            tray.state() == Tray.State.HANDED_OVER,
+            tray.version()),
+        lines,
+        job(),
+        file.meters().stream().map(this::meter).toList());
+  }
+
+  private TrayView.Job job() {
+    return new TrayView.Job(
+        file.job().workedOn().stream()
+            .filter(position -> position.torque().isPresent())
+            .map(
+                position ->
+                    new TrayView.TorqueRow(position.name(), position.torque().get().display()))
+            .toList(),
+        file.job().drives(),
+        file.job().drained().stream()
+            .filter(compartment -> !compartment.hint().isEmpty())
+            .map(compartment -> compartment.name() + ": " + compartment.hint())
+            .toList(),
+        cautions());
+  }
+
+  /** Those of the work, then those of each fluid's own hazards. */
+  private List<String> cautions() {
+    Set<String> cautions = new LinkedHashSet<>();
+    file.job()
+        .drained()
+        .forEach(compartment -> cautions.addAll(Cautions.whenDraining(compartment.kind())));
+    cautions.addAll(HazardWording.lines(file.hazards()));
+    return cautions.isEmpty() ? List.of() : Cautions.deferring(cautions);
+  }
+
+  private TrayView.MeterRow meter(MeterStanding meter) {
+    return new TrayView.MeterRow(
+        meter.file().meter().id(),
+        meter.file().meter().name(),
+        meter.file().meter().measure().symbol(),
+        meter.expectedToShow(today).display());
+  }
+
+  private TrayView.LineRow line(TrayFile.Line line) {
+    TrayLine asked = line.step().line();
+    Item item = file.item(asked);
+    return new TrayView.LineRow(
+        asked.id(),
+        item.id(),
+        item.homeBin().address(),
+        Plate.of(item),
+        item.product().map(Drum::of),
+        asked.wanted().display(),
+        LineStates.of(line.step()),
+        what(line),
+        may(line, item));
+  }
+
+  private TrayView.What what(TrayFile.Line line) {
+    TrayLine asked = line.step().line();
+    boolean replaced = asked.substitution().isPresent();
+    return new TrayView.What(
+        asked.place(),
+        TrayWording.note(asked.reason(), file.items()),
+        onTheShelf(line.substitutes()),
+        line.fluid().map(FluidLineWording::words).orElse(""),
+        line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),
+        replaced ? file.items().get(asked.askedItemId()).number() : "",
+        asked.substitution().map(TrayWording::why).orElse(""));
+  }
+
+  private static String onTheShelf(TrayFile.Instead instead) {
+    if (!instead.fluids().isEmpty()) {
+      return "Instead: "
+          + instead.fluids().stream()
+              .map(FluidAdvice::fromTheShelf)
+              .collect(Collectors.joining("; "))
+          + ".";
+    }
+    return instead.part().map(CandidateWording::instead).orElse("");
+  }
+
+  private TrayView.May may(TrayFile.Line line, Item item) {
+    boolean laid = line.step().line().isLaid();
+    boolean handedOver = file.tray().state() == Tray.State.HANDED_OVER;
+    return new TrayView.May(
+        laid,
+        line.step().state() == TrayProgress.LineState.TO_LAY
+            && line.fluid().filter(FluidLine::lacksSignature).isEmpty(),
+        !laid && item.measure() == Measure.PIECES,
+        !laid && line.fluid().isPresent(),
+        handedOver && line.out().isPositive() ? line.out().display() : "");
+  }
+}

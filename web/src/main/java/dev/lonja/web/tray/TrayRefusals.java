@@ -1,0 +1,126 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.cases.Cases;
+import dev.lonja.desk.meter.ReadingRefusal;
+import dev.lonja.desk.tray.TrayRefusal;
+import dev.lonja.web.book.LedgerWording;
+import dev.lonja.web.crossref.CandidateWording;
+import dev.lonja.web.fluid.FluidAdvice;
+import dev.lonja.web.meter.MeterEntry;
+import dev.lonja.web.meter.ReadingWording;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.RefusalWording;
+
+/** Why nothing was done to a tray, in words. */
+public final class TrayRefusals {
+
+  private static final Cases<TrayRefusal, Problem> REFUSED =
+      Cases.<TrayRefusal, Problem>over(TrayRefusal.class)
+          .when(
+              TrayRefusal.NothingPlanned.class,
+              none ->
+                  Problem.ofWhole(
+                      "Nothing is planned for "
+                          + none.unit()
+                          + " on "
+                          + none.day()
+                          + " any more. Look at its due dates again."))
+          .when(
+              TrayRefusal.NotOpen.class,
+              closed -> Problem.ofWhole("This tray is not open any more."))
+          .when(
+              TrayRefusal.NoSuchLine.class,
+              gone -> Problem.ofWhole("That line is no longer on an open tray."))
+          .when(
+              TrayRefusal.NoNumber.class,
+              none -> code("\"" + none.code() + "\" holds no letter and no digit. Scan a number."))
+          .when(
+              TrayRefusal.UnknownNumber.class,
+              none -> code("No item has the number \"" + none.code() + "\"."))
+          .when(
+              TrayRefusal.NotOnTray.class,
+              not -> code(not.item().number() + " is not on this tray. Open it to put it on."))
+          .when(
+              TrayRefusal.LaidInFull.class,
+              full -> code(full.item().number() + " is laid in full already."))
+          .when(TrayRefusal.UnknownItem.class, none -> Problem.ofWhole("That item is not known."))
+          .when(TrayRefusal.BadQuantity.class, TrayRefusals::badQuantity)
+          .when(
+              TrayRefusal.NowhereWithoutSignature.class,
+              nowhere ->
+                  new Problem(
+                      "quantity",
+                      "No compartment of "
+                          + nowhere.unit()
+                          + " takes it without a signature. "
+                          + FluidAdvice.words(nowhere.why())
+                          + " To sign for it, choose it on the compartment's own line."))
+          .when(
+              TrayRefusal.LacksSignature.class,
+              line ->
+                  code(
+                      line.line().line().place()
+                          + " "
+                          + FluidLineWording.words(line.line())
+                          + ". Nothing was laid."))
+          .when(
+              TrayRefusal.NotFree.class,
+              not ->
+                  code(
+                      not.place()
+                          + ": "
+                          + not.wanted().display()
+                          + " wanted, "
+                          + not.free().display()
+                          + " free. Nothing was laid."))
+          .when(
+              TrayRefusal.NobodySaidSo.class,
+              nobody -> new Problem("itemId", "Nobody has said that this item may stand in here."))
+          .when(
+              TrayRefusal.DoesNotFit.class,
+              not ->
+                  new Problem(
+                      "itemId",
+                      not.candidate().part().number()
+                          + " does not fit here: "
+                          + String.join("; ", CandidateWording.reasons(not.candidate()))
+                          + "."))
+          .when(
+              TrayRefusal.Changed.class,
+              changed ->
+                  Problem.ofWhole(
+                      "The tray has changed since this form was shown; what is on it now stands"
+                          + " above. Look it through and hand over again."))
+          .when(
+              TrayRefusal.NotAllLaid.class,
+              not -> Problem.ofWhole("Not every line is laid. Lay the rest, or leave it out."))
+          .when(
+              TrayRefusal.NotHandedOver.class,
+              not -> Problem.ofWhole("This tray is not handed over."))
+          .all();
+
+  /** At the fields of the tray's page. */
+  public static final RefusalWording WORDS =
+      RefusalWording.of(TrayRefusal.class, REFUSED)
+          .and(LedgerWording.at("back"))
+          .and(RefusalWording.of(ReadingRefusal.class, TrayRefusals::reading));
+
+  private TrayRefusals() {}
+
+  private static Problem code(String text) {
+    return new Problem("code", text);
+  }
+
+  private static Problem badQuantity(TrayRefusal.BadQuantity bad) {
+    return new Problem(
+        "quantity",
+        "The quantity is "
+            + bad.wanted().exactText()
+            + "; allowed is "
+            + (bad.wanted().isCountable() ? "more than 0." : "whole pieces."));
+  }
+
+  private static Problem reading(ReadingRefusal refusal) {
+    return new Problem(MeterEntry.field(refusal.meterId()), ReadingWording.why(refusal));
+  }
+}

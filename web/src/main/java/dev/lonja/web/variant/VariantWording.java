@@ -1,0 +1,214 @@
+package dev.lonja.web.variant;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.TorqueRange;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.desk.variant.VariantDesk;
+import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Says what is on file of a variant, as its forms show it. */
+final class VariantWording {
+
+  /** What a new position and a new task begin with. */
+  private static final Map<String, String> BLANK = Map.of("quantity", "1", "severity", "1");
+
+  private final VariantDesk.VariantFile file;
+
+  private VariantWording(VariantDesk.VariantFile file) {
+    this.file = file;
+  }
+
+  static VariantView.All all(List<StoredVariant> variants) {
+    return new VariantView.All(
+        variants.stream()
+            .map(
+                stored ->
+                    new VariantView.Variant(
+                        stored.variant().id(),
+                        stored.variant().display(),
+                        String.join(", ", stored.units()),
+                        stored.units().size()))
+            .toList());
+  }
+
+  static VariantView view(VariantDesk.VariantFile file) {
+    return new VariantWording(file).view();
+  }
+
+  private VariantView view() {
+    Variant variant = file.stored().variant();
+    return new VariantView(
+        variant.id(),
+        variant.display(),
+        file.stored().version(),
+        new VariantView.Named(variant.make(), variant.model(), variant.name()),
+        file.stored().units(),
+        file.needs().compartments().stream().map(this::compartment).toList(),
+        file.needs().positions().stream().map(this::position).toList(),
+        file.tasks().stream().map(this::task).toList(),
+        choices(),
+        BLANK);
+  }
+
+  private VariantView.Choices choices() {
+    return new VariantView.Choices(
+        Arrays.stream(Compartment.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
+        Arrays.stream(Position.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
+        Arrays.stream(Mounting.values()).map(m -> choice(m.name(), m.words())).toList(),
+        Stream.concat(
+                file.needs().compartments().stream()
+                    .map(c -> choice("compartment-" + c.id(), c.name())),
+                file.needs().positions().stream().map(p -> choice("position-" + p.id(), p.name())))
+            .toList(),
+        file.stored().meters().entrySet().stream()
+            .map(meter -> choice(meter.getKey(), meter.getKey() + ", " + meter.getValue()))
+            .toList(),
+        file.tasks().stream()
+            .filter(task -> task.lead().isEmpty())
+            .map(task -> choice(String.valueOf(task.id()), task.name()))
+            .toList());
+  }
+
+  private static VariantView.Choice choice(String value, String words) {
+    return new VariantView.Choice(value, words);
+  }
+
+  private VariantView.Row<CompartmentId> compartment(Compartment c) {
+    String capacities =
+        Arrays.stream(FillCondition.values())
+            .flatMap(k -> c.capacity(k).map(v -> v.display() + " " + k.words()).stream())
+            .collect(Collectors.joining(", "));
+    return new VariantView.Row<>(
+        c.id(),
+        joined(c.name(), c.spec().shortText(), number(c.itemId()), capacities),
+        Map.of(
+            "name", c.name(),
+            "kind", c.kind().name(),
+            "item", number(c.itemId()),
+            "dry", litres(c, FillCondition.DRY),
+            "withFilter", litres(c, FillCondition.WITH_FILTER),
+            "withoutFilter", litres(c, FillCondition.WITHOUT_FILTER),
+            "hint", c.hint()));
+  }
+
+  private static String litres(Compartment compartment, FillCondition condition) {
+    return compartment.capacity(condition).map(Volume::exactText).orElse("");
+  }
+
+  private VariantView.Row<PositionId> position(Position p) {
+    Map<String, String> fields = new HashMap<>();
+    fields.put("name", p.name());
+    fields.put("kind", p.kind().name());
+    fields.put("compartment", p.compartmentId().map(String::valueOf).orElse(""));
+    fields.put("item", number(p.itemId()));
+    fields.put("quantity", String.valueOf(p.quantity()));
+    fields.put("torque", p.torque().map(VariantWording::newtonMetres).orElse(""));
+    fields.put("mounting", p.mounting().map(Mounting::name).orElse(""));
+    fields.put("thread", p.thread());
+    fields.put("drive", p.drive());
+    fields.put("note", p.note());
+    fields.put("mostHeight", p.limits().mostHeight().map(Property.HEIGHT::print).orElse(""));
+    fields.put("mostOuter", p.limits().mostOuterDiameter().map(Property.HEIGHT::print).orElse(""));
+    fields.put("separator", p.limits().waterSeparator() ? "yes" : "");
+    fields.put("materials", String.join(", ", p.limits().materials()));
+    return new VariantView.Row<>(
+        p.id(),
+        joined(
+            p.name(),
+            p.kind().words(),
+            number(p.itemId()),
+            p.torque().map(TorqueRange::display).orElse("")),
+        fields);
+  }
+
+  private static String newtonMetres(TorqueRange torque) {
+    return torque.low().equals(torque.high())
+        ? torque.low().exactText()
+        : torque.low().exactText() + "-" + torque.high().exactText();
+  }
+
+  private VariantView.Row<TaskId> task(StoredTask t) {
+    Map<String, String> fields = new HashMap<>();
+    fields.put("service", t.service());
+    fields.put("name", t.name());
+    fields.put("action", t.action().name());
+    fields.put(
+        "subject",
+        t.compartment()
+            .map(id -> "compartment-" + id)
+            .orElseGet(() -> "position-" + t.position().orElseThrow()));
+    fields.put("meter", t.meter().orElse(""));
+    fields.put("run", VariantFormat.run(t.interval()));
+    fields.put("months", VariantFormat.months(t.interval()));
+    fields.put("firstRun", VariantFormat.run(t.first()));
+    fields.put("firstMonths", VariantFormat.months(t.first()));
+    fields.put("severity", PlainDecimal.of(t.severity()));
+    fields.put("severityReason", t.severityReason());
+    fields.put("lead", t.lead().map(TaskId::toString).orElse(""));
+    fields.put("nth", t.nth().map(String::valueOf).orElse(""));
+    fields.put("season", t.season().map(day -> day.toString().substring(2)).orElse(""));
+    fields.put("leadDays", t.leadDays().map(String::valueOf).orElse(""));
+    fields.put(
+        "byFluid",
+        t.byFluid().stream().map(VariantFormat::words).collect(Collectors.joining("\n")));
+    if (t.beforeLayUp()) {
+      fields.put("beforeLayUp", "true");
+    }
+    return new VariantView.Row<>(t.id(), joined(t.service(), t.name(), when(t)), fields);
+  }
+
+  private String when(StoredTask t) {
+    if (t.lead().isPresent()) {
+      String lead =
+          file.tasks().stream()
+              .filter(other -> t.lead().equals(Optional.of(other.id())))
+              .findFirst()
+              .map(StoredTask::name)
+              .orElse("");
+      return "every " + t.nth().orElse(0) + ". time of " + lead;
+    } else if (t.beforeLayUp()) {
+      return t.leadDays().orElse(0) + " days before a lay-up";
+    }
+    return t.season()
+        .map(day -> t.leadDays().orElse(0) + " days before " + day.toString().substring(2))
+        .orElseGet(
+            () ->
+                "every "
+                    + VariantFormat.words(t.interval()).replace(", ", " or ")
+                    + t.meter().map(meter -> " by " + meter).orElse(""));
+  }
+
+  /** The number of a preferred item, with its make where other makes use the number too. */
+  private String number(Optional<ItemId> itemId) {
+    return itemId
+        .map(file.items()::get)
+        .map(
+            item ->
+                file.shared().contains(item.id())
+                    ? item.make() + " " + item.number()
+                    : item.number())
+        .orElse("");
+  }
+
+  private static String joined(String... parts) {
+    return Stream.of(parts).filter(part -> !part.isEmpty()).collect(Collectors.joining(" · "));
+  }
+}
