@@ -151,6 +151,18 @@ class ItemFormTest {
     }
     assertThat(answer.words()).contains("Nothing was changed.").contains(problem);
     assertThat(answer.document().select("[name=" + field + "]").val()).isEqualTo(value);
+    assertThat(
+            answer
+                .document()
+                .select(
+                    "div:has([name="
+                        + field
+                        + "]) > .field-error, "
+                        + "div:has(> [name="
+                        + field
+                        + "]) .field-error")
+                .text())
+        .contains(problem);
     assertThat(visitor.get("/find?q=NT+20+888").words())
         .contains("No item, unit, bin or tray is called");
   }

@@ -83,6 +83,8 @@ class FleetPagesTest {
     assertThat(answer.document().select("form[action$=readings] input[name=value]").attr("value"))
         .isEqualTo(value);
     assertThat(answer.document().select("input[name=day]").attr("value")).isEqualTo(day);
+    assertThat(answer.document().select(".field-error").text()).contains(problem);
+    assertThat(answer.document().select("form:not([action$=readings]) .field-error")).isEmpty();
     assertThat(readingsOf("FL-3")).isEqualTo(before);
   }
 

@@ -149,6 +149,9 @@ class VariantsTest {
       assertThat(answer.document().select("details[open] [name=" + field + "]").val())
           .isEqualTo(typed);
     }
+    // at its field, in the form that was sent and in no other
+    assertThat(answer.document().select("details[open] .field-error").text()).contains(problem);
+    assertThat(answer.document().select("details:not([open]) .field-error")).isEmpty();
   }
 
   /** Neither an interval nor anything else says when the task comes. */

@@ -31,7 +31,7 @@ class AheadController {
   String all(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks, Model model) {
     int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
     model.addAttribute("view", new AheadWording(clock.today()).all(desk.all(ahead), ahead));
-    return "ahead";
+    return "ahead/ahead";
   }
 
   @GetMapping("/ahead/{itemId}")
@@ -41,6 +41,6 @@ class AheadController {
         desk.item(itemId)
             .map(of -> new AheadWording(clock.today()).item(of, week.map(IsoWeek::of)))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
-    return "ahead-item";
+    return "ahead/item";
   }
 }

@@ -20,7 +20,7 @@ class BenchController {
   @GetMapping("/bench")
   String bench(Model model) {
     model.addAttribute("view", desk.view());
-    return "bench";
+    return "bench/bench";
   }
 
   @PostMapping("/bench/meters")

@@ -26,6 +26,6 @@ class BookController {
         latest.lines().stream()
             .map(line -> MovementRow.of(line, latest.items().get(line.itemId()), clock))
             .toList());
-    return "book";
+    return "book/book";
   }
 }

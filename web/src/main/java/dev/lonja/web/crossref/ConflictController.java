@@ -51,6 +51,6 @@ class ConflictController {
   private String page(List<Problem> problems, Model model) {
     model.addAttribute("conflicts", ConflictRow.of(desk.all(), clock.today()));
     model.addAttribute("problems", problems);
-    return "conflicts";
+    return "crossref/conflicts";
   }
 }

@@ -47,13 +47,13 @@ class CrossReferenceController {
   @GetMapping("/fleet/{code}/fits/{positionId}")
   String fits(@PathVariable String code, @PathVariable PositionId positionId, Model model) {
     model.addAttribute("view", FitView.of(known(fits.fits(code, positionId)), clock.today()));
-    return "fits";
+    return "crossref/fits";
   }
 
   @GetMapping("/parts/{id}/map")
   String map(@PathVariable PartId id, Model model) {
     model.addAttribute("view", MapView.of(known(maps.map(id)), clock.today()));
-    return "map";
+    return "crossref/map";
   }
 
   @GetMapping("/find/measure")
@@ -62,7 +62,7 @@ class CrossReferenceController {
       @RequestParam Map<String, String> typed,
       Model model) {
     model.addAttribute("view", measures.measure(what, typed));
-    return "measure";
+    return "crossref/measure";
   }
 
   @GetMapping("/find/compare")
@@ -74,7 +74,7 @@ class CrossReferenceController {
       Model model) {
     model.addAttribute(
         "view", CompareView.of(known(comparisons.compare(asked, offered, unit, position))));
-    return "compare";
+    return "crossref/compare";
   }
 
   @GetMapping("/find/compare.pdf")

@@ -107,6 +107,6 @@ class ListController {
     model.addAttribute("sources", Source.values());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "lists";
+    return "crossref/lists";
   }
 }

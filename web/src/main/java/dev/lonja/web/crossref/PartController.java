@@ -97,6 +97,6 @@ class PartController {
     model.addAttribute("today", clock.today().toString());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "part";
+    return "crossref/part";
   }
 }

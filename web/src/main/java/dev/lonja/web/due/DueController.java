@@ -39,7 +39,7 @@ class DueController {
       Model model) {
     DuePage.Choice choice = new DuePage.Choice(unitClass, sort, show, page);
     model.addAttribute("view", DuePage.view(desk.coming(), choice, clock.today()));
-    return "due";
+    return "due/due";
   }
 
   @GetMapping("/fleet/burst")
@@ -68,6 +68,6 @@ class DueController {
         form.read(meter, clock.today(), typed).map(burst -> bursts.effect(meter, burst));
     model.addAttribute("view", BurstView.of(subject, meter, form, effect, clock.today()));
     model.addAttribute("problems", typed.problems());
-    return "burst";
+    return "due/burst";
   }
 }

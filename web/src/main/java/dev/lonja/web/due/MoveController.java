@@ -125,6 +125,6 @@ class MoveController {
     model.addAttribute("view", MoveView.of(movable, form.to(), clock.today()));
     model.addAttribute("reason", form.reason());
     model.addAttribute("problems", refused.isEmpty() ? problems : refused);
-    return "move";
+    return "due/move";
   }
 }

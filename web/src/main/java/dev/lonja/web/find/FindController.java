@@ -35,6 +35,6 @@ class FindController {
     }
     model.addAttribute("view", view);
     model.addAttribute("recents", RecentFinds.of(session));
-    return "find";
+    return "find/find";
   }
 }

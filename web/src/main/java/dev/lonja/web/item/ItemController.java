@@ -172,6 +172,6 @@ class ItemController {
     model.addAttribute("form", form);
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "item";
+    return "item/item";
   }
 }

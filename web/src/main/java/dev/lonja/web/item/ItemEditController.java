@@ -137,7 +137,7 @@ class ItemEditController {
   private static String page(ItemFormView view, List<Problem> problems, Model model) {
     model.addAttribute("view", view);
     model.addAttribute("problems", problems);
-    return "item-form";
+    return "item/form";
   }
 
   /** A field in which the two versions differ. */
@@ -162,6 +162,6 @@ class ItemEditController {
         "view", ItemFormView.of(Optional.of(theirs), theirs.fields(), desk.choices()));
     model.addAttribute("differences", differences);
     model.addAttribute("same", same);
-    return "item-conflict";
+    return "item/conflict";
   }
 }

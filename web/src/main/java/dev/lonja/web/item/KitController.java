@@ -123,6 +123,6 @@ class KitController {
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("kits", kits);
     model.addAttribute("problems", problems);
-    return "kit";
+    return "item/kit";
   }
 }

@@ -119,6 +119,6 @@ class MeterController {
     model.addAttribute("reported", feed.waiting());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "meters";
+    return "meter/meters";
   }
 }

@@ -136,6 +136,6 @@ class UnitMetersController {
     model.addAttribute("view", UnitMetersWording.view(file(code), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "unit-meters";
+    return "meter/unit";
   }
 }

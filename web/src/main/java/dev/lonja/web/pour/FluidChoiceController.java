@@ -114,6 +114,6 @@ class FluidChoiceController {
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "fluid-line";
+    return "pour/fluid-line";
   }
 }

@@ -54,7 +54,7 @@ class PackController {
         PackView.of(
             products, asked, advice, need.filter(n -> typed.problems().isEmpty()), clock.today()));
     model.addAttribute("problems", typed.problems());
-    return "packs";
+    return "pour/packs";
   }
 
   private Optional<PackDesk.Need> need(String litres, String by, Typed typed) {

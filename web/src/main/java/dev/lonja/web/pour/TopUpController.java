@@ -165,6 +165,6 @@ class TopUpController {
     List<Problem> all = new ArrayList<>(problems);
     read.problems().stream().filter(p -> !all.contains(p)).forEach(all::add);
     model.addAttribute("problems", all);
-    return "top-up";
+    return "pour/top-up";
   }
 }

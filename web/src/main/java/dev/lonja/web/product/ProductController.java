@@ -50,7 +50,7 @@ class ProductController {
   @GetMapping
   String all(Model model) {
     model.addAttribute("view", ProductWording.all(desk.all()));
-    return "products";
+    return "product/products";
   }
 
   @GetMapping("/{id:[0-9]+}")
@@ -60,7 +60,7 @@ class ProductController {
         desk.file(id)
             .map(new ProductWording(clock.today())::view)
             .orElseThrow(ProductController::notFound));
-    return "product";
+    return "product/product";
   }
 
   @GetMapping("/new")
@@ -142,7 +142,7 @@ class ProductController {
     model.addAttribute("view", ProductWording.form(product, fields, desk.hazards()));
     model.addAttribute("effect", fields.isEmpty() ? ProductView.Effect.NOTHING : effect(fields));
     model.addAttribute("problems", problems);
-    return "product-form";
+    return "product/form";
   }
 
   private static ResponseStatusException notFound() {

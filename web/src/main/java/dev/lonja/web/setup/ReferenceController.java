@@ -142,6 +142,6 @@ class ReferenceController {
     model.addAttribute("view", ReferenceView.of(desk.reference()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "reference";
+    return "setup/reference";
   }
 }

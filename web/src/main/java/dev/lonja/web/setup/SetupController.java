@@ -67,6 +67,6 @@ class SetupController {
     model.addAttribute("view", PolicyForms.view(desk.policies()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "setup";
+    return "setup/setup";
   }
 }

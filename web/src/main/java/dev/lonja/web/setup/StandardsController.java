@@ -80,7 +80,7 @@ class StandardsController {
   @GetMapping
   String files(Model model) {
     model.addAttribute("files", desk.all().stream().map(StandardView.FileRow::of).toList());
-    return "standards";
+    return "setup/standards";
   }
 
   @GetMapping("/{name}")
@@ -114,6 +114,6 @@ class StandardsController {
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "standard";
+    return "setup/standard";
   }
 }

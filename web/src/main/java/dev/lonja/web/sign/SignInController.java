@@ -70,7 +70,7 @@ class SignInController {
 
   @GetMapping("/sign-in")
   String signIn() {
-    return "sign-in";
+    return "sign/sign-in";
   }
 
   @GetMapping("/first-start")
@@ -92,6 +92,6 @@ class SignInController {
   private static String page(FirstStartDesk.Beginning form, List<Problem> problems, Model model) {
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
-    return "first-start";
+    return "sign/first-start";
   }
 }

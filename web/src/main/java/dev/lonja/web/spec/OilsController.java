@@ -33,6 +33,6 @@ class OilsController {
         Arrays.stream(FluidKind.values()).filter(k -> k.name().equalsIgnoreCase(kind)).findFirst();
     MatrixDesk.Query query = new MatrixDesk.Query(asked, unitClass, shelf, spec, product);
     model.addAttribute("view", MatrixView.of(desk.matrix(query), query));
-    return "oils";
+    return "spec/oils";
   }
 }

@@ -47,7 +47,7 @@ class SpecController {
     model.addAttribute("problems", entry.problems());
     model.addAttribute("typed", typed);
     model.addAttribute("months", WindowEntry.monthChoices());
-    return "spec";
+    return "spec/spec";
   }
 
   @GetMapping(PATH + "/edit")
@@ -100,7 +100,7 @@ class SpecController {
     model.addAttribute("view", form);
     model.addAttribute("effect", effect(form.fields()));
     model.addAttribute("problems", problems);
-    return "spec-form";
+    return "spec/form";
   }
 
   private static ResponseStatusException notFound() {

@@ -87,6 +87,6 @@ class YearController {
     model.addAttribute("view", YearView.of(desk.year(), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "year";
+    return "spec/year";
   }
 }

@@ -81,7 +81,7 @@ class StudyController {
     model.addAttribute("view", StudyWording.all(desk.all(), desk.products(), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "studies";
+    return "study/studies";
   }
 
   private String page(long id, List<Problem> problems, Model model) {
@@ -91,6 +91,6 @@ class StudyController {
             .map(file -> StudyWording.view(file, clock.today()))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("problems", problems);
-    return "study";
+    return "study/study";
   }
 }

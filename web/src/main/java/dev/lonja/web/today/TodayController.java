@@ -28,6 +28,6 @@ class TodayController {
       return "redirect:/trays";
     }
     model.addAttribute("view", TodayWording.view(desk.week(), clock.today()));
-    return "today";
+    return "today/today";
   }
 }

@@ -76,6 +76,6 @@ class SubstituteController {
     model.addAttribute("view", SubstituteView.of(line(id, lineId), clock.today()));
     model.addAttribute("reason", reason);
     model.addAttribute("problems", problems);
-    return "instead";
+    return "tray/instead";
   }
 }

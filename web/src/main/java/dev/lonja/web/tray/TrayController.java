@@ -61,7 +61,7 @@ class TrayController {
   @GetMapping("/trays")
   String all(Authentication person, Model model) {
     model.addAttribute("view", TraysView.of(trays.rack(viewer(person)), clock.today()));
-    return "trays";
+    return "tray/trays";
   }
 
   @GetMapping("/trays/{id}")
@@ -244,7 +244,7 @@ class TrayController {
     model.addAttribute("findings", new FindingsForm(findings.toNote(page.id())).view());
     model.addAttribute("typed", page.typed());
     model.addAttribute("problems", problems);
-    return "tray";
+    return "tray/tray";
   }
 
   private static TraysDesk.Viewer viewer(Authentication person) {

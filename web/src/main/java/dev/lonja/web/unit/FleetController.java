@@ -59,7 +59,7 @@ class FleetController {
   @GetMapping("/fleet")
   String all(Model model) {
     model.addAttribute("view", FleetView.of(desk.all(), clock.today()));
-    return "fleet";
+    return "unit/fleet";
   }
 
   @GetMapping("/fleet/{code}")
@@ -133,7 +133,7 @@ class FleetController {
     Optional<FleetDesk.Retired> retired = desk.retired(code);
     if (retired.isPresent()) {
       model.addAttribute("view", UnitWording.retired(retired.get(), clock));
-      return "retired-unit";
+      return "unit/retired";
     }
     model.addAttribute("view", UnitWording.view(file(code), clock));
     model.addAttribute("typed", entered.reading().orElse(null));
@@ -141,6 +141,6 @@ class FleetController {
     if (!model.containsAttribute("problems")) {
       model.addAttribute("problems", problems);
     }
-    return "unit";
+    return "unit/unit";
   }
 }

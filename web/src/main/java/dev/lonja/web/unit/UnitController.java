@@ -88,7 +88,7 @@ class UnitController {
     model.addAttribute("view", UnitTableView.of(preview));
     model.addAttribute("table", table);
     model.addAttribute("problems", problems.isEmpty() ? refused : problems);
-    return "unit-import";
+    return "unit/table";
   }
 
   @PostMapping("/fleet/{code}/edit")
@@ -137,6 +137,6 @@ class UnitController {
     model.addAttribute("view", NewUnitView.of(desk.models(like), clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "new-unit";
+    return "unit/new";
   }
 }

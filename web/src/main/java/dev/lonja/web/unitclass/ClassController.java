@@ -65,7 +65,7 @@ class ClassController {
     model.addAttribute("view", ClassView.all(desk.all()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "classes";
+    return "unitclass/classes";
   }
 
   @GetMapping(PATH + "/{code}")
@@ -138,6 +138,6 @@ class ClassController {
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "class";
+    return "unitclass/class";
   }
 }

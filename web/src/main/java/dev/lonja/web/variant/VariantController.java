@@ -73,7 +73,7 @@ class VariantController {
     model.addAttribute("view", VariantWording.all(desk.all()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "variants";
+    return "variant/variants";
   }
 
   @GetMapping("/{id}")
@@ -189,6 +189,6 @@ class VariantController {
     model.addAttribute("open", shown.form());
     model.addAttribute("typed", shown.typed());
     model.addAttribute("problems", problems);
-    return "variant";
+    return "variant/variant";
   }
 }
