@@ -143,7 +143,7 @@ public class FluidChoiceDesk {
   }
 
   private Optional<PackChoice.Choice> packs(Session session, Target target) {
-    return new PackOffers(session, clock.today())
+    return new ProductPacks(session, clock.today())
         .fromTheShelf(
             target.book(),
             target.fluid().product().id(),

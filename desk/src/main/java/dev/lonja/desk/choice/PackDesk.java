@@ -71,7 +71,7 @@ public class PackDesk {
 
   private Advice advice(Session session, FluidBook book, ProductClaims read, Optional<Need> need) {
     ProductId id = read.product().id();
-    PackOffers offers = new PackOffers(session, clock.today());
+    ProductPacks packs = new ProductPacks(session, clock.today());
     int places = 0;
     List<WronglyUsed> wrongly = new ArrayList<>();
     for (SpecUse use : SpecUse.all(session, FleetPicture.load(session, clock.today()))) {
@@ -88,7 +88,7 @@ public class PackDesk {
         read.product(),
         places,
         wrongly,
-        need.flatMap(n -> offers.forSale(book, id, n.litres(), n.by())),
-        need.flatMap(n -> offers.fromTheShelf(book, id, n.litres(), n.by())));
+        need.flatMap(n -> packs.forSale(book, id, n.litres(), n.by())),
+        need.flatMap(n -> packs.fromTheShelf(book, id, n.litres(), n.by())));
   }
 }

@@ -54,7 +54,7 @@ public class StudyDesk extends KeepersDesk {
    */
   public record StudyFile(
       KeptStudy kept,
-      ChangeOverPlan.Plan plan,
+      ChangeOvers plan,
       Map<CompartmentId, SpecUse> places,
       Map<ProductId, Product> products,
       Map<UnitId, String> units,
@@ -109,7 +109,7 @@ public class StudyDesk extends KeepersDesk {
     session.fleet().units().forEach(unit -> units.put(unit.id(), unit.code()));
     return new StudyFile(
         kept,
-        new ChangeOverPlan(session, clock.today()).of(kept.study()),
+        ChangeOvers.of(session, clock.today(), kept.study()),
         places,
         products,
         units,
@@ -158,8 +158,8 @@ public class StudyDesk extends KeepersDesk {
           if (kept.isEmpty()) {
             return Outcome.refused(Refused.NOT_ON_FILE);
           }
-          List<ChangeOverPlan.Change> changes =
-              new ChangeOverPlan(session, clock.today()).of(kept.get().study()).changes();
+          List<ChangeOvers.Change> changes =
+              ChangeOvers.of(session, clock.today(), kept.get().study()).changes();
           if (changes.isEmpty()) {
             return Outcome.refused(Refused.NOTHING_TO_CHANGE);
           }

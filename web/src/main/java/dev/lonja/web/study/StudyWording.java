@@ -4,7 +4,7 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
-import dev.lonja.desk.choice.ChangeOverPlan;
+import dev.lonja.desk.choice.ChangeOvers;
 import dev.lonja.desk.choice.StudyDesk;
 import dev.lonja.desk.fluid.SpecUse;
 import dev.lonja.store.fluid.StudyRepository;
@@ -95,7 +95,7 @@ final class StudyWording {
                 .toList()),
         new StudyView.ChangeOver(
             file.plan().changes().stream()
-                .sorted(Comparator.comparing(ChangeOverPlan.Change::on))
+                .sorted(Comparator.comparing(ChangeOvers.Change::on))
                 .map(this::change)
                 .toList(),
             file.plan().rests().stream().map(this::rest).toList()),
@@ -147,7 +147,7 @@ final class StudyWording {
         .toList();
   }
 
-  private StudyView.ChangeRow change(ChangeOverPlan.Change change) {
+  private StudyView.ChangeRow change(ChangeOvers.Change change) {
     return new StudyView.ChangeRow(
         place(change.compartmentId()),
         product(change.from()),
@@ -156,7 +156,7 @@ final class StudyWording {
         Words.day(change.on(), today));
   }
 
-  private String rest(ChangeOverPlan.Rest rest) {
+  private String rest(ChangeOvers.Rest rest) {
     return rest.litres().display()
         + " of "
         + product(rest.productId())

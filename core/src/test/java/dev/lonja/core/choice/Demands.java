@@ -1,0 +1,55 @@
+package dev.lonja.core.choice;
+
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.Fleets;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Due;
+import dev.lonja.core.service.Services;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.Set;
+
+/** What is expected to be filled, for worked examples. */
+final class Demands {
+
+  private Demands() {}
+
+  /** So many litres laid for a compartment on a day, and as many expected. */
+  static Demand fill(long compartment, String day, String litres) {
+    Task task =
+        Services.task(
+            new TaskId(compartment),
+            new Task.Action.ChangeFluid(new CompartmentId(compartment)),
+            "250",
+            null);
+    LocalDate date = LocalDate.parse(day);
+    TakeLine line =
+        new TakeLine(
+            task.id(),
+            new ItemId(1),
+            "sump",
+            Destination.compartment(new CompartmentId(compartment)),
+            Quantity.litres(litres),
+            Quantity.litres(litres),
+            new TakeLine.Reason.Part(""));
+    Due due =
+        new Due(
+            Services.done(task, "2027-01-01", "800", Fleets.steady("2027-03-15", "1000", "10")),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.of(date),
+            Optional.of(date),
+            Optional.of(Due.Cause.METER),
+            Optional.empty(),
+            Optional.empty(),
+            Set.of());
+    return new Demand(new UnitId(7), "FL-9", "Oil", date, due, line, Quantity.litres("0"), 0);
+  }
+}
