@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.forecast.Subject;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Forecast;
-import dev.lonja.desk.forecast.Subject;
 import java.math.BigDecimal;
 import java.util.List;
 import org.jsoup.nodes.Element;

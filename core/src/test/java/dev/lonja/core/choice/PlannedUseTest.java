@@ -1,6 +1,6 @@
 package dev.lonja.core.choice;
 
-import static dev.lonja.core.choice.Demands.fill;
+import static dev.lonja.core.forecast.Demands.fill;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.quantity.Volume;

@@ -1,6 +1,7 @@
 package dev.lonja.desk.forecast;
 
 import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;

@@ -2,8 +2,8 @@ package dev.lonja.web.ahead;
 
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
+import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.desk.forecast.Subject;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;

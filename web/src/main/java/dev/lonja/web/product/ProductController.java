@@ -78,7 +78,7 @@ class ProductController {
   String effect(@RequestParam Map<String, String> fields, Model model) {
     desk.admit();
     model.addAttribute("effect", effect(fields));
-    return "product-form :: effect";
+    return "product/form :: effect";
   }
 
   private ProductView.Effect effect(Map<String, String> fields) {

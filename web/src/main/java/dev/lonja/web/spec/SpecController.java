@@ -61,7 +61,7 @@ class SpecController {
       @PathVariable CompartmentId id, @RequestParam Map<String, String> fields, Model model) {
     desk.admit();
     model.addAttribute("effect", effect(fields));
-    return "spec-form :: effect";
+    return "spec/form :: effect";
   }
 
   private SpecView.Effect effect(Map<String, String> fields) {

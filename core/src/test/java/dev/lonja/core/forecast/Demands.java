@@ -1,9 +1,8 @@
-package dev.lonja.core.choice;
+package dev.lonja.core.forecast;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.quantity.Quantity;
@@ -17,12 +16,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /** What is expected to be filled, for worked examples. */
-final class Demands {
+public final class Demands {
 
   private Demands() {}
 
-  /** So many litres laid for a compartment on a day, and as many expected. */
-  static Demand fill(long compartment, String day, String litres) {
+  /** So many litres laid for a compartment on a day, and as many expected, of item 1. */
+  public static Demand fill(long compartment, String day, String litres) {
+    return fill(new ItemId(1), compartment, day, litres);
+  }
+
+  static Demand fill(ItemId item, long compartment, String day, String litres) {
     Task task =
         Services.task(
             new TaskId(compartment),
@@ -33,7 +36,7 @@ final class Demands {
     TakeLine line =
         new TakeLine(
             task.id(),
-            new ItemId(1),
+            item,
             "sump",
             Destination.compartment(new CompartmentId(compartment)),
             Quantity.litres(litres),

@@ -1,0 +1,96 @@
+package dev.lonja.core.forecast;
+
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Quantity;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+
+/**
+ * What is looked ahead for as one: an item, or a fluid in all its packs, with what is free and what
+ * is expected to be used, in order of date.
+ */
+public record Subject(
+    List<Item> items, Optional<Product> product, Quantity free, Cover cover, List<Demand> demands) {
+
+  public Subject {
+    items = List.copyOf(items);
+    demands = List.copyOf(demands);
+  }
+
+  /**
+   * The subjects of a store: fluids by product, everything else by item, in the items' order.
+   *
+   * @param free by item; absent means nothing
+   */
+  public static List<Subject> all(
+      List<Item> items, Map<ItemId, Quantity> free, Collection<Demand> demands, LocalDate today) {
+    Map<ItemId, List<Demand>> byItem = new HashMap<>();
+    for (Demand demand : demands) {
+      byItem.computeIfAbsent(demand.itemId(), id -> new ArrayList<>()).add(demand);
+    }
+    Map<Object, List<Item>> groups = new LinkedHashMap<>();
+    for (Item item : items) {
+      Object group = item.product().<Object>map(Product::id).orElse(item.id());
+      groups.computeIfAbsent(group, g -> new ArrayList<>()).add(item);
+    }
+    return groups.values().stream().map(group -> of(group, free, byItem, today)).toList();
+  }
+
+  private static Subject of(
+      List<Item> items,
+      Map<ItemId, Quantity> free,
+      Map<ItemId, List<Demand>> demands,
+      LocalDate today) {
+    Quantity sum = Quantity.zero(items.get(0).measure());
+    List<Demand> all = new ArrayList<>();
+    for (Item item : items) {
+      sum = sum.plus(free.getOrDefault(item.id(), Quantity.zero(item.measure())));
+      all.addAll(demands.getOrDefault(item.id(), List.of()));
+    }
+    all.sort(Comparator.comparing(Demand::date).thenComparing(Demand::unitCode));
+    return new Subject(items, items.get(0).product(), sum, Cover.of(sum, all, today), all);
+  }
+
+  /**
+   * The item that stands for the subject: of a fluid, the pack of which most is expected to be
+   * used; of several such the first, as of packs that nothing asks for.
+   */
+  public Item lead() {
+    Item lead = items.get(0);
+    for (Item item : items) {
+      if (asked(item).compareTo(asked(lead)) > 0) {
+        lead = item;
+      }
+    }
+    return lead;
+  }
+
+  private Quantity asked(Item item) {
+    return demands.stream()
+        .filter(demand -> demand.itemId().equals(item.id()))
+        .map(Demand::quantity)
+        .reduce(Quantity.zero(item.measure()), Quantity::plus);
+  }
+
+  /** What is expected to be used, by week; weeks without use are absent. */
+  public SortedMap<IsoWeek, Quantity> byWeek() {
+    SortedMap<IsoWeek, Quantity> weeks = new TreeMap<>();
+    for (Demand demand : demands) {
+      if (!demand.quantity().isZero()) {
+        weeks.merge(IsoWeek.of(demand.date()), demand.quantity(), Quantity::plus);
+      }
+    }
+    return weeks;
+  }
+}
