@@ -39,6 +39,10 @@ class UnitMetersTest {
     assertThat(visitor.get("/fleet/meters").document().select("tr:contains(FL-1)").text())
         .contains("6,120 h on 15 Mar")
         .contains("4 h");
+    Map<String, String> below = Map.of("value", "3.9", "day", "2027-03-15");
+    assertThat(visitor.submit(visitor.get("/fleet/FL-1").form("/readings"), below).words())
+        .contains(
+            "3.9 h is below what this meter started at when it was put in, 4 h on 2027-03-15.");
     assertThat(SERVER.isSound()).isTrue();
   }
 

@@ -2,8 +2,10 @@ package dev.lonja.core.meter;
 
 /** Why a reading is kept but not counted. */
 public enum ReadingFlag {
-  /** Below the last accepted reading, or below what its meter started at. */
+  /** Below the last accepted reading. */
   BACKWARDS,
+  /** Below what its meter started at when it was put in; nobody can accept it. */
+  BELOW_START,
   /** More than 24 h or 1,500 km a day since the last accepted reading. */
   IMPOSSIBLE,
   /** Above a later reading that a person accepted. */

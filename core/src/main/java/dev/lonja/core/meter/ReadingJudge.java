@@ -125,7 +125,7 @@ final class ReadingJudge {
       return Optional.of(ReadingFlag.REFUSED);
     }
     if (isBelowFloor(reading)) {
-      return Optional.of(ReadingFlag.BACKWARDS);
+      return Optional.of(ReadingFlag.BELOW_START);
     }
     LifePoint point = point(reading);
     if (last.filter(before -> point.life().compareTo(before.life()) < 0).isPresent()) {

@@ -51,10 +51,10 @@ class MeterReplacementTest {
   }
 
   @Test
-  void belowItsStartANewMeterRunsBackwards() {
+  void belowItsStartAReadingIsNotOfTheNewMeter() {
     Reading below = hours(3, "2027-03-11", "2.9");
     MeterNotes notes = notes(END, below).with(replacement(END, "3"));
-    assertThat(ReadingLog.judge(notes).readings().get(1).flag()).contains(ReadingFlag.BACKWARDS);
+    assertThat(ReadingLog.judge(notes).readings().get(1).flag()).contains(ReadingFlag.BELOW_START);
     assertThat(ReadingLog.judge(notes.with(accept(1, below))).readings().get(1).accepted())
         .isFalse();
   }

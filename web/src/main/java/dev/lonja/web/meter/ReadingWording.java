@@ -3,11 +3,13 @@ package dev.lonja.web.meter;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.LifePoint;
+import dev.lonja.core.meter.ReadingFlag;
 import dev.lonja.core.meter.Ruling;
 import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
+import java.util.Locale;
 
 /** Why a reading is set aside, in words. */
 public final class ReadingWording {
@@ -47,6 +49,11 @@ public final class ReadingWording {
     String value = judged.reading().value().display();
     return switch (judged.flag().orElseThrow()) {
       case BACKWARDS -> value + " is below the last accepted reading, " + against(judged) + ".";
+      case BELOW_START ->
+          value
+              + " is below what this meter started at when it was put in, "
+              + against(judged)
+              + ".";
       case IMPOSSIBLE ->
           value
               + " would be more than "
@@ -58,6 +65,11 @@ public final class ReadingWording {
       case REFUSED -> "Set aside by " + ruled(judged) + ".";
       case CORRECTED -> "Corrected by a later entry.";
     };
+  }
+
+  /** A flag in a word or two. */
+  public static String flag(ReadingFlag flag) {
+    return flag.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   /** Who decided, and why: "auditor: read by two". */

@@ -13,7 +13,6 @@ import dev.lonja.web.unitclass.MonthBars;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Says in words what was noted of one unit's meters. */
@@ -99,7 +98,7 @@ final class UnitMetersWording {
     if (judged.accepted()) {
       return judged.ruling().isEmpty() ? State.ready("counts") : State.ready("counts, accepted");
     }
-    return State.note(judged.flag().orElseThrow().name().toLowerCase(Locale.ROOT));
+    return State.note(ReadingWording.flag(judged.flag().orElseThrow()));
   }
 
   private static String why(JudgedReading judged) {

@@ -273,7 +273,7 @@ final class UnitWording {
     return new UnitView.ReadingRow(
         Words.day(judged.reading().day(), today),
         judged.reading().value().display(),
-        judged.flag().map(flag -> State.note(flag.name().toLowerCase(Locale.ROOT))),
+        judged.flag().map(flag -> State.note(ReadingWording.flag(flag))),
         judged.accepted() ? "" : ReadingWording.why(judged));
   }
 }
