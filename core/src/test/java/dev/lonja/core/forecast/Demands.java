@@ -25,7 +25,7 @@ public final class Demands {
     return fill(new ItemId(1), compartment, day, litres);
   }
 
-  static Demand fill(ItemId item, long compartment, String day, String litres) {
+  public static Demand fill(ItemId item, long compartment, String day, String litres) {
     Task task =
         Services.task(
             new TaskId(compartment),
