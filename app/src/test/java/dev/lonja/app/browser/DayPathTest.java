@@ -150,6 +150,8 @@ class DayPathTest {
     page.keyboard().press("F2");
     page.keyboard().type("hc 12-16");
     page.keyboard().press("Enter");
+    // the open tray stands beside the page before this one too
+    assertThat(page.locator("h1")).containsText("HC 12-16");
     assertThat(page.locator(".tray-column")).containsText("RT-02");
     page.waitForLoadState();
     page.keyboard().press("F4");
