@@ -1,12 +1,15 @@
 package dev.lonja.desk.item;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.store.Session;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Items as people name them: by number, or by make and number where several makes use it. */
 public final class ItemNaming {
@@ -24,6 +27,17 @@ public final class ItemNaming {
 
   /** Several makes use the number. */
   public record Several(String name, int makes) implements Answer, Refusal {}
+
+  /** Goes on with the item that is meant by a name; refused if none or several may be. */
+  public static Outcome naming(
+      Session session, String name, Measure measure, Function<Item, Outcome> work) {
+    return Cases.<Answer, Outcome>over(Answer.class)
+        .when(Found.class, found -> work.apply(found.item()))
+        .when(Unknown.class, Outcome::refused)
+        .when(Several.class, Outcome::refused)
+        .all()
+        .apply(named(session, name, measure));
+  }
 
   /** The item that is meant by a name, among those counted in a measure. */
   public static Answer named(Session session, String name, Measure measure) {

@@ -6,7 +6,6 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.item.Item;
 import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
@@ -31,7 +30,6 @@ import dev.lonja.store.audit.AuditLog;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
 /** Notes how a unit differs from its variant, and lets it follow the variant again. */
@@ -149,7 +147,7 @@ public class DeviationDesk extends KeepersDesk {
                 .when(
                     OtherFluid.class,
                     other ->
-                        withItem(
+                        ItemNaming.naming(
                             session,
                             other.item(),
                             Measure.LITRES,
@@ -164,7 +162,7 @@ public class DeviationDesk extends KeepersDesk {
                 .when(
                     OtherPart.class,
                     other ->
-                        withItem(
+                        ItemNaming.naming(
                             session,
                             other.item(),
                             Measure.PIECES,
@@ -179,16 +177,6 @@ public class DeviationDesk extends KeepersDesk {
                 .when(Plain.class, plain -> put(session, sent, unit, plain.change(), reason))
                 .all()
                 .apply(wish));
-  }
-
-  private static Outcome withItem(
-      Session session, String name, Measure measure, Function<Item, Outcome> work) {
-    return Cases.<ItemNaming.Answer, Outcome>over(ItemNaming.Answer.class)
-        .when(ItemNaming.Found.class, found -> work.apply(found.item()))
-        .when(ItemNaming.Unknown.class, Outcome::refused)
-        .when(ItemNaming.Several.class, Outcome::refused)
-        .all()
-        .apply(ItemNaming.named(session, name, measure));
   }
 
   private Outcome put(

@@ -1,6 +1,5 @@
 package dev.lonja.desk.variant;
 
-import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -417,15 +416,9 @@ public class VariantDesk extends KeepersDesk {
 
     Outcome withItem(
         Optional<String> name, Measure measure, Function<Optional<Item>, Outcome> work) {
-      if (name.isEmpty()) {
-        return work.apply(Optional.empty());
-      }
-      return Cases.<ItemNaming.Answer, Outcome>over(ItemNaming.Answer.class)
-          .when(ItemNaming.Found.class, found -> work.apply(Optional.of(found.item())))
-          .when(ItemNaming.Unknown.class, Outcome::refused)
-          .when(ItemNaming.Several.class, Outcome::refused)
-          .all()
-          .apply(ItemNaming.named(session, name.get(), measure));
+      return name.isEmpty()
+          ? work.apply(Optional.empty())
+          : ItemNaming.naming(session, name.get(), measure, item -> work.apply(Optional.of(item)));
     }
 
     List<VariantRefusal> refusals(StoredTask task) {

@@ -1,6 +1,5 @@
 package dev.lonja.web.request;
 
-import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
 
 /**
@@ -8,7 +7,7 @@ import java.time.LocalDate;
  *
  * @param field the form's field; empty if the whole is meant
  */
-public record Problem(String field, String text) implements Refusal {
+public record Problem(String field, String text) {
 
   public static Problem ofWhole(String text) {
     return new Problem("", text);

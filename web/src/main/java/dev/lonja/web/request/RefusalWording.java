@@ -51,9 +51,6 @@ public final class RefusalWording {
    * @throws IllegalArgumentException if there are none
    */
   public Problem problem(Refusal reason) {
-    if (reason instanceof Problem worded) {
-      return worded;
-    }
     return kinds.stream()
         .flatMap(kind -> kind.problem(reason).stream())
         .findFirst()
