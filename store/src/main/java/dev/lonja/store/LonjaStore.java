@@ -2,6 +2,8 @@ package dev.lonja.store;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.store.fleet.MeterDigests;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -9,7 +11,9 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Optional;
+import java.util.Map;
+import java.util.OptionalLong;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
@@ -32,12 +36,14 @@ public final class LonjaStore implements AutoCloseable {
   private final Path file;
   private final HikariDataSource writer;
   private final HikariDataSource readers;
-  private final Memory memory;
+  private final Memory memory = new Memory();
+
+  /** Held until what a transaction touched is known, so that the next one knows it. */
+  private final ReentrantLock writing = new ReentrantLock();
 
   private LonjaStore(Path file) {
     this.file = file;
-    this.memory = new Memory(file);
-    this.writer = pool(dataSource(file, false), 1, "writer");
+    this.writer = pool(at(file, new WriterSource(config(false))), 1, "writer");
     this.readers = pool(dataSource(file, true), READERS, "reader");
   }
 
@@ -58,21 +64,42 @@ public final class LonjaStore implements AutoCloseable {
 
   /** Runs {@code work} on one consistent state of the data. */
   public <T> T read(Function<Session, T> work) {
-    Optional<Memory.State> before = Optional.of(memory.state());
+    OptionalLong seen = OptionalLong.of(memory.writes());
     return context(readers)
         .transactionResult(
-            configuration -> work.apply(new Session(configuration.dsl(), memory, before)));
+            configuration -> work.apply(new Session(configuration.dsl(), memory, seen)));
   }
 
   /** Runs {@code work} in one transaction; an exception undoes all of it. */
   public <T> T write(Function<Session, T> work) {
-    T result =
-        context(writer)
-            .transactionResult(
-                configuration ->
-                    work.apply(new Session(configuration.dsl(), memory, Optional.empty())));
-    memory.written();
-    return result;
+    writing.lock();
+    try {
+      Written<T> written =
+          context(writer).transactionResult(configuration -> run(work, configuration.dsl()));
+      memory.written(written.touched());
+      memory.digests().forget(written.digests());
+      return written.result();
+    } finally {
+      writing.unlock();
+    }
+  }
+
+  /** What a transaction made, what it touched, and what it kept of the readers' work. */
+  private record Written<T>(T result, Touched touched, Map<MeterId, MeterDigests.Made> digests) {}
+
+  private <T> Written<T> run(Function<Session, T> work, DSLContext context) {
+    Session session = new Session(context, memory, OptionalLong.empty());
+    T result = work.apply(session);
+    Map<MeterId, MeterDigests.Made> kept =
+        memory.digests().isEmpty() ? Map.of() : session.meterDigests().keep();
+    return new Written<>(result, TouchLog.take(context), kept);
+  }
+
+  /** Keeps what readers have worked out of readings, so that the next start need not. */
+  public void keepDigests() {
+    if (!memory.digests().isEmpty()) {
+      write(session -> true);
+    }
   }
 
   /** Copies the store into a file that is not there yet, by SQLite's online backup. */
@@ -86,8 +113,10 @@ public final class LonjaStore implements AutoCloseable {
     }
   }
 
+  /** Keeps what readers have worked out, and closes the file. */
   @Override
   public void close() {
+    keepDigests();
     readers.close();
     writer.close();
   }
@@ -104,7 +133,31 @@ public final class LonjaStore implements AutoCloseable {
     return DSL.using(source, SQLDialect.SQLITE);
   }
 
+  /** Every connection that writes notes what it touches. */
+  private static final class WriterSource extends SQLiteDataSource {
+    WriterSource(SQLiteConfig config) {
+      super(config);
+    }
+
+    @Override
+    public Connection getConnection() throws SQLException {
+      Connection connection = super.getConnection();
+      TouchLog.begin(connection);
+      return connection;
+    }
+  }
+
+  /** A source that reads, or that writes and notes nothing of what it touches. */
   static DataSource dataSource(Path file, boolean readOnly) {
+    return at(file, new SQLiteDataSource(config(readOnly)));
+  }
+
+  private static DataSource at(Path file, SQLiteDataSource source) {
+    source.setUrl("jdbc:sqlite:" + file);
+    return source;
+  }
+
+  private static SQLiteConfig config(boolean readOnly) {
     SQLiteConfig config = new SQLiteConfig();
     config.setJournalMode(SQLiteConfig.JournalMode.WAL);
     config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
@@ -116,9 +169,7 @@ public final class LonjaStore implements AutoCloseable {
     config.setGetGeneratedKeys(false);
     config.setTransactionMode(
         readOnly ? SQLiteConfig.TransactionMode.DEFERRED : SQLiteConfig.TransactionMode.IMMEDIATE);
-    SQLiteDataSource source = new SQLiteDataSource(config);
-    source.setUrl("jdbc:sqlite:" + file);
-    return source;
+    return config;
   }
 
   private static HikariDataSource pool(DataSource source, int size, String name) {

@@ -1,67 +1,115 @@
 package dev.lonja.store;
 
 import dev.lonja.store.fleet.MeterDigests;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.nio.file.attribute.FileTime;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 
 /**
- * What was worked out from one store's data and holds until the data change. It is never more than
- * a quicker way to the same answer.
+ * What was worked out from one store's data and is brought up to date by what writes touch. It is
+ * never more than a quicker way to the same answer. Only this process writes while it holds the
+ * store open.
  */
 final class Memory {
 
-  private final Path log;
-  private final AtomicLong writes = new AtomicLong();
-  private final Map<Class<?>, Remembered> byKind = new ConcurrentHashMap<>();
-  private final MeterDigests.Memory meters = new MeterDigests.Memory();
+  /** From so many writes that nobody looked at on, they are put together. */
+  private static final int MOST_WRITES = 64;
 
-  /**
-   * A state of the data: how often this process wrote, and the write-ahead log, in which writes of
-   * others show.
-   */
-  record State(long writes, long logSize, FileTime logChanged) {}
+  private final MeterDigests.Unkept digests = new MeterDigests.Unkept();
+  private final Map<Class<?>, Kept<?>> byKind = new ConcurrentHashMap<>();
+  private long writes;
 
-  private record Remembered(State state, Object key, Object value) {}
+  /** What a write touched, the {@code number}th since the store was opened. */
+  private record Write(long number, Touched touched) {}
 
-  Memory(Path database) {
-    this.log = database.resolveSibling(database.getFileName() + "-wal");
+  /** A value, and what was written since it was worked out. */
+  private static final class Kept<T> {
+    private final long bornAfter;
+    private final List<Write> since = new ArrayList<>();
+    private Optional<T> value = Optional.empty();
+
+    /**
+     * @param bornAfter so many writes, which {@code since} does not know
+     */
+    Kept(long bornAfter) {
+      this.bornAfter = bornAfter;
+    }
+
+    /** The value for a reader, who sees the first {@code seen} writes, and maybe more. */
+    synchronized T read(long seen, Supplier<T> anew, BiFunction<T, Touched, T> rework) {
+      T now = value.map(known -> reworked(known, Touched.NOTHING, rework)).orElseGet(anew);
+      if (seen >= bornAfter) {
+        value = Optional.of(now);
+        synchronized (since) {
+          since.removeIf(write -> write.number() <= seen);
+        }
+      }
+      return now;
+    }
+
+    /**
+     * The value as the writer sees it, who sees every write and also {@code own} unfinished one.
+     */
+    synchronized T within(Touched own, Supplier<T> anew, BiFunction<T, Touched, T> rework) {
+      return value.map(known -> reworked(known, own, rework)).orElseGet(anew);
+    }
+
+    /** Working out anew what has not changed does no harm, so a write too many may count. */
+    private T reworked(T known, Touched own, BiFunction<T, Touched, T> rework) {
+      Touched touched;
+      synchronized (since) {
+        touched = since.stream().map(Write::touched).reduce(own, Touched::and);
+      }
+      return touched.isNothing() ? known : rework.apply(known, touched);
+    }
+
+    void written(Write write) {
+      synchronized (since) {
+        since.add(write);
+        if (since.size() > MOST_WRITES) {
+          Touched all = since.stream().map(Write::touched).reduce(Touched.NOTHING, Touched::and);
+          since.clear();
+          since.add(new Write(write.number(), all));
+        }
+      }
+    }
   }
 
-  MeterDigests.Memory meters() {
-    return meters;
+  MeterDigests.Unkept digests() {
+    return digests;
   }
 
   /** To be called once a transaction that wrote has been committed. */
-  void written() {
-    writes.incrementAndGet();
-  }
-
-  /** The present state; what is read afterwards is of this state or a later one. */
-  State state() {
-    try {
-      return Files.exists(log)
-          ? new State(writes.get(), Files.size(log), Files.getLastModifiedTime(log))
-          : new State(writes.get(), 0, FileTime.fromMillis(0));
-    } catch (IOException e) {
-      throw new UncheckedIOException("cannot look at " + log, e);
+  synchronized void written(Touched touched) {
+    writes++;
+    if (!touched.isNothing()) {
+      Write write = new Write(writes, touched);
+      byKind.values().forEach(kept -> kept.written(write));
     }
   }
 
-  /** The value of this kind for a key in a state; worked out if it is not remembered. */
-  <T> T remembered(State state, Class<T> kind, Object key, Supplier<T> work) {
-    Remembered known = byKind.get(kind);
-    if (known != null && known.state().equals(state) && known.key().equals(key)) {
-      return kind.cast(known.value());
-    }
-    T value = work.get();
-    byKind.put(kind, new Remembered(state, key, value));
-    return value;
+  /** How many writes there have been; what is read afterwards shows them all, and maybe more. */
+  synchronized long writes() {
+    return writes;
+  }
+
+  /** The value of a kind for one who reads and sees the first {@code seen} writes at least. */
+  <T> T read(Class<T> kind, long seen, Supplier<T> anew, BiFunction<T, Touched, T> rework) {
+    return kept(kind).read(seen, anew, rework);
+  }
+
+  /** The value of a kind for the one who writes; it is not remembered. */
+  <T> T within(Class<T> kind, Touched own, Supplier<T> anew, BiFunction<T, Touched, T> rework) {
+    return kept(kind).within(own, anew, rework);
+  }
+
+  /** Under the memory's lock, so that no write falls between the count and the list. */
+  @SuppressWarnings("unchecked")
+  private synchronized <T> Kept<T> kept(Class<T> kind) {
+    return (Kept<T>) byKind.computeIfAbsent(kind, k -> new Kept<T>(writes));
   }
 }

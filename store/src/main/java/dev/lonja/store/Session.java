@@ -28,7 +28,10 @@ import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
-import java.util.Optional;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.OptionalLong;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import org.jooq.DSLContext;
 
@@ -37,25 +40,43 @@ public final class Session {
 
   private final DSLContext context;
   private final Memory memory;
-  private final Optional<Memory.State> state;
+  private final OptionalLong seen;
+  private final SettingRepository settings;
+  private final Map<Class<?>, Object> made = new HashMap<>();
+  private long rowsWhenMade;
 
   /**
-   * @param state of the data before they were looked at; empty within a transaction that writes,
-   *     since what it sees may still be undone
+   * @param seen how many writes are surely seen; empty within a transaction that writes, since what
+   *     it sees may still be undone
    */
-  Session(DSLContext context, Memory memory, Optional<Memory.State> state) {
+  Session(DSLContext context, Memory memory, OptionalLong seen) {
     this.context = context;
     this.memory = memory;
-    this.state = state;
+    this.seen = seen;
+    this.settings = new SettingRepository(context);
   }
 
   /**
-   * What {@code work} makes of the data, remembered as long as they stay as they are.
+   * The one value of its kind that is made of the fleet's data, kept while the store is open and
+   * brought up to date by what has been written.
    *
-   * @param key what else the value depends on
+   * @param anew makes it of all data
+   * @param rework makes it of an earlier one and what was touched since
    */
-  public <T> T remembered(Class<T> kind, Object key, Supplier<T> work) {
-    return state.map(s -> memory.remembered(s, kind, key, work)).orElseGet(work);
+  public <T> T kept(Class<T> kind, Supplier<T> anew, BiFunction<T, Touched, T> rework) {
+    return seen.isPresent()
+        ? memory.read(kind, seen.getAsLong(), anew, rework)
+        : withinWrite(kind, () -> memory.within(kind, TouchLog.read(context), anew, rework));
+  }
+
+  /** A transaction that writes may ask again and again; it is answered anew once it has written. */
+  private <T> T withinWrite(Class<T> kind, Supplier<T> work) {
+    long rows = TouchLog.rowsWritten(context);
+    if (rows != rowsWhenMade) {
+      made.clear();
+      rowsWhenMade = rows;
+    }
+    return kind.cast(made.computeIfAbsent(kind, k -> work.get()));
   }
 
   public FleetRepository fleet() {
@@ -71,7 +92,7 @@ public final class Session {
   }
 
   public MeterDigests meterDigests() {
-    return new MeterDigests(context, memory.meters(), state.isPresent());
+    return new MeterDigests(context, memory.digests(), seen.isPresent());
   }
 
   public ReadingRepository readings() {
@@ -151,7 +172,7 @@ public final class Session {
   }
 
   public SettingRepository settings() {
-    return new SettingRepository(context);
+    return settings;
   }
 
   public RequestLog requests() {

@@ -41,6 +41,7 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.fleet.UnitScope;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.person.Person;
 import dev.lonja.store.request.RequestLog;
@@ -84,13 +85,16 @@ class RepositoriesTest {
           Unit boat = session.fleet().unitByCode("wb-1").orElseThrow();
           assertThat(boat.code()).isEqualTo("WB-1");
           assertThat(boat.unitClass().code()).isEqualTo("WB");
-          assertThat(session.fleet().meters().stream().filter(m -> m.unitId().equals(boat.id())))
+          assertThat(
+                  session.fleet().meters(UnitScope.ALL).stream()
+                      .filter(m -> m.unitId().equals(boat.id())))
               .extracting(Meter::name)
               .containsExactly("port", "starboard");
-          assertThat(session.fleet().calendars().get(boat.id()).layUps())
+          assertThat(session.fleet().calendars(UnitScope.ALL).get(boat.id()).layUps())
               .containsExactly(
                   new LayUp(LocalDate.parse("2027-01-04"), LocalDate.parse("2027-01-30")));
-          assertThat(session.fleet().calendars().get(boat.id()).monthlyFactors().get(6))
+          assertThat(
+                  session.fleet().calendars(UnitScope.ALL).get(boat.id()).monthlyFactors().get(6))
               .isEqualTo(18_000);
           return true;
         });
@@ -110,7 +114,10 @@ class RepositoriesTest {
     assertThat(needs.positions().get(0).mounting()).contains(Mounting.SIDEWAYS);
     assertThat(needs.compartments().get(1).hint())
         .isEqualTo("Open the fill plug before the drain plug.");
-    assertThat(store.<List<String>>read(session -> session.fleet().unitsThatUse(new ItemId(8))))
+    assertThat(
+            store.<List<String>>read(
+                session ->
+                    session.fleet().unitsThatUse(new ItemId(8), LocalDate.parse("2027-03-15"))))
         .containsExactly("WB-1", "WB-2", "WB-3");
   }
 
@@ -136,7 +143,8 @@ class RepositoriesTest {
 
   @Test
   void tasksComeWithTheirIntervals() {
-    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(new UnitId(1)));
+    List<Task> tasks =
+        store.read(session -> session.services().tasks(UnitScope.ALL).get(new UnitId(1)));
     Task oil = tasks.get(0);
     assertThat(oil.serviceName()).isEqualTo("250 h service, both engines");
     Timing.ByInterval timed = oil.byInterval().orElseThrow();
@@ -149,7 +157,7 @@ class RepositoriesTest {
   @Test
   void unitsDeviateFromTheirVariants() {
     Map<UnitId, List<Deviation>> deviations =
-        store.<Map<UnitId, List<Deviation>>>read(session -> session.deviations().byUnit());
+        store.<Map<UnitId, List<Deviation>>>read(session -> session.deviations().of(UnitScope.ALL));
     Deviation learned = deviations.get(new UnitId(2)).get(0);
     assertThat(learned.source()).isEqualTo(Deviation.Source.LEARNED);
     assertThat(learned.change())
@@ -188,7 +196,8 @@ class RepositoriesTest {
         new Deviation.Change.OtherCapacity(
             new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.7")));
     List<Deviation> standing =
-        store.<List<Deviation>>read(session -> session.deviations().byUnit().get(new UnitId(1)));
+        store.<List<Deviation>>read(
+            session -> session.deviations().of(UnitScope.ALL).get(new UnitId(1)));
     assertThat(standing)
         .extracting(Deviation::change)
         .hasSize(7)
@@ -197,7 +206,8 @@ class RepositoriesTest {
                 new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.7")))
         .containsAll(changes.subList(3, 7));
     store.<Boolean>write(s -> s.deviations().remove(new UnitId(1), standing.get(0).id()));
-    assertThat(store.<List<Deviation>>read(s -> s.deviations().byUnit().get(new UnitId(1))))
+    assertThat(
+            store.<List<Deviation>>read(s -> s.deviations().of(UnitScope.ALL).get(new UnitId(1))))
         .hasSize(6);
     assertThat(
             store.<Boolean>write(s -> s.deviations().remove(new UnitId(2), standing.get(1).id())))
@@ -392,7 +402,8 @@ class RepositoriesTest {
 
   private LocalDate lastDone(TaskId taskId) {
     List<Origin> done =
-        store.read(session -> session.services().done().get(new UnitId(1)).get(taskId));
+        store.read(
+            session -> session.services().done(UnitScope.ALL).get(new UnitId(1)).get(taskId));
     return done.get(done.size() - 1).day();
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.store.fleet.UnitScope;
 import dev.lonja.store.tray.Tray;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -86,7 +87,8 @@ class StoreFilesTest {
     Files.write(backup, java.util.Arrays.copyOf(whole, whole.length / 2));
     assertThat(StoreFiles.restore(backup, folder.resolve("lonja.db"))).isNotEmpty();
     try (LonjaStore store = LonjaStore.open(folder.resolve("lonja.db"))) {
-      assertThat(store.<List<Unit>>read(session -> session.fleet().units())).hasSize(8);
+      assertThat(store.<List<Unit>>read(session -> session.fleet().units(UnitScope.ALL)))
+          .hasSize(8);
     }
   }
 }

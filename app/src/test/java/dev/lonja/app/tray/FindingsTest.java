@@ -7,6 +7,7 @@ import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.pour.RecordedFill;
+import dev.lonja.store.fleet.UnitScope;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,7 +64,7 @@ class FindingsTest {
             session ->
                 session
                     .records()
-                    .fillsByUnit()
+                    .fills(UnitScope.ALL)
                     .getOrDefault(
                         session.fleet().unitByCode("FL-2").orElseThrow().id(), List.of()));
   }

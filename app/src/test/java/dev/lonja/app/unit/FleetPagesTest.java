@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.store.fleet.UnitScope;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -131,7 +132,7 @@ class FleetPagesTest {
         .<Long>read(
             session -> {
               UnitId unitId = session.fleet().unitByCode(unit).orElseThrow().id();
-              return session.fleet().meters().stream()
+              return session.fleet().meters(UnitScope.ALL).stream()
                   .filter(meter -> meter.unitId().equals(unitId))
                   .mapToLong(meter -> session.readings().of(meter.id()).readings().size())
                   .sum();

@@ -20,6 +20,11 @@ public record Unit(
     Optional<LocalDate> retiredOn,
     long version) {
 
+  /** True on every day before the one on which it leaves the fleet. */
+  public boolean serves(LocalDate day) {
+    return retiredOn.map(day::isBefore).orElse(true);
+  }
+
   /** Machines of one kind, which share a usage calendar. */
   public record UnitClass(long id, String code, String name) {}
 }

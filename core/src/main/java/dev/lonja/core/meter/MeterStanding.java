@@ -60,11 +60,11 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
                         .dispersion()
                         .orElseGet(
                             () -> DispersionFinder.otherwise(classmates.dispersions(), rate)));
-    Optional<LifePoint> last = digest.lastLife();
+    Optional<LastReading> last = digest.last();
     MeterOutlook outlook =
         new MeterOutlook(
-            last.map(LifePoint::day).orElse(file.unit().inServiceOn()),
-            last.map(LifePoint::life).orElse(file.meter().start()),
+            last.map(LastReading::day).orElse(file.unit().inServiceOn()),
+            last.map(LastReading::life).orElse(file.meter().start()),
             best,
             phi,
             file.calendar(),
@@ -74,7 +74,7 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
   }
 
   /** The last accepted reading, if there is one. */
-  public Optional<JudgedReading> lastAccepted() {
+  public Optional<LastReading> lastAccepted() {
     return file.digest().last();
   }
 
@@ -90,8 +90,7 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
 
   /** Days from the last accepted reading, or from the start of service if there is none. */
   public long silentDays(LocalDate today) {
-    LocalDate last =
-        lastAccepted().map(judged -> judged.reading().day()).orElse(file.unit().inServiceOn());
+    LocalDate last = lastAccepted().map(LastReading::day).orElse(file.unit().inServiceOn());
     return ChronoUnit.DAYS.between(last, today);
   }
 

@@ -40,7 +40,7 @@ public class BenchDesk {
     return store.read(
         session ->
             new View(
-                session.fleet().units().stream()
+                session.fleet().serving(clock.today()).stream()
                     .map(Unit::unitClass)
                     .distinct()
                     .sorted(Comparator.comparing(Unit.UnitClass::code))
@@ -71,8 +71,7 @@ public class BenchDesk {
   /** Between the last accepted reading and what a little more than the mean would give. */
   private BigDecimal shown(MeterStanding meter) {
     long expected = meter.expectedToShow(clock.today()).tenths();
-    long last =
-        meter.lastAccepted().map(judged -> judged.reading().value().tenths()).orElse(expected);
+    long last = meter.lastAccepted().map(reading -> reading.shown().tenths()).orElse(expected);
     long run = Math.max(0, expected - last);
     long drawn = Math.round(run * (1 + SPREAD * (random.nextDouble() - 0.5)));
     return BigDecimal.valueOf(last + drawn, 1);

@@ -106,7 +106,7 @@ public class StudyDesk extends KeepersDesk {
     Map<ProductId, Product> products = new HashMap<>();
     session.products().all().forEach(product -> products.put(product.id(), product));
     Map<UnitId, String> units = new HashMap<>();
-    session.fleet().units().forEach(unit -> units.put(unit.id(), unit.code()));
+    fleet.units().forEach(unit -> units.put(unit.id(), unit.code()));
     return new StudyFile(
         kept,
         ChangeOvers.of(session, clock.today(), kept.study()),

@@ -62,8 +62,7 @@ public class CompareDesk {
     Optional<Place> place =
         session
             .fleet()
-            .unitByCode(code)
-            .filter(unit -> unit.retiredOn().isEmpty())
+            .serving(code, clock.today())
             .flatMap(
                 unit ->
                     positionId

@@ -40,8 +40,7 @@ public class FitDesk {
         session ->
             session
                 .fleet()
-                .unitByCode(code)
-                .filter(unit -> unit.retiredOn().isEmpty())
+                .serving(code, clock.today())
                 .flatMap(unit -> fits(session, unit, positionId)));
   }
 

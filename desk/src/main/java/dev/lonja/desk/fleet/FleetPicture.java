@@ -4,52 +4,158 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.meter.JudgedMeter;
+import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.IntervalPolicy;
-import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentMap;
+import java.util.Optional;
+import java.util.function.Function;
 
 /**
- * The whole fleet as it stands on a day: meters judged, rates found, tasks with the points they
- * count from.
- *
- * @param tasks by unit, as they stand
- * @param files by unit, with its deviations and the store's school applied
- * @param makers by unit, the tasks of its variant as the maker has them
- * @param variants by variant, what its units are made of
- * @param plans those worked out already, by the day up to which they go
+ * The units in service on a day as they stand: meters judged, rates found, tasks with the points
+ * they count from. Plans are worked out once for a day up to which they go.
  */
-public record FleetPicture(
-    LocalDate today,
-    List<Unit> units,
-    Map<MeterId, MeterStanding> meters,
-    Map<UnitId, List<TaskStanding>> tasks,
-    Map<UnitId, UnitFile> files,
-    Map<UnitId, List<Task>> makers,
-    Map<Long, UnitNeeds> variants,
-    IntervalPolicy policy,
-    ConcurrentMap<LocalDate, List<UnitPlan>> plans) {
+public final class FleetPicture {
 
   /** How far ahead pages look for what is due, in years. */
   public static final int HORIZON_YEARS = 2;
 
+  private final LocalDate today;
+  private final Map<UnitId, UnitStand> stands;
+  private final Map<MeterId, MeterStanding> meters;
+  private final CommonInputs common;
+
+  private FleetPicture(
+      LocalDate today,
+      Map<UnitId, UnitStand> stands,
+      Map<MeterId, MeterStanding> meters,
+      CommonInputs common) {
+    this.today = today;
+    this.stands = stands;
+    this.meters = meters;
+    this.common = common;
+  }
+
   public static FleetPicture load(Session session, LocalDate today) {
-    return session.remembered(
-        FleetPicture.class, today, () -> new FleetLoader(session, today).picture());
+    return FleetMemory.of(session).on(today);
+  }
+
+  /** The fleet of a day to come, worked out before it is asked for; today's stays. */
+  public static FleetPicture ahead(Session session, LocalDate day) {
+    return FleetMemory.of(session).aheadOf(day);
+  }
+
+  /** The same store's as it stood before, whose units that stand as they did are kept. */
+  static FleetPicture of(
+      LocalDate today,
+      List<UnitInputs> inputs,
+      CommonInputs common,
+      Optional<FleetPicture> before) {
+    List<UnitInputs> serving = inputs.stream().filter(in -> in.unit().serves(today)).toList();
+    List<MeterFile> files = serving.stream().flatMap(in -> in.meters().stream()).toList();
+    Map<MeterId, MeterStanding> meters = MeterStanding.ofFleet(files);
+    Map<UnitId, UnitStand> known = before.map(picture -> picture.stands).orElse(Map.of());
+    return new FleetPicture(
+        today,
+        standing(
+            serving,
+            in -> {
+              CommonInputs.Share share = common.of(in.unit());
+              List<MeterStanding> its =
+                  in.meters().stream().map(file -> meters.get(file.meter().id())).toList();
+              return Optional.ofNullable(known.get(in.unit().id()))
+                  .filter(stand -> stand.isOf(in, share, its))
+                  .orElseGet(() -> new UnitStand(today, in, share, its));
+            }),
+        meters,
+        common);
+  }
+
+  /** In order of the units' codes. */
+  private static Map<UnitId, UnitStand> standing(
+      List<UnitInputs> inputs, Function<UnitInputs, UnitStand> stand) {
+    Map<UnitId, UnitStand> stands = new LinkedHashMap<>();
+    inputs.parallelStream().map(stand).toList().forEach(s -> stands.put(s.unit().id(), s));
+    return Collections.unmodifiableMap(stands);
+  }
+
+  /** The fleet as it would stand under another school of intervals. */
+  public FleetPicture under(IntervalPolicy policy) {
+    return new FleetPicture(
+        today,
+        standing(
+            stands.values().stream().map(UnitStand::inputs).toList(),
+            in ->
+                new UnitStand(
+                    today,
+                    in,
+                    common.of(in.unit()).under(policy),
+                    stands.get(in.unit().id()).meters())),
+        meters,
+        common);
+  }
+
+  public LocalDate today() {
+    return today;
+  }
+
+  /** The units in service, in order of their codes. */
+  public List<Unit> units() {
+    return stands.values().stream().map(UnitStand::unit).toList();
+  }
+
+  /** The meters of the units in service. */
+  public Map<MeterId, MeterStanding> meters() {
+    return meters;
+  }
+
+  /** By variant, what its units are made of. */
+  public Map<Long, UnitNeeds> variants() {
+    return common.variants();
+  }
+
+  /** A unit with its deviations and the store's school applied. */
+  public UnitFile file(UnitId unit) {
+    return stands.get(unit).file();
   }
 
   /** What one unit is made of. */
-  public UnitNeeds needs(UnitId unitId) {
-    return files.get(unitId).needs();
+  public UnitNeeds needs(UnitId unit) {
+    return file(unit).needs();
+  }
+
+  /** The tasks of a unit as they stand; none for one that is not in service. */
+  public List<TaskStanding> tasks(UnitId unit) {
+    return Optional.ofNullable(stands.get(unit)).map(UnitStand::tasks).orElse(List.of());
+  }
+
+  /** The school of intervals in force. */
+  public IntervalPolicy policy() {
+    return common.policy();
+  }
+
+  /** A task of some unit in service as the maker has it. */
+  public Optional<Task> task(TaskId id) {
+    return stands.values().stream()
+        .flatMap(stand -> stand.inputs().makers().stream())
+        .filter(task -> task.id().equals(id))
+        .findFirst();
+  }
+
+  /** The tasks of a unit as the maker has them. */
+  public List<Task> makers(UnitId unit) {
+    return stands.get(unit).inputs().makers();
   }
 
   /** The last day that pages look at. */
@@ -59,19 +165,17 @@ public record FleetPicture(
 
   /** The occurrences of one unit up to a day. */
   public UnitPlan planOf(Unit unit, LocalDate until) {
-    return planOf(unit, tasks.get(unit.id()), until);
+    return stands.get(unit.id()).plan(until);
   }
 
   /** The occurrences of one unit if its tasks stood otherwise. */
   public UnitPlan planOf(Unit unit, List<TaskStanding> standings, LocalDate until) {
-    return new UnitPlan(
-        unit.id(), unit.code(), OccurrencePlanner.plan(standings, today, until), needs(unit.id()));
+    return stands.get(unit.id()).plan(standings, until);
   }
 
-  /** The occurrences of all units up to a day, in order of the units; worked out once. */
+  /** The occurrences of all units up to a day, in order of the units. */
   public List<UnitPlan> plans(LocalDate until) {
-    return plans.computeIfAbsent(
-        until, day -> units.parallelStream().map(unit -> planOf(unit, day)).toList());
+    return stands.values().parallelStream().map(stand -> stand.plan(until)).toList();
   }
 
   /** One meter of the fleet with all its notes. */
@@ -80,8 +184,6 @@ public record FleetPicture(
   }
 
   public List<MeterStanding> metersOf(Unit unit) {
-    return meters.values().stream()
-        .filter(meter -> meter.file().unit().id().equals(unit.id()))
-        .toList();
+    return stands.get(unit.id()).meters();
   }
 }

@@ -95,7 +95,7 @@ public class SpecDesk extends KeepersDesk {
     Spec spec = place.compartment().spec();
     return new SpecFile(
         place,
-        session.fleet().units().stream()
+        session.fleet().serving(clock.today()).stream()
             .filter(unit -> unit.variant().id() == place.stored().variant().id())
             .map(Unit::code)
             .toList(),

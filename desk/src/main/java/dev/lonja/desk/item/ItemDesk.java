@@ -93,7 +93,7 @@ public class ItemDesk {
 
   private List<ItemFile.Use> uses(Session session, Item item) {
     LocalDate today = clock.today();
-    List<String> units = session.fleet().unitsThatUse(item.id());
+    List<String> units = session.fleet().unitsThatUse(item.id(), today);
     List<UnitPlan> plans =
         FleetPicture.load(session, today).plans(PlanLine.lastDay(today, WEEKS_AHEAD)).stream()
             .filter(plan -> units.contains(plan.unitCode()))

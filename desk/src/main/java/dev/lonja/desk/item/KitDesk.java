@@ -15,6 +15,7 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
@@ -94,7 +95,8 @@ public class KitDesk {
 
   private KitFile file(Session session, Item kit, String asked) {
     List<BoxContent> contents = session.boxes().of(kit.partId());
-    Map<ServiceJob, ServiceJob.Work> jobs = ServiceJob.all(session);
+    Map<ServiceJob, ServiceJob.Work> jobs =
+        ServiceJob.all(FleetPicture.load(session, clock.today()));
     Optional<KitCover> cover =
         jobs.entrySet().stream()
             .filter(job -> job.getKey().name().equals(asked))

@@ -1,11 +1,10 @@
 package dev.lonja.desk.item;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.UnitNeeds;
-import dev.lonja.store.Session;
+import dev.lonja.desk.fleet.FleetPicture;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,22 +23,20 @@ public record ServiceJob(Variant variant, String service) {
   }
 
   /** Every job, in order of the variants. */
-  static Map<ServiceJob, Work> all(Session session) {
-    Map<Long, UnitNeeds> needs = session.fleet().needs();
-    Map<UnitId, List<Task>> tasks = session.services().tasksByUnit();
+  static Map<ServiceJob, Work> all(FleetPicture fleet) {
     Map<Long, Unit> oneOfEach = new LinkedHashMap<>();
-    session.fleet().units().stream()
+    fleet.units().stream()
         .sorted(Comparator.comparing(unit -> unit.variant().display()))
         .forEach(unit -> oneOfEach.putIfAbsent(unit.variant().id(), unit));
     Map<ServiceJob, Work> jobs = new LinkedHashMap<>();
     oneOfEach.forEach(
         (variant, unit) ->
-            byService(tasks.getOrDefault(unit.id(), List.of()))
+            byService(fleet.makers(unit.id()))
                 .forEach(
                     (service, of) ->
                         jobs.put(
                             new ServiceJob(unit.variant(), service),
-                            new Work(needs.get(variant), of))));
+                            new Work(fleet.variants().get(variant), of))));
     return jobs;
   }
 

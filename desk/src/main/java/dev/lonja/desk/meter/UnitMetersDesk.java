@@ -25,6 +25,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.fleet.UnitScope;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -101,7 +102,7 @@ public class UnitMetersDesk extends KeepersDesk {
     return new UnitMeters(
         unit,
         meters(session, unit),
-        session.fleet().calendars().get(unit.id()),
+        session.fleet().calendars(UnitScope.of(unit.id())).get(unit.id()),
         session.fleet().layUps(unit.id()));
   }
 
@@ -111,8 +112,8 @@ public class UnitMetersDesk extends KeepersDesk {
         .toList();
   }
 
-  private static Optional<Unit> inService(Session session, String code) {
-    return session.fleet().unitByCode(code).filter(unit -> unit.retiredOn().isEmpty());
+  private Optional<Unit> inService(Session session, String code) {
+    return session.fleet().serving(code, clock.today());
   }
 
   private Outcome onUnit(Sent sent, String code, BiFunction<Session, Unit, Outcome> work) {

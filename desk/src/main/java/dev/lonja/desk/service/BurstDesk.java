@@ -101,7 +101,7 @@ public class BurstDesk {
       this.unit = meter.file().unit();
       this.meter = meter;
       this.burst = burst;
-      this.asItIs = fleet.tasks().get(unit.id());
+      this.asItIs = fleet.tasks(unit.id());
       this.then = asItIs.stream().map(this::withBurst).toList();
     }
 

@@ -128,7 +128,7 @@ public class MoveDesk extends KeepersDesk {
 
     List<Occurrence> planIf(LocalDate day) {
       List<TaskStanding> standings =
-          fleet.tasks().get(unit.id()).stream()
+          fleet.tasks(unit.id()).stream()
               .map(
                   task ->
                       tasks().contains(task.task().id()) ? task.movedTo(Optional.of(day)) : task)
@@ -164,7 +164,7 @@ public class MoveDesk extends KeepersDesk {
     Map<TaskId, LocalDate> asItIs = days(asPlanned);
     Map<TaskId, LocalDate> after = days(subject.planIf(target));
     List<Change> changes = new ArrayList<>();
-    for (TaskStanding standing : subject.fleet().tasks().get(subject.unit().id())) {
+    for (TaskStanding standing : subject.fleet().tasks(subject.unit().id())) {
       TaskId id = standing.task().id();
       LocalDate was = asItIs.get(id);
       LocalDate will = after.get(id);

@@ -10,7 +10,7 @@ import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.TakeLine;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.fleet.FleetLoader;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -54,12 +54,12 @@ public class PolicyDesk extends KeepersDesk {
     return store.read(
         session -> {
           IntervalPolicy inForce = session.settings().intervalPolicy();
-          FleetLoader loader = new FleetLoader(session, clock.today());
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
           return new Policies(
               inForce,
               session.settings().fillPolicy(),
               Arrays.stream(IntervalPolicy.School.values())
-                  .map(school -> outlook(loader, example(school, inForce)))
+                  .map(school -> outlook(fleet, example(school, inForce)))
                   .toList());
         });
   }
@@ -73,11 +73,11 @@ public class PolicyDesk extends KeepersDesk {
         school, idle ? EXAMPLE_FACTOR : inForce.factor(), inForce.calendarLimit());
   }
 
-  private Outlook outlook(FleetLoader loader, IntervalPolicy policy) {
+  private Outlook outlook(FleetPicture fleet, IntervalPolicy policy) {
     int occurrences = 0;
     Quantity litres = Quantity.zero(Measure.LITRES);
     Quantity pieces = Quantity.zero(Measure.PIECES);
-    for (UnitPlan plan : loader.pictureUnder(policy).plans(clock.today().plusWeeks(WEEKS))) {
+    for (UnitPlan plan : fleet.under(policy).plans(clock.today().plusWeeks(WEEKS))) {
       occurrences += plan.occurrences().size();
       for (Occurrence occurrence : plan.occurrences()) {
         for (TakeLine line : take(plan, occurrence)) {

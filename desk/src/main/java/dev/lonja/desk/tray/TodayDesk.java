@@ -171,7 +171,7 @@ public class TodayDesk {
 
     private Optional<Late> late(Unit unit) {
       List<Due> dues =
-          fleet.tasks().get(unit.id()).stream()
+          fleet.tasks(unit.id()).stream()
               .map(standing -> DueRule.due(standing, today, today))
               .filter(Due::isOverdue)
               .toList();

@@ -100,7 +100,7 @@ public record TrayFile(
 
   /** The tasks of a tray as they stand on the unit. */
   static List<Task> tasks(FleetPicture fleet, Tray tray) {
-    return fleet.tasks().getOrDefault(tray.unitId(), List.of()).stream()
+    return fleet.tasks(tray.unitId()).stream()
         .map(TaskStanding::task)
         .filter(task -> tray.taskIds().contains(task.id()))
         .toList();

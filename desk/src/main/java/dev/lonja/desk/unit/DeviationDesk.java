@@ -27,6 +27,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.fleet.UnitScope;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -129,11 +130,14 @@ public class DeviationDesk extends KeepersDesk {
                     unit ->
                         new Pattern(
                             session.fleet().needs().get(unit.variant().id()),
-                            session.services().tasksByUnit().getOrDefault(unit.id(), List.of()))));
+                            session
+                                .services()
+                                .tasks(UnitScope.of(unit.id()))
+                                .getOrDefault(unit.id(), List.of()))));
   }
 
-  private static Optional<Unit> unit(Session session, String code) {
-    return session.fleet().unitByCode(code).filter(unit -> unit.retiredOn().isEmpty());
+  private Optional<Unit> unit(Session session, String code) {
+    return session.fleet().serving(code, clock.today());
   }
 
   /** Notes how a unit differs; what differed there before gives way. */
@@ -203,7 +207,8 @@ public class DeviationDesk extends KeepersDesk {
     Objections(Session session, Unit unit) {
       this.session = session;
       this.needs = session.fleet().needs().get(unit.variant().id());
-      this.tasks = session.services().tasksByUnit().getOrDefault(unit.id(), List.of());
+      this.tasks =
+          session.services().tasks(UnitScope.of(unit.id())).getOrDefault(unit.id(), List.of());
     }
 
     Optional<Refused> to(Deviation.Change change) {
@@ -267,7 +272,10 @@ public class DeviationDesk extends KeepersDesk {
         (session, unit) ->
             LearnedCapacity.proposals(
                     FleetPicture.load(session, clock.today()).needs(unit.id()).compartments(),
-                    session.records().fillsByUnit().getOrDefault(unit.id(), List.of()))
+                    session
+                        .records()
+                        .fills(UnitScope.of(unit.id()))
+                        .getOrDefault(unit.id(), List.of()))
                 .stream()
                 .filter(proposal -> proposal.compartment().id().equals(compartmentId))
                 .filter(proposal -> proposal.condition() == condition)

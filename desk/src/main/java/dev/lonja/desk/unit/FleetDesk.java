@@ -1,8 +1,6 @@
 package dev.lonja.desk.unit;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.desk.clock.StoreClock;
@@ -13,10 +11,7 @@ import dev.lonja.store.audit.AuditLog;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 
 /** Answers what each machine is and when it is due. */
@@ -48,17 +43,11 @@ public class FleetDesk {
   /** All units in service, the next due first. */
   public List<Row> all() {
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
-    Map<UnitId, List<MeterStanding>> meters =
-        fleet.meters().values().stream()
-            .collect(Collectors.groupingBy(meter -> meter.file().unit().id()));
-    List<UnitPlan> plans = fleet.plans(fleet.horizon());
-    return IntStream.range(0, plans.size())
-        .mapToObj(
-            i ->
+    return fleet.units().stream()
+        .map(
+            unit ->
                 new Row(
-                    fleet.units().get(i),
-                    meters.getOrDefault(fleet.units().get(i).id(), List.of()),
-                    plans.get(i).occurrences()))
+                    unit, fleet.metersOf(unit), fleet.planOf(unit, fleet.horizon()).occurrences()))
         .sorted(Comparator.comparing(Row::firstDay).thenComparing(row -> row.unit().code()))
         .toList();
   }
@@ -69,8 +58,7 @@ public class FleetDesk {
         session ->
             session
                 .fleet()
-                .unitByCode(code)
-                .filter(unit -> unit.retiredOn().isEmpty())
+                .serving(code, clock.today())
                 .map(unit -> UnitRecord.of(session, unit, clock.today())));
   }
 
@@ -81,6 +69,7 @@ public class FleetDesk {
             session
                 .fleet()
                 .unitByCode(code)
+                .filter(unit -> !unit.serves(clock.today()))
                 .flatMap(
                     unit ->
                         unit.retiredOn()

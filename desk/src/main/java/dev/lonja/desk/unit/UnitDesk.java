@@ -15,6 +15,7 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
+import dev.lonja.store.fleet.UnitScope;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -68,7 +69,7 @@ public class UnitDesk extends KeepersDesk {
   public Models models(String like) {
     return store.read(
         session -> {
-          List<Unit> units = session.fleet().units();
+          List<Unit> units = session.fleet().serving(clock.today());
           Optional<Unit> chosen =
               units.stream()
                   .filter(unit -> unit.code().equalsIgnoreCase(like))
@@ -80,7 +81,7 @@ public class UnitDesk extends KeepersDesk {
   }
 
   private static List<Meter> meters(Session session, Unit unit) {
-    return session.fleet().meters().stream().filter(m -> m.unitId().equals(unit.id())).toList();
+    return session.fleet().meters(UnitScope.of(unit.id()));
   }
 
   /** True for what may name a unit. */
@@ -95,8 +96,7 @@ public class UnitDesk extends KeepersDesk {
   }
 
   private Outcome add(Session session, Sent sent, NewUnit asked) {
-    Optional<Unit> like =
-        session.fleet().unitByCode(asked.like()).filter(unit -> unit.retiredOn().isEmpty());
+    Optional<Unit> like = session.fleet().serving(asked.like(), clock.today());
     List<UnitRefusal> refusals = new ArrayList<>();
     if (like.isEmpty()) {
       refusals.add(new UnitRefusal.NoModel(asked.like()));
@@ -153,6 +153,9 @@ public class UnitDesk extends KeepersDesk {
         sent,
         session -> {
           Unit unit = session.fleet().unitByCode(code).orElseThrow();
+          if (!unit.serves(clock.today())) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
           List<UnitRefusal> open =
               session.trays().open().stream()
                   .filter(tray -> tray.unitId().equals(unit.id()))
@@ -180,6 +183,9 @@ public class UnitDesk extends KeepersDesk {
 
   private Outcome edit(Session session, Sent sent, String code, long version, Edit edit) {
     Unit unit = session.fleet().unitByCode(code).orElseThrow();
+    if (!unit.serves(clock.today())) {
+      return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+    }
     List<UnitRefusal> refusals = new ArrayList<>();
     Optional<Unit.UnitClass> unitClass =
         session.classes().byCode(edit.unitClass()).map(StoredClass::unitClass);

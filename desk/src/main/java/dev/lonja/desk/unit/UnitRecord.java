@@ -19,6 +19,7 @@ import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ClassRepository;
+import dev.lonja.store.fleet.UnitScope;
 import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.tray.Tray;
@@ -76,8 +77,9 @@ public record UnitRecord(
 
   static UnitRecord of(Session session, Unit unit, LocalDate today) {
     FleetPicture fleet = FleetPicture.load(session, today);
+    UnitScope only = UnitScope.of(unit.id());
     UnitPlan planned = fleet.planOf(unit, fleet.horizon());
-    UnitFile file = fleet.files().get(unit.id());
+    UnitFile file = fleet.file(unit.id());
     UnitNeeds variant = fleet.variants().get(unit.variant().id());
     List<SignOff> signOffs = session.pours().ofUnit(unit.id());
     return new UnitRecord(
@@ -95,11 +97,11 @@ public record UnitRecord(
             session.classes().all().stream().map(ClassRepository.StoredClass::unitClass).toList(),
             LearnedCapacity.proposals(
                 planned.needs().compartments(),
-                session.records().fillsByUnit().getOrDefault(unit.id(), List.of()))),
+                session.records().fills(only).getOrDefault(unit.id(), List.of()))),
         new Work(
             dues(fleet, unit, planned),
-            fleet.makers().getOrDefault(unit.id(), List.of()),
-            session.records().moves().getOrDefault(unit.id(), Map.of()),
+            fleet.makers(unit.id()),
+            session.records().moves(only).getOrDefault(unit.id(), Map.of()),
             session.trays().open().stream()
                 .filter(tray -> tray.unitId().equals(unit.id()))
                 .toList()),
@@ -110,7 +112,7 @@ public record UnitRecord(
 
   /** One that another task leads has its day from the plan. */
   private static List<Due> dues(FleetPicture fleet, Unit unit, UnitPlan planned) {
-    return fleet.tasks().get(unit.id()).stream()
+    return fleet.tasks(unit.id()).stream()
         .map(
             standing ->
                 planned.occurrences().stream()

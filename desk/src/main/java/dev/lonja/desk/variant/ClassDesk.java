@@ -75,7 +75,7 @@ public class ClassDesk extends KeepersDesk {
   public List<Row> all() {
     return store.read(
         session -> {
-          List<Unit> units = session.fleet().units();
+          List<Unit> units = session.fleet().serving(clock.today());
           return session.classes().all().stream()
               .map(StoredClass::unitClass)
               .map(

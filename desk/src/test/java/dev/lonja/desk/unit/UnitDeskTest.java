@@ -8,6 +8,7 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
+import dev.lonja.store.fleet.UnitScope;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +46,7 @@ class UnitDeskTest {
         .isEqualTo(new Outcome.Done("WB-9"));
     assertThat(unit("WB-9").variant()).isEqualTo(unit("WB-1").variant());
     List<Meter> meters =
-        cage.read(session -> session.fleet().meters()).stream()
+        cage.read(session -> session.fleet().meters(UnitScope.ALL)).stream()
             .filter(meter -> meter.unitId().equals(unit("WB-9").id()))
             .toList();
     assertThat(meters).extracting(Meter::name).containsExactly("port", "starboard");

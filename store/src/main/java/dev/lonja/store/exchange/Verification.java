@@ -29,6 +29,9 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.store.fleet.FleetRepository;
+import dev.lonja.store.fleet.MeterDigests;
+import dev.lonja.store.fleet.UnitScope;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -60,6 +63,7 @@ public final class Verification {
   public List<Finding> findings() {
     findings.clear();
     checkFile();
+    checkDigests();
     checkKeys();
     checkStock();
     checkMovementPlaces();
@@ -81,6 +85,17 @@ public final class Verification {
 
   private void add(String table, String text) {
     findings.add(new Finding(table, text));
+  }
+
+  private void checkDigests() {
+    FleetRepository fleet = new FleetRepository(context);
+    new MeterDigests(context, new MeterDigests.Unkept(), false)
+        .untrue(fleet.meters(UnitScope.ALL), fleet.calendars(UnitScope.ALL))
+        .forEach(
+            id ->
+                add(
+                    "meter_digest",
+                    "what is kept of meter " + id + " is not what its readings come down to"));
   }
 
   private void checkFile() {

@@ -64,9 +64,23 @@ public final class FleetRepository {
     this.context = context;
   }
 
-  /** The units in service, in order of their codes. */
-  public List<Unit> units() {
-    return rows().where(UNIT.RETIRED_ON.isNull()).orderBy(UNIT.CODE).fetch(FleetRepository::unit);
+  /** Units in service or retired, in order of their codes. */
+  public List<Unit> units(UnitScope units) {
+    return rows().where(units.holds(UNIT.ID)).orderBy(UNIT.CODE).fetch(FleetRepository::unit);
+  }
+
+  /** The units in service on a day, in order of their codes. */
+  public List<Unit> serving(LocalDate day) {
+    return rows().where(serves(day)).orderBy(UNIT.CODE).fetch(FleetRepository::unit);
+  }
+
+  /** The unit of this code, if it is in service on the day. */
+  public Optional<Unit> serving(String code, LocalDate day) {
+    return unitByCode(code).filter(unit -> unit.serves(day));
+  }
+
+  private static Condition serves(LocalDate day) {
+    return UNIT.RETIRED_ON.isNull().or(UNIT.RETIRED_ON.gt(day));
   }
 
   /** A unit in service or retired. */
@@ -110,7 +124,6 @@ public final class FleetRepository {
             .set(UNIT.IN_SERVICE_ON, inServiceOn)
             .set(UNIT.VERSION, readVersion + 1)
             .where(UNIT.ID.eq(unitId), UNIT.VERSION.eq(readVersion))
-            .and(UNIT.RETIRED_ON.isNull())
             .execute()
         == 1;
   }
@@ -137,7 +150,6 @@ public final class FleetRepository {
             .set(UNIT.RETIRED_ON, day)
             .set(UNIT.VERSION, readVersion + 1)
             .where(UNIT.ID.eq(unitId), UNIT.VERSION.eq(readVersion))
-            .and(UNIT.RETIRED_ON.isNull())
             .execute()
         == 1;
   }
@@ -171,20 +183,17 @@ public final class FleetRepository {
     context.deleteFrom(LAY_UP).where(LAY_UP.ID.eq(layUpId)).execute();
   }
 
-  /** The meters of units in service, in order of unit and entry. */
-  public List<Meter> meters() {
+  /** The meters of units, in order of unit and entry. */
+  public List<Meter> meters(UnitScope units) {
     return context
-        .select(METER.asterisk())
-        .from(METER)
-        .join(UNIT)
-        .on(UNIT.ID.eq(METER.UNIT_ID))
-        .where(UNIT.RETIRED_ON.isNull())
+        .selectFrom(METER)
+        .where(units.holds(METER.UNIT_ID))
         .orderBy(METER.UNIT_ID, METER.ID)
         .fetch(this::meter);
   }
 
-  /** The usage calendar of every unit: its class's months and its own lay-ups. */
-  public Map<UnitId, UsageCalendar> calendars() {
+  /** The usage calendars of units: their class's months and their own lay-ups. */
+  public Map<UnitId, UsageCalendar> calendars(UnitScope units) {
     Map<Long, List<Integer>> months = new HashMap<>();
     context
         .selectFrom(CLASS_MONTH)
@@ -197,17 +206,23 @@ public final class FleetRepository {
     Map<UnitId, List<LayUp>> layUps =
         context
             .selectFrom(LAY_UP)
+            .where(units.holds(LAY_UP.UNIT_ID))
             .orderBy(LAY_UP.FIRST_ON)
             .fetchGroups(
                 LAY_UP.UNIT_ID,
                 row -> new LayUp(row.get(LAY_UP.FIRST_ON), row.get(LAY_UP.LAST_ON)));
     Map<UnitId, UsageCalendar> calendars = new HashMap<>();
-    for (Unit unit : units()) {
-      List<Integer> factors =
-          months.getOrDefault(unit.unitClass().id(), UsageCalendar.EVEN.monthlyFactors());
-      calendars.put(
-          unit.id(), new UsageCalendar(factors, layUps.getOrDefault(unit.id(), List.of())));
-    }
+    context
+        .select(UNIT.ID, UNIT.CLASS_ID)
+        .from(UNIT)
+        .where(units.holds(UNIT.ID))
+        .forEach(
+            unit ->
+                calendars.put(
+                    unit.value1(),
+                    new UsageCalendar(
+                        months.getOrDefault(unit.value2(), UsageCalendar.EVEN.monthlyFactors()),
+                        layUps.getOrDefault(unit.value1(), List.of()))));
     return calendars;
   }
 
@@ -238,10 +253,10 @@ public final class FleetRepository {
   }
 
   /**
-   * The codes of the units in service whose variant prefers the item somewhere, or that deviate to
-   * it, in order.
+   * The codes of the units in service on a day whose variant prefers the item somewhere, or that
+   * deviate to it, in order.
    */
-  public List<String> unitsThatUse(ItemId itemId) {
+  public List<String> unitsThatUse(ItemId itemId, LocalDate day) {
     Condition variantTakesIt =
         UNIT.VARIANT_ID.in(
             DSL.select(COMPARTMENT.VARIANT_ID)
@@ -257,7 +272,7 @@ public final class FleetRepository {
     return context
         .select(UNIT.CODE)
         .from(UNIT)
-        .where(UNIT.RETIRED_ON.isNull(), variantTakesIt.or(deviatesToIt))
+        .where(serves(day), variantTakesIt.or(deviatesToIt))
         .orderBy(UNIT.CODE)
         .fetch(UNIT.CODE);
   }

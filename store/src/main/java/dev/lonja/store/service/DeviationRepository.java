@@ -19,6 +19,7 @@ import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.NewDeviation;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.store.fleet.UnitScope;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,8 +84,8 @@ public final class DeviationRepository {
     this.context = context;
   }
 
-  /** All deviations, by unit, in order of entry. */
-  public Map<UnitId, List<Deviation>> byUnit() {
+  /** The deviations of units, by unit, in order of entry. */
+  public Map<UnitId, List<Deviation>> of(UnitScope units) {
     return context
         .select(DEVIATION.asterisk(), ITEM.FILTER_VOLUME_UL, METER.MEASURE)
         .from(DEVIATION)
@@ -94,6 +95,7 @@ public final class DeviationRepository {
         .on(TASK.ID.eq(DEVIATION.TASK_ID))
         .leftJoin(METER)
         .on(METER.UNIT_ID.eq(DEVIATION.UNIT_ID), METER.NAME.eq(TASK.METER_NAME))
+        .where(units.holds(DEVIATION.UNIT_ID))
         .orderBy(DEVIATION.UNIT_ID, DEVIATION.ID)
         .fetchGroups(DEVIATION.UNIT_ID, DeviationRepository::deviation);
   }

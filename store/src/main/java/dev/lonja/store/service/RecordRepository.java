@@ -18,6 +18,7 @@ import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.store.fleet.UnitScope;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -121,9 +122,9 @@ public final class RecordRepository {
         .execute();
   }
 
-  /** All fills that have not been withdrawn, by unit, in order of their days. */
-  public Map<UnitId, List<RecordedFill>> fillsByUnit() {
-    return standingFills(DSL.noCondition()).stream()
+  /** The fills of units that have not been withdrawn, by unit, in order of their days. */
+  public Map<UnitId, List<RecordedFill>> fills(UnitScope units) {
+    return standingFills(units.holds(FILL.UNIT_ID)).stream()
         .collect(
             Collectors.groupingBy(
                 NotedFill::unitId, Collectors.mapping(NotedFill::fill, Collectors.toList())));
@@ -208,12 +209,12 @@ public final class RecordRepository {
    * By unit and task, the day to which a person moved the next occurrence. A move ends when the
    * task is recorded as done after it, or is moved back.
    */
-  public Map<UnitId, Map<TaskId, Move>> moves() {
+  public Map<UnitId, Map<TaskId, Move>> moves(UnitScope units) {
     var later = TASK_MOVE.as("later_move");
     Map<UnitId, Map<TaskId, Move>> moves = new HashMap<>();
     context
         .selectFrom(TASK_MOVE)
-        .where(TASK_MOVE.MOVED_ON.isNotNull())
+        .where(units.holds(TASK_MOVE.UNIT_ID), TASK_MOVE.MOVED_ON.isNotNull())
         .andNotExists(
             DSL.selectOne()
                 .from(later)

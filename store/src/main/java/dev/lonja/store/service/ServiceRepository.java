@@ -19,6 +19,7 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.store.fleet.UnitScope;
 import dev.lonja.store.schema.tables.TaskRecord;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -47,8 +48,8 @@ public final class ServiceRepository {
     this.context = context;
   }
 
-  /** The tasks of every unit in service as its variant has them, by unit, in order of entry. */
-  public Map<UnitId, List<Task>> tasksByUnit() {
+  /** The tasks of units as their variants have them, by unit, in order of entry. */
+  public Map<UnitId, List<Task>> tasks(UnitScope units) {
     Map<TaskId, List<FluidRow>> byFluid = fluidRows();
     return context
         .select()
@@ -59,13 +60,13 @@ public final class ServiceRepository {
         .on(TASK.SERVICE_ID.eq(SERVICE.ID))
         .leftJoin(METER)
         .on(METER.UNIT_ID.eq(UNIT.ID), METER.NAME.eq(TASK.METER_NAME))
-        .where(UNIT.RETIRED_ON.isNull())
+        .where(units.holds(UNIT.ID))
         .orderBy(UNIT.ID, TASK.ID)
         .fetchGroups(UNIT.ID, row -> task(row, byFluid));
   }
 
   /** By unit and task, all records that have not been withdrawn, the latest last. */
-  public Map<UnitId, Map<TaskId, List<Origin>>> done() {
+  public Map<UnitId, Map<TaskId, List<Origin>>> done(UnitScope units) {
     Map<UnitId, Map<TaskId, List<Origin>>> done = new HashMap<>();
     context
         .select(
@@ -79,7 +80,7 @@ public final class ServiceRepository {
         .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
         .leftJoin(METER)
         .on(METER.UNIT_ID.eq(TASK_RECORD.UNIT_ID), METER.NAME.eq(TASK.METER_NAME))
-        .where(stands())
+        .where(units.holds(TASK_RECORD.UNIT_ID), stands())
         .orderBy(TASK_RECORD.DONE_ON, TASK_RECORD.ID)
         .forEach(
             row ->

@@ -10,9 +10,14 @@ import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import org.jooq.DSLContext;
 
-/** The settings of the store; each has a default until it is set. */
+/**
+ * The settings of the store; each has a default until it is set. They are read once for a session,
+ * all together, since there are a dozen at most.
+ */
 public final class SettingRepository {
 
   private static final String STORE_NAME = "store_name";
@@ -28,6 +33,7 @@ public final class SettingRepository {
   private static final String JUG = "jug";
 
   private final DSLContext context;
+  private Optional<Map<String, String>> known = Optional.empty();
 
   public SettingRepository(DSLContext context) {
     this.context = context;
@@ -86,15 +92,20 @@ public final class SettingRepository {
   }
 
   private String value(String name, String otherwise) {
+    Map<String, String> values = known.orElseGet(this::read);
+    known = Optional.of(values);
+    return values.getOrDefault(name, otherwise);
+  }
+
+  private Map<String, String> read() {
     return context
-        .select(SETTING.VALUE)
+        .select(SETTING.NAME, SETTING.VALUE)
         .from(SETTING)
-        .where(SETTING.NAME.eq(name))
-        .fetchOptional(SETTING.VALUE)
-        .orElse(otherwise);
+        .fetchMap(SETTING.NAME, SETTING.VALUE);
   }
 
   private void put(String name, String value) {
+    known = Optional.empty();
     context
         .insertInto(SETTING, SETTING.NAME, SETTING.VALUE)
         .values(name, value)

@@ -117,6 +117,25 @@ CREATE TABLE reading (
 CREATE INDEX reading_meter ON reading (meter_id, read_on);
 CREATE INDEX reading_corrects ON reading (corrects);
 
+-- What the notes of a meter come down to, kept so that a start reads these and not every reading. It
+-- holds as long as meter, calendar and rules are the ones it was worked out from.
+CREATE TABLE meter_digest (
+  meter_id INTEGER NOT NULL PRIMARY KEY REFERENCES meter,
+  rules INTEGER NOT NULL CHECK (rules > 0),
+  changes INTEGER NOT NULL CHECK (changes >= 0),
+  calendar TEXT NOT NULL,
+  last_on TEXT CHECK (date(last_on) = last_on),
+  last_at TEXT,
+  last_shown_tenths INTEGER CHECK (last_shown_tenths >= 0),
+  last_life_tenths INTEGER CHECK (last_life_tenths >= 0),
+  offset_tenths INTEGER NOT NULL,
+  rate_nano INTEGER CHECK (rate_nano >= 0),
+  rate_source TEXT CHECK (rate_source IN ('READINGS', 'BURSTY_READINGS')),
+  dispersion_micro INTEGER CHECK (dispersion_micro >= 100000),
+  CHECK ((last_on IS NULL) = (last_shown_tenths IS NULL) AND (last_on IS NULL) = (last_life_tenths IS NULL)),
+  CHECK ((rate_nano IS NULL) = (rate_source IS NULL))
+) STRICT;
+
 -- What a person decided about a reading; the latest line on it holds.
 CREATE TABLE reading_ruling (
   id INTEGER NOT NULL PRIMARY KEY,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
+import dev.lonja.store.fleet.UnitScope;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -31,7 +32,8 @@ class BackupFolderTest {
     }
     Path copy = folder.resolve("backups").resolve("lonja-2027-03-15.db");
     try (LonjaStore store = LonjaStore.open(copy)) {
-      assertThat(store.<List<Unit>>read(session -> session.fleet().units())).hasSize(8);
+      assertThat(store.<List<Unit>>read(session -> session.fleet().units(UnitScope.ALL)))
+          .hasSize(8);
     }
     assertThat(Files.exists(folder.resolve("backups").resolve("unfinished.db"))).isFalse();
   }

@@ -3,6 +3,8 @@ package dev.lonja.store.fleet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.calendar.LayUp;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterDigest;
 import dev.lonja.core.meter.MeterId;
@@ -12,13 +14,13 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.Stores;
+import dev.lonja.store.exchange.Verification;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -87,28 +89,52 @@ class MeterDigestsTest {
     assertThat(last()).isEqualTo("7.7 h");
   }
 
-  /** A value is worked out once, and anew after a write of this or of another process. */
+  /** Kept in a table when the store is closed; a later start judges none of the readings. */
   @Test
-  void aValueIsRememberedUntilTheDataChange() {
-    AtomicInteger times = new AtomicInteger();
-    assertThat(value(times, "a")).isEqualTo(1);
-    assertThat(value(times, "a")).isEqualTo(1);
-    assertThat(value(times, "b")).isEqualTo(2);
-    note("4.4");
-    assertThat(value(times, "b")).isEqualTo(3);
-    Stores.tamper(store, "UPDATE unit SET name = 'Another name' WHERE id = 1");
-    assertThat(value(times, "b")).isEqualTo(4);
-    store.write(
-        session -> {
-          session.remembered(Integer.class, "b", times::incrementAndGet);
-          return true;
-        });
-    assertThat(times).hasValue(5);
-    assertThat(value(times, "b")).isEqualTo(6);
+  void whatWasWorkedOutOutlivesAStop() {
+    Map<MeterId, MeterDigest> first = digests();
+    store.close();
+    Stores.tamper(store, "UPDATE meter_digest SET last_shown_tenths = 4711 WHERE meter_id = 10");
+    store = LonjaStore.open(store.file());
+    assertThat(last()).isEqualTo("471.1 h");
+    assertThat(store.<List<Verification.Finding>>read(s -> s.verification().findings()))
+        .containsExactly(
+            new Verification.Finding(
+                "meter_digest", "what is kept of meter 10 is not what its readings come down to"));
+    note("9.5");
+    assertThat(last()).isEqualTo("9.5 h");
+    store.close();
+    store = LonjaStore.open(store.file());
+    assertThat(last()).isEqualTo("9.5 h");
+    assertThat(digests()).hasSameSizeAs(first);
   }
 
-  private int value(AtomicInteger times, String key) {
-    return store.read(session -> session.remembered(Integer.class, key, times::incrementAndGet));
+  /** A digest made under other rules, or for another calendar, is none. */
+  @Test
+  void aDigestOfOtherRulesOrAnotherCalendarIsWorkedOutAnew() {
+    digests();
+    store.close();
+    Stores.tamper(
+        store,
+        "UPDATE meter_digest SET last_shown_tenths = 4711, rules = rules + 1 WHERE meter_id = 10");
+    store = LonjaStore.open(store.file());
+    assertThat(last()).isEqualTo("3.1 h");
+    store.close();
+    Stores.tamper(store, "UPDATE meter_digest SET last_shown_tenths = 4711 WHERE meter_id = 10");
+    store = LonjaStore.open(store.file());
+    LayUp layUp = new LayUp(TODAY.minusDays(9), TODAY.minusDays(2));
+    store.write(
+        session -> {
+          UnitId unit =
+              session.fleet().meters(UnitScope.ALL).stream()
+                  .filter(meter -> meter.id().equals(SWEEPER))
+                  .findFirst()
+                  .orElseThrow()
+                  .unitId();
+          session.fleet().addLayUp(unit, layUp);
+          return true;
+        });
+    assertThat(last()).isEqualTo("3.1 h");
   }
 
   private long note(String hours) {
@@ -128,7 +154,7 @@ class MeterDigestsTest {
   }
 
   private static String shown(Map<MeterId, MeterDigest> digests) {
-    return digests.get(SWEEPER).last().orElseThrow().reading().value().display();
+    return digests.get(SWEEPER).last().orElseThrow().shown().display();
   }
 
   private Map<MeterId, MeterDigest> digests() {
@@ -136,7 +162,7 @@ class MeterDigestsTest {
   }
 
   private static Map<MeterId, MeterDigest> of(Session session) {
-    List<Meter> meters = session.fleet().meters();
-    return session.meterDigests().of(meters, session.fleet().calendars());
+    List<Meter> meters = session.fleet().meters(UnitScope.ALL);
+    return session.meterDigests().of(meters, session.fleet().calendars(UnitScope.ALL));
   }
 }

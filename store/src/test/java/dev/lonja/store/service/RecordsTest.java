@@ -30,6 +30,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.fleet.UnitScope;
 import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -101,7 +102,8 @@ class RecordsTest {
   /** The engine oil of the hoists lasts 750 h while an E9 oil is in. */
   @Test
   void tasksBringTheirIntervalsByFluid() {
-    List<Task> tasks = store.read(session -> session.services().tasksByUnit().get(new UnitId(4)));
+    List<Task> tasks =
+        store.read(session -> session.services().tasks(UnitScope.ALL).get(new UnitId(4)));
     Timing.ByInterval timed = tasks.get(0).byInterval().orElseThrow();
     assertThat(timed.byFluid()).hasSize(1);
     assertThat(timed.byFluid().get(0).fluidClass()).isEqualTo("E9");
@@ -153,7 +155,7 @@ class RecordsTest {
   }
 
   private List<RecordedFill> fills() {
-    return store.read(session -> session.records().fillsByUnit().get(new UnitId(4)));
+    return store.read(session -> session.records().fills(UnitScope.ALL).get(new UnitId(4)));
   }
 
   /** The inspection of WB-1's impeller was moved to 29 March; done since, the move is over. */
@@ -188,7 +190,8 @@ class RecordsTest {
   }
 
   private Optional<RecordRepository.Move> move(long unit, long task) {
-    Map<UnitId, Map<TaskId, RecordRepository.Move>> moves = store.read(s -> s.records().moves());
+    Map<UnitId, Map<TaskId, RecordRepository.Move>> moves =
+        store.read(s -> s.records().moves(UnitScope.ALL));
     return Optional.ofNullable(
         moves.getOrDefault(new UnitId(unit), Map.of()).get(new TaskId(task)));
   }

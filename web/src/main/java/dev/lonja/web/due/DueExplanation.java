@@ -121,12 +121,7 @@ public final class DueExplanation {
   }
 
   private String leadName(TaskId leadId) {
-    return fleet.makers().values().stream()
-        .flatMap(List::stream)
-        .filter(task -> task.id().equals(leadId))
-        .findFirst()
-        .map(Task::name)
-        .orElse("");
+    return fleet.task(leadId).map(Task::name).orElse("");
   }
 
   private void addMeter(MeterValue limit) {

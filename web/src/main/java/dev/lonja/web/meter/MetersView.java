@@ -1,6 +1,5 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.web.frame.State;
@@ -47,8 +46,7 @@ record MetersView(String summary, String today, List<Row> rows) {
         meter.file().meter().measure().symbol(),
         meter
             .lastAccepted()
-            .map(JudgedReading::reading)
-            .map(last -> last.value().display() + " on " + Words.day(last.day(), today))
+            .map(last -> last.shown().display() + " on " + Words.day(last.day(), today))
             .orElse("never read"),
         meter.expectedToShow(today).display(),
         meter.isStale(today)

@@ -1,0 +1,44 @@
+package dev.lonja.app.server;
+
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.store.LonjaStore;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.concurrent.TimeUnit;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * Works the fleet out before a page asks for it: right after the start, and in the last hour of a
+ * day for the next one, so that nobody waits after midnight. What was worked out of readings is
+ * kept for the next start.
+ */
+@Component
+class FleetAhead {
+
+  private static final Duration BEFORE_MIDNIGHT = Duration.ofHours(1);
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  FleetAhead(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  @Scheduled(fixedDelay = 10, timeUnit = TimeUnit.MINUTES)
+  void workOut() {
+    LocalDate today = clock.today();
+    store.read(session -> plans(FleetPicture.load(session, today)));
+    LocalDate soon = clock.dayOf(clock.now().plus(BEFORE_MIDNIGHT));
+    if (soon.isAfter(today)) {
+      store.read(session -> plans(FleetPicture.ahead(session, soon)));
+    }
+    store.keepDigests();
+  }
+
+  private static int plans(FleetPicture fleet) {
+    return fleet.plans(fleet.horizon()).size();
+  }
+}

@@ -1,0 +1,70 @@
+package dev.lonja.desk.fleet;
+
+import dev.lonja.core.calendar.UsageCalendar;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterDigest;
+import dev.lonja.core.meter.MeterFile;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.pour.RecordedFill;
+import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.Origin;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.store.Session;
+import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.service.RecordRepository.Move;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/**
+ * What is on file of one unit, as it was read, whatever the day.
+ *
+ * @param makers the tasks of its variant as the maker has them
+ * @param done by task, when it was done
+ * @param moves by task, the day on which a person put it
+ * @param fills in order of their days
+ */
+record UnitInputs(
+    Unit unit,
+    UsageCalendar calendar,
+    List<MeterFile> meters,
+    List<Task> makers,
+    List<Deviation> deviations,
+    Map<TaskId, List<Origin>> done,
+    Map<TaskId, Move> moves,
+    List<RecordedFill> fills) {
+
+  /** Reads units in a few statements, however many there are; in order of their codes. */
+  static List<UnitInputs> load(Session session, UnitScope scope) {
+    Map<UnitId, UsageCalendar> calendars = session.fleet().calendars(scope);
+    List<Meter> all = session.fleet().meters(scope);
+    Map<MeterId, MeterDigest> digests = session.meterDigests().of(all, calendars);
+    Map<UnitId, List<Meter>> meters = all.stream().collect(Collectors.groupingBy(Meter::unitId));
+    Map<UnitId, List<Task>> makers = session.services().tasks(scope);
+    Map<UnitId, List<Deviation>> deviations = session.deviations().of(scope);
+    Map<UnitId, Map<TaskId, List<Origin>>> done = session.services().done(scope);
+    Map<UnitId, Map<TaskId, Move>> moves = session.records().moves(scope);
+    Map<UnitId, List<RecordedFill>> fills = session.records().fills(scope);
+    return session.fleet().units(scope).stream()
+        .map(
+            unit ->
+                new UnitInputs(
+                    unit,
+                    calendars.get(unit.id()),
+                    meters.getOrDefault(unit.id(), List.of()).stream()
+                        .map(
+                            meter ->
+                                new MeterFile(
+                                    unit, meter, calendars.get(unit.id()), digests.get(meter.id())))
+                        .toList(),
+                    makers.getOrDefault(unit.id(), List.of()),
+                    deviations.getOrDefault(unit.id(), List.of()),
+                    done.getOrDefault(unit.id(), Map.of()),
+                    moves.getOrDefault(unit.id(), Map.of()),
+                    fills.getOrDefault(unit.id(), List.of())))
+        .toList();
+  }
+}

@@ -1,0 +1,143 @@
+package dev.lonja.desk.fleet;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.service.OccurrencePlanner;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.service.UnitFacts;
+import dev.lonja.core.service.UnitFile;
+import dev.lonja.core.service.UnitHistory;
+import dev.lonja.core.service.UnitNeeds;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** One unit as it stands on a day; its plans are worked out when they are first asked for. */
+final class UnitStand {
+
+  private final LocalDate today;
+  private final UnitInputs inputs;
+  private final CommonInputs.Share share;
+  private final List<MeterStanding> meters;
+  private final UnitFile file;
+  private final List<TaskStanding> tasks;
+  private LocalDate planned = LocalDate.MIN;
+  private UnitPlan plan;
+
+  UnitStand(
+      LocalDate today, UnitInputs inputs, CommonInputs.Share share, List<MeterStanding> meters) {
+    this.today = today;
+    this.inputs = inputs;
+    this.share = share;
+    this.meters = List.copyOf(meters);
+    this.file =
+        UnitFile.of(
+            share.variant().on(today),
+            inputs.makers().stream().map(share.policy()::applyTo).toList(),
+            inputs.deviations());
+    this.tasks = standings();
+    this.plan = new UnitPlan(unit().id(), unit().code(), List.of(), file.needs());
+  }
+
+  /** True if it was made of the same, and so stands as one made now would. */
+  boolean isOf(UnitInputs now, CommonInputs.Share shareNow, List<MeterStanding> metersNow) {
+    return inputs == now && meters.equals(metersNow) && share.equals(shareNow);
+  }
+
+  UnitInputs inputs() {
+    return inputs;
+  }
+
+  Unit unit() {
+    return inputs.unit();
+  }
+
+  List<MeterStanding> meters() {
+    return meters;
+  }
+
+  UnitFile file() {
+    return file;
+  }
+
+  List<TaskStanding> tasks() {
+    return tasks;
+  }
+
+  /** Its occurrences up to a day, none of them after it has left the fleet. */
+  UnitPlan plan(LocalDate until) {
+    UnitPlan known = upTo(until.isAfter(horizon()) ? until : horizon());
+    int within = 0;
+    while (within < known.occurrences().size()
+        && !known.occurrences().get(within).date().isAfter(until)) {
+      within++;
+    }
+    return within == known.occurrences().size()
+        ? known
+        : new UnitPlan(
+            known.unitId(),
+            known.unitCode(),
+            known.occurrences().subList(0, within),
+            known.needs());
+  }
+
+  private LocalDate horizon() {
+    return today.plusYears(FleetPicture.HORIZON_YEARS);
+  }
+
+  /** What is planned up to a nearer day is how a longer plan begins, so one plan serves all. */
+  private synchronized UnitPlan upTo(LocalDate until) {
+    if (until.isAfter(planned)) {
+      planned = until;
+      plan = plan(tasks, until);
+    }
+    return plan;
+  }
+
+  /** The same if its tasks stood otherwise. */
+  UnitPlan plan(List<TaskStanding> standings, LocalDate until) {
+    LocalDate last =
+        unit().retiredOn().map(day -> day.minusDays(1)).filter(until::isAfter).orElse(until);
+    return new UnitPlan(
+        unit().id(), unit().code(), OccurrencePlanner.plan(standings, today, last), file.needs());
+  }
+
+  private List<TaskStanding> standings() {
+    Map<MeterId, MeterStanding> byId =
+        meters.stream().collect(Collectors.toMap(m -> m.file().meter().id(), Function.identity()));
+    UnitFacts facts = new UnitFacts(inputs.calendar().layUps(), inCompartments(), share.chances());
+    Map<TaskId, LocalDate> moved = new HashMap<>();
+    inputs.moves().forEach((task, move) -> moved.put(task, move.day()));
+    UnitHistory history = new UnitHistory(unit().inServiceOn(), inputs.done(), moved);
+    return file.tasks().stream()
+        .map(task -> facts.applyTo(task, file.needs()))
+        .map(task -> history.standing(task, task.meterId().map(byId::get)))
+        .toList();
+  }
+
+  /** The classes of what was poured last, else of the preferred fluid. */
+  private Map<CompartmentId, List<String>> inCompartments() {
+    UnitNeeds needs = file.needs();
+    Map<CompartmentId, ItemId> items = new HashMap<>();
+    for (Compartment compartment : needs.compartments()) {
+      compartment.itemId().ifPresent(item -> items.put(compartment.id(), item));
+    }
+    inputs.fills().forEach(fill -> items.put(fill.compartmentId(), fill.itemId()));
+    Map<CompartmentId, List<String>> classes = new HashMap<>();
+    items.forEach(
+        (compartment, item) ->
+            Optional.ofNullable(share.fluidClasses().get(item))
+                .ifPresent(list -> classes.put(compartment, list)));
+    return classes;
+  }
+}

@@ -1,0 +1,169 @@
+package dev.lonja.store;
+
+import dev.lonja.core.fleet.UnitId;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Table;
+import org.jooq.impl.DSL;
+import org.jooq.impl.SQLDataType;
+
+/**
+ * Notes which units a transaction touches, in a temporary table of the writer's connection that
+ * temporary triggers fill. Nothing of it is in the data file, and an undone transaction leaves no
+ * trace. Whatever a repository writes, and by whatever statement, is seen.
+ */
+final class TouchLog {
+
+  /** How a row of a table leads to what it touches: ROW stands for the row. */
+  private static final Map<String, List<Touch>> TOUCHES = new TreeMap<>();
+
+  private static final Table<?> TOUCHED = DSL.table(DSL.name("touched"));
+  private static final Field<String> KIND = DSL.field(DSL.name("kind"), SQLDataType.VARCHAR);
+  private static final Field<Long> NUMBER = DSL.field(DSL.name("number"), SQLDataType.BIGINT);
+
+  private enum Kind {
+    UNIT,
+    VARIANT,
+    CLASS,
+    COMMON
+  }
+
+  /**
+   * @param select the numbers that are touched
+   */
+  private record Touch(Kind kind, String select) {}
+
+  static {
+    touches("unit", Kind.UNIT, "SELECT ROW.id");
+    for (String table :
+        List.of("meter", "lay_up", "deviation", "task_record", "fill", "task_move")) {
+      touches(table, Kind.UNIT, "SELECT ROW.unit_id");
+    }
+    touches("variant", Kind.VARIANT, "SELECT ROW.id");
+    touches("model", Kind.VARIANT, "SELECT id FROM variant WHERE model_id = ROW.id");
+    for (String table : List.of("compartment", "position", "service")) {
+      touches(table, Kind.VARIANT, "SELECT ROW.variant_id");
+    }
+    for (String table :
+        List.of("capacity", "change_over", "spec_grade", "spec_class", "spec_approval")) {
+      touches(
+          table, Kind.VARIANT, "SELECT variant_id FROM compartment WHERE id = ROW.compartment_id");
+    }
+    touches("task", Kind.VARIANT, "SELECT variant_id FROM service WHERE id = ROW.service_id");
+    touches(
+        "fluid_interval",
+        Kind.VARIANT,
+        "SELECT variant_id FROM service JOIN task ON task.service_id = service.id"
+            + " WHERE task.id = ROW.task_id");
+    touches("unit_class", Kind.CLASS, "SELECT ROW.id");
+    touches("class_month", Kind.CLASS, "SELECT ROW.class_id");
+    for (String table :
+        List.of(
+            "setting",
+            "product",
+            "product_approval",
+            "reference_change",
+            "item",
+            "part",
+            "part_property",
+            "box_content",
+            "inspection")) {
+      touches(table, Kind.COMMON, "SELECT 0");
+    }
+    // a record that is withdrawn takes the outcome of its inspection with it
+    touches("task_record", Kind.COMMON, "SELECT 0 WHERE ROW.withdraws IS NOT NULL");
+  }
+
+  private TouchLog() {}
+
+  private static void touches(String table, Kind kind, String select) {
+    TOUCHES.merge(
+        table,
+        List.of(new Touch(kind, select)),
+        (known, more) -> Stream.concat(known.stream(), more.stream()).toList());
+  }
+
+  /** The tables in which a change touches the fleet. */
+  static Set<String> tables() {
+    return TOUCHES.keySet();
+  }
+
+  /** Begins to note on a connection what is written by it. */
+  static void begin(Connection connection) throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.executeUpdate(
+          "CREATE TEMP TABLE IF NOT EXISTS touched (kind TEXT NOT NULL, number INTEGER NOT NULL,"
+              + " PRIMARY KEY (kind, number)) WITHOUT ROWID");
+      for (Map.Entry<String, List<Touch>> entry : TOUCHES.entrySet()) {
+        trigger(statement, entry.getKey(), "INSERT", List.of("NEW"), entry.getValue());
+        trigger(statement, entry.getKey(), "UPDATE", List.of("OLD", "NEW"), entry.getValue());
+        trigger(statement, entry.getKey(), "DELETE", List.of("OLD"), entry.getValue());
+      }
+    }
+  }
+
+  private static void trigger(
+      Statement statement, String table, String on, List<String> rows, List<Touch> touches)
+      throws SQLException {
+    StringBuilder body = new StringBuilder();
+    for (Touch touch : touches) {
+      for (String row : rows) {
+        body.append("INSERT OR IGNORE INTO touched SELECT '")
+            .append(touch.kind())
+            .append("', * FROM (")
+            .append(touch.select().replace("ROW.", row + "."))
+            .append("); ");
+      }
+    }
+    statement.executeUpdate(
+        "CREATE TEMP TRIGGER IF NOT EXISTS touched_by_%s_of_%s AFTER %s ON main.%s BEGIN %s END"
+            .formatted(on, table, on, table, body));
+  }
+
+  /** What the transaction has touched so far. */
+  static Touched read(DSLContext context) {
+    Set<UnitId> units = new HashSet<>();
+    Set<Long> variants = new HashSet<>();
+    Set<Long> classes = new HashSet<>();
+    Set<Long> common = new HashSet<>();
+    context
+        .select(KIND, NUMBER)
+        .from(TOUCHED)
+        .forEach(
+            row -> {
+              switch (Kind.valueOf(row.value1())) {
+                case UNIT -> units.add(new UnitId(row.value2()));
+                case VARIANT -> variants.add(row.value2());
+                case CLASS -> classes.add(row.value2());
+                case COMMON -> common.add(row.value2());
+              }
+            });
+    return new Touched(units, variants, classes, !common.isEmpty());
+  }
+
+  /** What the transaction has touched; the log is empty afterwards, ready for the next one. */
+  static Touched take(DSLContext context) {
+    Touched touched = read(context);
+    if (!touched.isNothing()) {
+      context.deleteFrom(TOUCHED).execute();
+    }
+    return touched;
+  }
+
+  /**
+   * Grows with every row that the connection writes, so two looks tell whether it wrote between.
+   */
+  static long rowsWritten(DSLContext context) {
+    Field<Long> total = DSL.field("total_changes()", SQLDataType.BIGINT);
+    return context.select(total).fetchSingle(total);
+  }
+}
