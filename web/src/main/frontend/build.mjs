@@ -1,5 +1,5 @@
 // Copies what ships from the packages into the application's static files: fonts, scripts, one icon sprite.
-import { cpSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { cpSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { decompress } from "wawoff2";
 
 const packages = new URL("node_modules/", import.meta.url);
@@ -33,9 +33,17 @@ for (const face of ["next", "mono"]) {
   }
 }
 cpSync(new URL("@alpinejs/csp/dist/cdn.min.js", packages), new URL("alpine.js", assets));
-for (const own of ["app.js", "favicon.svg"]) {
-  cpSync(new URL(own, import.meta.url), new URL(own, assets));
-}
+cpSync(new URL("favicon.svg", import.meta.url), new URL("favicon.svg", assets));
+// One file a component, one file for the browser; each keeps its names to itself and sees what all share.
+const components = new URL("components/", import.meta.url);
+const shared = readFileSync(new URL("isField.js", import.meta.url), "utf8");
+const scripts = readdirSync(components)
+  .sort()
+  .map((file) => `{\n${readFileSync(new URL(file, components), "utf8")}}\n`);
+writeFileSync(
+  new URL("components.js", assets),
+  `document.addEventListener("alpine:init", () => {\n${shared}${scripts.join("")}});\n`,
+);
 
 const symbols = icons.map((icon) => {
   const source = readFileSync(new URL(`lucide-static/icons/${icon}.svg`, packages), "utf8");

@@ -7,7 +7,7 @@ import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.pour.RecordedFill;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

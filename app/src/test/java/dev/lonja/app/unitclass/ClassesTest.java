@@ -39,7 +39,7 @@ class ClassesTest {
   void whatTheReadingsSuggestIsTaken() {
     Visitor.Page page = visitor.get("/fleet/classes/RT");
     assertThat(page.words()).contains("What the readings of two years suggest");
-    String learned = page.document().select("form:not([data-months]) input[name=month-7]").val();
+    String learned = page.document().select("form:not([x-data]) input[name=month-7]").val();
     Visitor.Page taken =
         visitor.submit(
             (org.jsoup.nodes.FormElement)

@@ -4,7 +4,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.store.Session;
 import dev.lonja.store.Touched;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;

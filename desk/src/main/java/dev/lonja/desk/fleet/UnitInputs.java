@@ -13,7 +13,7 @@ import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.store.Session;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.service.RecordRepository.Move;
 import java.util.List;
 import java.util.Map;

@@ -25,7 +25,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

@@ -27,7 +27,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;

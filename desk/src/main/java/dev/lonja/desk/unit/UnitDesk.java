@@ -15,7 +15,7 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -20,7 +20,7 @@ import dev.lonja.desk.Cage;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ReadingRepository;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -8,7 +8,7 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;

@@ -41,6 +41,7 @@ final class ExchangeCheck {
     for (ExchangeTable table : ExchangeTables.ALL) {
       check.checkReferences(table);
       check.checkJointReferences(table);
+      table.leads().forEach(column -> check.checkLeads(table, column));
     }
     return check.rows;
   }
@@ -203,6 +204,23 @@ final class ExchangeCheck {
                   String.join(" + ", named),
                   String.join(" + ", joint.keys()) + " of one row of " + joint.table() + ".csv"));
         }
+      }
+    }
+  }
+
+  private void checkLeads(ExchangeTable table, String column) {
+    Set<String> led = new HashSet<>();
+    for (CheckedRow row : rows.get(table.name())) {
+      if (!row.cells().get(column).isEmpty()) {
+        led.add(row.cells().get(table.key().get(0)));
+      }
+    }
+    for (CheckedRow row : rows.get(table.name())) {
+      String lead = row.cells().get(column);
+      if (led.contains(lead)) {
+        problems.add(
+            new ExchangeProblem(
+                table.file(), row.line(), column, lead, "a row whose " + column + " is empty"));
       }
     }
   }

@@ -14,6 +14,7 @@ import org.jooq.Table;
  *
  * @param key the columns that tell its rows apart and give their order
  * @param unique further sets of columns that no two rows share
+ * @param leads columns that name a row of the same table, which names none itself
  * @param derived database fields worked out from the cells
  */
 record ExchangeTable(
@@ -24,6 +25,7 @@ record ExchangeTable(
     List<List<String>> unique,
     List<RowRule> rules,
     List<JointReference> joint,
+    List<String> leads,
     Map<Field<String>, Function<Map<String, String>, String>> derived) {
 
   String file() {
@@ -49,6 +51,7 @@ record ExchangeTable(
     private final List<List<String>> unique = new ArrayList<>();
     private final List<RowRule> rules = new ArrayList<>();
     private final List<JointReference> joint = new ArrayList<>();
+    private final List<String> leads = new ArrayList<>();
     private Map<Field<String>, Function<Map<String, String>, String>> derived = Map.of();
 
     private Builder(String name, Table<?> table) {
@@ -69,6 +72,12 @@ record ExchangeTable(
     /** The two columns name a row of {@code other} together, by these two of its columns. */
     Builder jointly(String one, String two, String other, String oneThere, String twoThere) {
       joint.add(new JointReference(List.of(one, two), other, List.of(oneThere, twoThere)));
+      return this;
+    }
+
+    /** The row that is named by this column, in the same table, names none itself. */
+    Builder leads(String column) {
+      leads.add(column);
       return this;
     }
 
@@ -112,6 +121,7 @@ record ExchangeTable(
           List.copyOf(unique),
           List.copyOf(rules),
           List.copyOf(joint),
+          List.copyOf(leads),
           derived);
     }
   }

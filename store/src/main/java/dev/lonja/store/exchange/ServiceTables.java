@@ -96,6 +96,7 @@ final class ServiceTables {
                 "filled where severity is below 1",
                 row -> row.get("severity").equals("1") || !row.get("severity_reason").isBlank()))
         .together("with_task_id", "every_nth")
+        .leads("with_task_id")
         .rule(
             new RowRule(
                 "lead_days",

@@ -39,6 +39,7 @@ import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.part.BoxRepository;
+import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.setting.SettingRepository;
 import java.math.BigDecimal;
 import java.time.LocalDate;

@@ -19,7 +19,7 @@ import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.NewDeviation;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -18,7 +18,7 @@ import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;

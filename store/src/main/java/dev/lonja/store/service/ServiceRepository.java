@@ -19,7 +19,7 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.tray.TrayId;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.schema.tables.TaskRecord;
 import java.math.BigDecimal;
 import java.time.Instant;

@@ -589,6 +589,16 @@ CREATE TABLE task (
   CHECK (first_interval_months IS NULL OR interval_tenths IS NOT NULL OR interval_months IS NOT NULL)
 ) STRICT;
 CREATE INDEX task_with ON task (with_task_id);
+CREATE TRIGGER task_led_leads_none BEFORE INSERT ON task
+WHEN NEW.with_task_id = NEW.id
+  OR EXISTS (SELECT 1 FROM task WHERE id = NEW.with_task_id AND with_task_id IS NOT NULL)
+  OR NEW.with_task_id IS NOT NULL AND EXISTS (SELECT 1 FROM task WHERE with_task_id = NEW.id)
+BEGIN SELECT RAISE(ABORT, 'a task that is led leads none'); END;
+CREATE TRIGGER task_still_leads_none BEFORE UPDATE OF with_task_id ON task
+WHEN NEW.with_task_id = NEW.id
+  OR EXISTS (SELECT 1 FROM task WHERE id = NEW.with_task_id AND with_task_id IS NOT NULL)
+  OR NEW.with_task_id IS NOT NULL AND EXISTS (SELECT 1 FROM task WHERE with_task_id = NEW.id)
+BEGIN SELECT RAISE(ABORT, 'a task that is led leads none'); END;
 
 -- A longer or shorter interval while a fluid of a class is in the compartment.
 CREATE TABLE fluid_interval (

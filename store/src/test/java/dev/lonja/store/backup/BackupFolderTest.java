@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -190,6 +191,35 @@ class ExchangeTest {
         .anyMatch(p -> p.contains("needs twelve factors with mean 1"))
         .anyMatch(p -> p.contains("position 1 refers to another variant's compartment"))
         .anyMatch(p -> p.contains("compartment 1 is to take pieces"));
+  }
+
+  /** Task 5 comes with every second of task 6, and that one with every second of task 4. */
+  @Test
+  void aTaskThatIsLedLeadsNone() throws IOException {
+    edit("tasks.csv", text -> ledBy(ledBy(text, 5, 6), 6, 4));
+    assertThat(problems())
+        .containsExactly(
+            "tasks.csv line 6, column with_task_id: \"6\"; allowed is a row whose with_task_id is"
+                + " empty");
+  }
+
+  /** The row of a task with its interval taken out and another task that leads it. */
+  private static String ledBy(String text, int task, int lead) {
+    return text.lines()
+        .map(
+            line -> {
+              String[] cells = line.split(",", -1);
+              if (!cells[0].equals(String.valueOf(task))) {
+                return line;
+              }
+              for (int cell = 6; cell <= 10; cell++) {
+                cells[cell] = "";
+              }
+              cells[13] = String.valueOf(lead);
+              cells[14] = "2";
+              return String.join(",", cells);
+            })
+        .collect(Collectors.joining("\r\n", "", "\r\n"));
   }
 
   @Test

@@ -1,10 +1,12 @@
 package dev.lonja.store.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
+import dev.lonja.store.query.UnitScope;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -71,17 +73,38 @@ class VerificationTest {
             "row 1 refers to another variant's compartment");
   }
 
-  /** The first task is led by itself, and so is every task that it leads in turn. */
+  /** The schema lets no task be led by one that is itself led, whichever comes first. */
   @Test
-  void tasksThatLeadOneAnotherInAChain() {
-    Stores.tamper(
-        store,
-        "UPDATE task SET with_task_id = id, every_nth = 2, interval_tenths = NULL,"
+  void tasksAreNotLedInAChain() {
+    String led =
+        "UPDATE task SET with_task_id = %s, every_nth = 2, interval_tenths = NULL,"
             + " interval_months = NULL, first_interval_tenths = NULL, first_interval_months = NULL,"
             + " meter_name = NULL, season_start = NULL, before_lay_up = 0, lead_days = NULL"
-            + " WHERE id = (SELECT min(id) FROM task)");
+            + " WHERE id = %d";
+    assertThatThrownBy(() -> Stores.tamper(store, led.formatted("id", 1)))
+        .hasMessageContaining("a task that is led leads none");
+    Stores.tamper(store, led.formatted("2", 1));
+    assertThatThrownBy(() -> Stores.tamper(store, led.formatted("1", 3)))
+        .hasMessageContaining("a task that is led leads none");
+    assertThatThrownBy(() -> Stores.tamper(store, led.formatted("3", 2)))
+        .hasMessageContaining("a task that is led leads none");
+  }
+
+  /** The sweeper's meter, 10, was read at 3.1 h last; what is kept of it says 471.1 h. */
+  @Test
+  void aDigestThatIsNotWhatTheReadingsComeDownTo() {
+    store.read(
+        session ->
+            session
+                .meterDigests()
+                .of(
+                    session.fleet().meters(UnitScope.ALL),
+                    session.fleet().calendars(UnitScope.ALL)));
+    store.keepDigests();
+    assertThat(findings()).isEmpty();
+    Stores.tamper(store, "UPDATE meter_digest SET last_shown_tenths = 4711 WHERE meter_id = 10");
     assertThat(findings())
-        .anySatisfy(text -> assertThat(text).matches("task (\\d+) is led by task \\1, itself led"));
+        .containsExactly("what is kept of meter 10 is not what its readings come down to");
   }
 
   @Test

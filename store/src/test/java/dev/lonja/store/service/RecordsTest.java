@@ -30,7 +30,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
 import dev.lonja.store.fleet.ReadingRepository;
-import dev.lonja.store.fleet.UnitScope;
+import dev.lonja.store.query.UnitScope;
 import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.time.Instant;

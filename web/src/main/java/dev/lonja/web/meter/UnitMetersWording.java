@@ -45,8 +45,9 @@ final class UnitMetersWording {
                             + " to "
                             + Words.day(stored.layUp().last(), today)))
             .toList(),
-        MonthBars.draw(
-            file.calendar().monthlyFactors(), "How " + unit.unitClass().name() + " are used"),
+        MonthBars.named(
+                file.calendar().monthlyFactors(), "How " + unit.unitClass().name() + " are used")
+            .svg(),
         unit.unitClass().name(),
         unit.unitClass().code(),
         today.toString());

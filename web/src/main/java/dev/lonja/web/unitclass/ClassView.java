@@ -25,6 +25,7 @@ record ClassView(
     List<Choice> outlines,
     long version,
     List<MonthField> months,
+    MonthBars drawing,
     Optional<Proposal> proposed,
     Optional<String> feed) {
 
@@ -33,7 +34,7 @@ record ClassView(
   /** A month of the form, with what is typed in it. */
   record MonthField(int number, String name, String value) {}
 
-  record Proposal(String drawing, List<MonthField> months) {}
+  record Proposal(MonthBars drawing, List<MonthField> months) {}
 
   /** All classes. */
   record All(List<Row> rows) {}
@@ -57,11 +58,12 @@ record ClassView(
         Arrays.stream(Outline.values()).map(o -> new Choice(o.name(), o.words())).toList(),
         stored.version(),
         fields(stored.months()),
+        MonthBars.bare(stored.months(), "The year of the class"),
         file.learned()
             .map(
                 months ->
                     new Proposal(
-                        MonthBars.draw(months, "What the readings of two years suggest"),
+                        MonthBars.named(months, "What the readings of two years suggest"),
                         fields(months))),
         stored.secret().map(secret -> "/feeds/" + secret + ".ics"));
   }

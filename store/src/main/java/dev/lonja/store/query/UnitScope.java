@@ -1,7 +1,6 @@
-package dev.lonja.store.fleet;
+package dev.lonja.store.query;
 
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.store.query.Bound;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
