@@ -19,7 +19,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -35,8 +34,6 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
-import org.springframework.boot.builder.SpringApplicationBuilder;
-import org.springframework.context.ConfigurableApplicationContext;
 
 /** The due list of 5,000 units with 1,000 readings each, computed and as a page, in 1 GB. */
 @BenchmarkMode(Mode.SampleTime)
@@ -185,8 +182,7 @@ public class FleetBenchmark {
   /** The running server, signed in to. */
   @State(Scope.Benchmark)
   public static class Server {
-    private Optional<ConfigurableApplicationContext> application = Optional.empty();
-    private Optional<SignedIn> visitor = Optional.empty();
+    private Optional<RunningServer> server = Optional.empty();
     private int turn;
 
     private int next() {
@@ -194,51 +190,38 @@ public class FleetBenchmark {
       return turn;
     }
 
-    private LonjaStore store() {
-      return application.orElseThrow().getBean(LonjaStore.class);
+    private RunningServer running() {
+      return server.orElseThrow();
     }
 
     @Setup
     public void start() {
-      Map<String, Object> settings =
-          Map.of(
-              "lonja.data",
-              LargeFleet.folder(UNITS, READINGS).toString(),
-              "server.port",
-              "0",
-              "lonja.today",
-              LargeFleet.TODAY.toString());
-      ConfigurableApplicationContext running =
-          new SpringApplicationBuilder(LonjaApplication.class).properties(settings).run();
-      application = Optional.of(running);
-      String port = running.getEnvironment().getProperty("local.server.port");
-      SignedIn signedIn = new SignedIn("http://localhost:" + port);
-      signedIn.get("/fleet/due");
-      visitor = Optional.of(signedIn);
+      server = Optional.of(new RunningServer(LargeFleet.folder(UNITS, READINGS)));
+      running().get("/fleet/due");
     }
 
     @TearDown
     public void stop() {
-      application.ifPresent(ConfigurableApplicationContext::close);
+      server.ifPresent(RunningServer::close);
     }
   }
 
   /** The due page of the whole fleet over HTTP. */
   @Benchmark
   public String duePage(Server server) {
-    return server.visitor.orElseThrow().get("/fleet/due");
+    return server.running().get("/fleet/due");
   }
 
   /** The due page as the first one after a reading was noted; noting it counts, too. */
   @Benchmark
   public String duePageAfterAReading(Server server) {
-    read(server.store(), server.next());
-    return server.visitor.orElseThrow().get("/fleet/due");
+    read(server.running().store(), server.next());
+    return server.running().get("/fleet/due");
   }
 
   /** The page of one unit of that fleet over HTTP. */
   @Benchmark
   public String unitPage(Server server) {
-    return server.visitor.orElseThrow().get("/fleet/XL-00042");
+    return server.running().get("/fleet/XL-00042");
   }
 }

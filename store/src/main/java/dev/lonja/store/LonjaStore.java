@@ -36,6 +36,8 @@ public final class LonjaStore implements AutoCloseable {
   private final Path file;
   private final HikariDataSource writer;
   private final HikariDataSource readers;
+  private final DSLContext forWriting;
+  private final DSLContext forReading;
   private final Memory memory = new Memory();
 
   /** Held until what a transaction touched is known, so that the next one knows it. */
@@ -45,6 +47,8 @@ public final class LonjaStore implements AutoCloseable {
     this.file = file;
     this.writer = pool(at(file, new WriterSource(config(false))), 1, "writer");
     this.readers = pool(dataSource(file, true), READERS, "reader");
+    this.forWriting = context(writer);
+    this.forReading = context(readers);
   }
 
   /** Opens the file, creating it and its folder if need be, and migrates it to this version. */
@@ -65,9 +69,8 @@ public final class LonjaStore implements AutoCloseable {
   /** Runs {@code work} on one consistent state of the data. */
   public <T> T read(Function<Session, T> work) {
     OptionalLong seen = OptionalLong.of(memory.writes());
-    return context(readers)
-        .transactionResult(
-            configuration -> work.apply(new Session(configuration.dsl(), memory, seen)));
+    return forReading.transactionResult(
+        configuration -> work.apply(new Session(configuration.dsl(), memory, seen)));
   }
 
   /** Runs {@code work} in one transaction; an exception undoes all of it. */
@@ -75,7 +78,7 @@ public final class LonjaStore implements AutoCloseable {
     writing.lock();
     try {
       Written<T> written =
-          context(writer).transactionResult(configuration -> run(work, configuration.dsl()));
+          forWriting.transactionResult(configuration -> run(work, configuration.dsl()));
       memory.written(written.touched());
       memory.digests().forget(written.digests());
       return written.result();

@@ -1,5 +1,7 @@
 package dev.lonja.store;
 
+import dev.lonja.core.crossref.RubberTable;
+import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.crossref.RubberRepository;
 import dev.lonja.store.crossref.StatementRepository;
@@ -53,7 +55,12 @@ public final class Session {
     this.context = context;
     this.memory = memory;
     this.seen = seen;
-    this.settings = new SettingRepository(context);
+    this.settings =
+        new SettingRepository(
+            context,
+            () ->
+                whileCommonStays(
+                    SettingRepository.Values.class, () -> SettingRepository.read(context)));
   }
 
   /**
@@ -69,6 +76,21 @@ public final class Session {
         : withinWrite(kind, () -> memory.within(kind, TouchLog.read(context), anew, rework));
   }
 
+  /** What is made of common data only, the same for every unit. */
+  private <T> T whileCommonStays(Class<T> kind, Supplier<T> work) {
+    return kept(kind, work, (known, touched) -> touched.common() ? work.get() : known);
+  }
+
+  /** What verdicts on fluids rest on, as this store has it. */
+  public FluidReference fluidReference() {
+    return whileCommonStays(FluidReference.class, () -> references().fluids());
+  }
+
+  /** Which rubber stands which fluid, as this store has it. */
+  public RubberTable rubberTable() {
+    return whileCommonStays(RubberTable.class, () -> rubbers().table());
+  }
+
   /** A transaction that writes may ask again and again; it is answered anew once it has written. */
   private <T> T withinWrite(Class<T> kind, Supplier<T> work) {
     long rows = TouchLog.rowsWritten(context);
@@ -76,7 +98,11 @@ public final class Session {
       made.clear();
       rowsWhenMade = rows;
     }
-    return kind.cast(made.computeIfAbsent(kind, k -> work.get()));
+    // one value may be made of another, so no computeIfAbsent
+    if (!made.containsKey(kind)) {
+      made.put(kind, work.get());
+    }
+    return kind.cast(made.get(kind));
   }
 
   public FleetRepository fleet() {

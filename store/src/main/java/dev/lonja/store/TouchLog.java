@@ -43,44 +43,48 @@ final class TouchLog {
   private record Touch(Kind kind, String select) {}
 
   static {
-    touches("unit", Kind.UNIT, "SELECT ROW.id");
+    touches("unit", Kind.UNIT, "SELECT ROW.id AS number");
     for (String table :
         List.of("meter", "lay_up", "deviation", "task_record", "fill", "task_move")) {
-      touches(table, Kind.UNIT, "SELECT ROW.unit_id");
+      touches(table, Kind.UNIT, "SELECT ROW.unit_id AS number");
     }
-    touches("variant", Kind.VARIANT, "SELECT ROW.id");
-    touches("model", Kind.VARIANT, "SELECT id FROM variant WHERE model_id = ROW.id");
+    touches("variant", Kind.VARIANT, "SELECT ROW.id AS number");
+    touches("model", Kind.VARIANT, "SELECT id AS number FROM variant WHERE model_id = ROW.id");
     for (String table : List.of("compartment", "position", "service")) {
-      touches(table, Kind.VARIANT, "SELECT ROW.variant_id");
+      touches(table, Kind.VARIANT, "SELECT ROW.variant_id AS number");
     }
     for (String table :
         List.of("capacity", "change_over", "spec_grade", "spec_class", "spec_approval")) {
       touches(
-          table, Kind.VARIANT, "SELECT variant_id FROM compartment WHERE id = ROW.compartment_id");
+          table,
+          Kind.VARIANT,
+          "SELECT variant_id AS number FROM compartment WHERE id = ROW.compartment_id");
     }
-    touches("task", Kind.VARIANT, "SELECT variant_id FROM service WHERE id = ROW.service_id");
+    touches(
+        "task", Kind.VARIANT, "SELECT variant_id AS number FROM service WHERE id = ROW.service_id");
     touches(
         "fluid_interval",
         Kind.VARIANT,
-        "SELECT variant_id FROM service JOIN task ON task.service_id = service.id"
+        "SELECT variant_id AS number FROM service JOIN task ON task.service_id = service.id"
             + " WHERE task.id = ROW.task_id");
-    touches("unit_class", Kind.CLASS, "SELECT ROW.id");
-    touches("class_month", Kind.CLASS, "SELECT ROW.class_id");
+    touches("unit_class", Kind.CLASS, "SELECT ROW.id AS number");
+    touches("class_month", Kind.CLASS, "SELECT ROW.class_id AS number");
     for (String table :
         List.of(
             "setting",
             "product",
             "product_approval",
             "reference_change",
+            "rubber_fluid",
             "item",
             "part",
             "part_property",
             "box_content",
             "inspection")) {
-      touches(table, Kind.COMMON, "SELECT 0");
+      touches(table, Kind.COMMON, "SELECT 0 AS number");
     }
     // a record that is withdrawn takes the outcome of its inspection with it
-    touches("task_record", Kind.COMMON, "SELECT 0 WHERE ROW.withdraws IS NOT NULL");
+    touches("task_record", Kind.COMMON, "SELECT 0 AS number WHERE ROW.withdraws IS NOT NULL");
   }
 
   private TouchLog() {}
@@ -117,11 +121,12 @@ final class TouchLog {
     StringBuilder body = new StringBuilder();
     for (Touch touch : touches) {
       for (String row : rows) {
-        body.append("INSERT OR IGNORE INTO touched SELECT '")
-            .append(touch.kind())
-            .append("', * FROM (")
-            .append(touch.select().replace("ROW.", row + "."))
-            .append("); ");
+        // no INSERT OR IGNORE: within a trigger the conflict clause of the outer statement holds
+        String insert =
+            "INSERT INTO touched SELECT '%1$s', touches.number FROM (%2$s) touches"
+                + " WHERE NOT EXISTS (SELECT 1 FROM touched"
+                + " WHERE kind = '%1$s' AND number = touches.number); ";
+        body.append(insert.formatted(touch.kind(), touch.select().replace("ROW.", row + ".")));
       }
     }
     statement.executeUpdate(

@@ -7,6 +7,7 @@ import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.NewReading;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.schema.DefaultSchema;
@@ -50,7 +51,6 @@ class MemoryTest {
           "reading",
           "reading_ruling",
           "request",
-          "rubber_fluid",
           "sign_off",
           "statement",
           "stock",
@@ -123,6 +123,19 @@ class MemoryTest {
                   SWEEPER, reading, ReadingRepository.Source.ENTERED, "storekeeper", Instant.EPOCH);
         });
     assertThat(value()).isEqualTo("made, 7");
+  }
+
+  /** An upsert notes what it touches though a trigger's own conflict clause does not hold in it. */
+  @Test
+  void aSettingSetTwiceInATransactionTouchesOnce() {
+    value();
+    store.write(
+        session -> {
+          session.settings().set(FillPolicy.DEFAULT);
+          session.settings().set(FillPolicy.DEFAULT);
+          return true;
+        });
+    assertThat(value()).isEqualTo("made, ");
   }
 
   /** The writer sees its own unfinished write; once undone, nobody ever hears of it. */

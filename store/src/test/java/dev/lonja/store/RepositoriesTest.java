@@ -23,6 +23,7 @@ import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
@@ -102,7 +103,7 @@ class RepositoriesTest {
 
   @Test
   void aUnitsNeedsHaveCapacitiesAndTheFiltersVolume() {
-    UnitNeeds needs = store.read(session -> session.fleet().needs().get(1L));
+    UnitNeeds needs = store.read(session -> session.fleet().needs(FillPolicy.DEFAULT).get(1L));
     Compartment sump = needs.compartments().get(0);
     assertThat(sump.capacity(FillCondition.WITH_FILTER)).contains(Volume.ofLitres("14.2"));
     assertThat(sump.capacity(FillCondition.DRY)).contains(Volume.ofLitres("15"));

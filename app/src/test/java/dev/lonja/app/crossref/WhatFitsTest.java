@@ -7,6 +7,7 @@ import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.pour.FillPolicy;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -178,7 +179,7 @@ class WhatFitsTest {
             session ->
                 session
                     .fleet()
-                    .needs()
+                    .needs(FillPolicy.DEFAULT)
                     .get(session.fleet().unitByCode(unit).orElseThrow().variant().id())
                     .positions()
                     .stream()

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.pour.FillPolicy;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -126,7 +127,7 @@ class FluidChoiceTest {
             session -> {
               session
                   .fleet()
-                  .needs()
+                  .needs(FillPolicy.DEFAULT)
                   .forEach(
                       (variant, needs) ->
                           needs.compartments().stream()

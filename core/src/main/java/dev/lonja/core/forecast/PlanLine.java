@@ -2,11 +2,7 @@ package dev.lonja.core.forecast;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.Take;
-import dev.lonja.core.service.TakeLine;
-import dev.lonja.core.service.TaskId;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,45 +40,29 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
     return IsoWeek.of(today).plusWeeks(weeks - 1).sunday();
   }
 
+  /** The plan line of units whose plans reach over the horizon and no further. */
   public static PlanLine of(
       List<UnitPlan> units, List<TrayHold> holds, LocalDate today, int weeks) {
+    return ofDemand(units.stream().map(UnitDemand::of).toList(), holds, today, weeks);
+  }
+
+  /** The same of what each unit will take up to the last day of the horizon. */
+  public static PlanLine ofDemand(
+      List<UnitDemand> units, List<TrayHold> holds, LocalDate today, int weeks) {
     List<Demand> demands = new ArrayList<>();
-    List<UnitGap> gaps = new ArrayList<>();
-    for (UnitPlan unit : units) {
-      collect(unit, demands, gaps);
-    }
+    units.forEach(unit -> demands.addAll(unit.demands()));
     demands.sort(
         Comparator.comparing(Demand::date)
             .thenComparing(Demand::unitCode)
             .thenComparing(Demand::itemId));
     holds.forEach(hold -> takeOff(hold, demands));
-    return new PlanLine(today, weeks, demands, gaps.stream().distinct().toList());
-  }
-
-  private static void collect(UnitPlan unit, List<Demand> demands, List<UnitGap> gaps) {
-    Map<TaskId, Integer> repeats = new HashMap<>();
-    for (Occurrence occurrence : unit.occurrences()) {
-      Map<TaskId, Occurrence.OccurrenceTask> tasks = new HashMap<>();
-      occurrence.tasks().forEach(task -> tasks.put(task.task().id(), task));
-      Take take =
-          ServiceTake.of(
-              unit.needs().on(occurrence.date()),
-              occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
-      for (TakeLine line : take.lines()) {
-        demands.add(
-            new Demand(
-                unit.unitId(),
-                unit.unitCode(),
-                occurrence.title(),
-                occurrence.date(),
-                tasks.get(line.taskId()).due(),
-                line,
-                Quantity.zero(line.expected().measure()),
-                repeats.getOrDefault(line.taskId(), 0)));
-      }
-      take.gaps().forEach(gap -> gaps.add(new UnitGap(unit.unitCode(), gap)));
-      tasks.keySet().forEach(id -> repeats.merge(id, 1, Integer::sum));
-    }
+    List<UnitGap> gaps =
+        units.stream()
+            .flatMap(unit -> unit.gaps().stream())
+            .map(UnitDemand.DatedGap::gap)
+            .distinct()
+            .toList();
+    return new PlanLine(today, weeks, demands, gaps);
   }
 
   private static void takeOff(TrayHold hold, List<Demand> demands) {

@@ -45,12 +45,7 @@ public record ChangeOvers(List<Change> changes, List<Rest> rests) {
     List<ChangeOverPlan.Change> wanted = wanted(study);
     Map<ProductId, Quantity> free = new HashMap<>();
     wanted.forEach(change -> free.computeIfAbsent(change.from(), book::free));
-    PlanLine year =
-        PlanLine.of(
-            FleetPicture.load(session, today).plans(PlanLine.lastDay(today, WEEKS)),
-            List.of(),
-            today,
-            WEEKS);
+    PlanLine year = FleetPicture.load(session, today).planLine(List.of(), WEEKS);
     ChangeOverPlan plan =
         ChangeOverPlan.of(wanted, free, year.demands(), Set.copyOf(study.chosen()), today);
     return new ChangeOvers(

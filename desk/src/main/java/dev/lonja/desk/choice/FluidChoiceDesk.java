@@ -110,10 +110,10 @@ public class FluidChoiceDesk {
                 .flatMap(
                     line ->
                         FluidLine.of(
-                            session,
                             book,
                             FleetPicture.load(session, clock.today()).needs(t.unitId()),
-                            line))
+                            line,
+                            session.pours().ofTrayLine(lineId)))
                 .map(fluid -> new Target(t, fluid, book)));
   }
 

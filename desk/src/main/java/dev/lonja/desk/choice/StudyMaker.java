@@ -99,8 +99,7 @@ public final class StudyMaker {
     for (Unit unit : fleet.units()) {
       needs.put(unit.id(), fleet.needs(unit.id()));
     }
-    PlanLine year =
-        PlanLine.of(fleet.plans(PlanLine.lastDay(today, WEEKS)), List.of(), today, WEEKS);
+    PlanLine year = fleet.planLine(List.of(), WEEKS);
     return FluidUse.of(needs, session.products().ofItems(), year.demands());
   }
 

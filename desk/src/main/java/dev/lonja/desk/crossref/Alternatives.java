@@ -33,24 +33,27 @@ public record Alternatives(
 
   public static Alternatives of(Session session, LocalDate today, PartId partId, Fitting place) {
     Neighbourhood around = Neighbourhood.around(partId, session.statements());
-    PartShelf[] stocked = {PartShelf.priced(session, today, List.of(partId))};
+    // asked for once the parts are known; never if there is none but the asked one
+    List<PartShelf> stocked = new ArrayList<>();
     Candidates candidates =
         Candidates.of(
             around,
             place,
-            session.rubbers().table(),
+            session.rubberTable(),
             parts -> {
               List<PartId> all = new ArrayList<>(parts);
               all.add(partId);
-              stocked[0] = PartShelf.priced(session, today, all);
-              return shelves(stocked[0]);
+              stocked.add(PartShelf.priced(session, today, all));
+              return shelves(stocked.get(0));
             });
+    PartShelf shelf =
+        stocked.isEmpty() ? PartShelf.priced(session, today, List.of(partId)) : stocked.get(0);
     List<PartId> boxed = new ArrayList<>(List.of(partId));
     candidates.others().forEach(candidate -> boxed.add(candidate.part().id()));
     return new Alternatives(
         around,
         candidates,
-        Viewer.seesMoney() ? stocked[0] : stocked[0].withoutPrices(),
+        Viewer.seesMoney() ? shelf : shelf.withoutPrices(),
         session.boxes().of(boxed));
   }
 

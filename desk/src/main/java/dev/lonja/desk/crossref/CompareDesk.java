@@ -76,7 +76,7 @@ public class CompareDesk {
         one,
         other,
         place,
-        Comparison.of(one, other, fitting, session.rubbers().table()),
+        Comparison.of(one, other, fitting, session.rubberTable()),
         PartShelf.of(session, clock.today(), List.of(one.id(), other.id())));
   }
 }

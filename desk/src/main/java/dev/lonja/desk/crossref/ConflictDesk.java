@@ -51,7 +51,7 @@ public class ConflictDesk {
   }
 
   private static List<Conflict> withMetal(Session session) {
-    RubberTable rubbers = session.rubbers().table();
+    RubberTable rubbers = session.rubberTable();
     List<Statement> claims = session.statements().standingClaimsToCompare();
     Map<PartId, Part> parts = parts(session, claims);
     return claims.stream()

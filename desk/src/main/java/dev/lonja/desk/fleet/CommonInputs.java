@@ -34,13 +34,13 @@ record CommonInputs(
   static CommonInputs load(Session session) {
     return new CommonInputs(
         session.settings().intervalPolicy(),
-        session.fleet().needs(),
+        session.fleet().needs(session.settings().fillPolicy()),
         fluidClasses(session),
         session.records().chances());
   }
 
   private static Map<ItemId, List<String>> fluidClasses(Session session) {
-    FluidReference reference = session.references().fluids();
+    FluidReference reference = session.fluidReference();
     Map<ProductId, List<String>> byProduct = new HashMap<>();
     for (Product product : session.products().all()) {
       byProduct.put(

@@ -2,6 +2,9 @@ package dev.lonja.desk.fleet;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.forecast.TrayHold;
+import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.MeterFile;
@@ -20,7 +23,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /**
  * The units in service on a day as they stand: meters judged, rates found, tasks with the points
@@ -33,16 +39,24 @@ public final class FleetPicture {
 
   private final LocalDate today;
   private final Map<UnitId, UnitStand> stands;
+  private final Map<UnitId, UnitInputs> gone;
   private final Map<MeterId, MeterStanding> meters;
   private final CommonInputs common;
+  private final Map<List<Object>, Object> derived = new ConcurrentHashMap<>();
 
+  /**
+   * @param stands of the units in service
+   * @param gone those that have left the fleet
+   */
   private FleetPicture(
       LocalDate today,
       Map<UnitId, UnitStand> stands,
+      Map<UnitId, UnitInputs> gone,
       Map<MeterId, MeterStanding> meters,
       CommonInputs common) {
     this.today = today;
     this.stands = stands;
+    this.gone = gone;
     this.meters = meters;
     this.common = common;
   }
@@ -78,6 +92,9 @@ public final class FleetPicture {
                   .filter(stand -> stand.isOf(in, share, its))
                   .orElseGet(() -> new UnitStand(today, in, share, its));
             }),
+        inputs.stream()
+            .filter(in -> !in.unit().serves(today))
+            .collect(Collectors.toMap(in -> in.unit().id(), Function.identity())),
         meters,
         common);
   }
@@ -102,6 +119,7 @@ public final class FleetPicture {
                     in,
                     common.of(in.unit()).under(policy),
                     stands.get(in.unit().id()).meters())),
+        gone,
         meters,
         common);
   }
@@ -125,9 +143,15 @@ public final class FleetPicture {
     return common.variants();
   }
 
-  /** A unit with its deviations and the store's school applied. */
+  /** A unit with its deviations and the store's school applied, whether in service or not. */
   public UnitFile file(UnitId unit) {
-    return stands.get(unit).file();
+    return Optional.ofNullable(stands.get(unit))
+        .map(UnitStand::file)
+        .orElseGet(
+            () -> {
+              UnitInputs left = gone.get(unit);
+              return UnitStand.file(today, left, common.of(left.unit()));
+            });
   }
 
   /** What one unit is made of. */
@@ -176,6 +200,30 @@ public final class FleetPicture {
   /** The occurrences of all units up to a day, in order of the units. */
   public List<UnitPlan> plans(LocalDate until) {
     return stands.values().parallelStream().map(stand -> stand.plan(until)).toList();
+  }
+
+  /** What one unit will take up to a day. */
+  public UnitDemand demandOf(Unit unit, LocalDate until) {
+    return stands.get(unit.id()).demand(until);
+  }
+
+  /**
+   * The plan line of all units over so many weeks.
+   *
+   * @param holds what lies on trays for it already
+   */
+  public PlanLine planLine(List<TrayHold> holds, int weeks) {
+    LocalDate last = PlanLine.lastDay(today, weeks);
+    return PlanLine.ofDemand(
+        stands.values().parallelStream().map(stand -> stand.demand(last)).toList(),
+        holds,
+        today,
+        weeks);
+  }
+
+  /** What is made of this picture and a key alone; made once for as long as it holds. */
+  public <T> T derived(Class<T> kind, Object key, Supplier<T> work) {
+    return kind.cast(derived.computeIfAbsent(List.of(kind, key), k -> work.get()));
   }
 
   /** One meter of the fleet with all its notes. */

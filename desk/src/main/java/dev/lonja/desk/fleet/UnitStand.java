@@ -3,6 +3,7 @@ package dev.lonja.desk.fleet;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.MeterId;
@@ -33,6 +34,8 @@ final class UnitStand {
   private final List<TaskStanding> tasks;
   private LocalDate planned = LocalDate.MIN;
   private UnitPlan plan;
+  private LocalDate demanded = LocalDate.MIN;
+  private UnitDemand demand = new UnitDemand(List.of(), List.of());
 
   UnitStand(
       LocalDate today, UnitInputs inputs, CommonInputs.Share share, List<MeterStanding> meters) {
@@ -40,13 +43,17 @@ final class UnitStand {
     this.inputs = inputs;
     this.share = share;
     this.meters = List.copyOf(meters);
-    this.file =
-        UnitFile.of(
-            share.variant().on(today),
-            inputs.makers().stream().map(share.policy()::applyTo).toList(),
-            inputs.deviations());
+    this.file = file(today, inputs, share);
     this.tasks = standings();
     this.plan = new UnitPlan(unit().id(), unit().code(), List.of(), file.needs());
+  }
+
+  /** A unit with its deviations and the store's school applied, in service or not. */
+  static UnitFile file(LocalDate today, UnitInputs inputs, CommonInputs.Share share) {
+    return UnitFile.of(
+        share.variant().on(today),
+        inputs.makers().stream().map(share.policy()::applyTo).toList(),
+        inputs.deviations());
   }
 
   /** True if it was made of the same, and so stands as one made now would. */
@@ -102,6 +109,15 @@ final class UnitStand {
       plan = plan(tasks, until);
     }
     return plan;
+  }
+
+  /** What it will take up to a day; worked out for the longest look so far. */
+  synchronized UnitDemand demand(LocalDate until) {
+    if (until.isAfter(demanded)) {
+      demanded = until;
+      demand = UnitDemand.of(plan(until));
+    }
+    return until.equals(demanded) ? demand : demand.until(until);
   }
 
   /** The same if its tasks stood otherwise. */

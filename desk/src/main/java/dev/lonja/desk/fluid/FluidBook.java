@@ -31,17 +31,21 @@ public final class FluidBook {
   private final FluidReference reference;
   private final Climate climate;
   private final Map<ProductId, ProductClaims> claims = new HashMap<>();
+  private final Map<ItemId, Product> byItem = new HashMap<>();
   private final List<ProductClaims> inOrder;
   private final Map<ProductId, List<Item>> packs;
   private final Map<ItemId, Quantity> freeByItem;
 
   private FluidBook(Session session, LocalDate today) {
-    this.reference = session.references().fluids();
+    Labels labels = Labels.load(session);
+    this.reference = labels.reference();
     this.climate = session.climate().inForce();
-    this.inOrder = session.products().all().stream().map(reference::read).toList();
+    this.inOrder = labels.products();
     inOrder.forEach(read -> claims.put(read.product().id(), read));
+    List<Item> fluids = session.items().ofFamily(Family.FLUID);
+    fluids.forEach(item -> item.product().ifPresent(product -> byItem.put(item.id(), product)));
     this.packs =
-        session.items().ofFamily(Family.FLUID).stream()
+        fluids.stream()
             .filter(item -> item.keeping().retiredOn().isEmpty())
             .sorted(Comparator.comparing((Item item) -> item.pack().orElseThrow()))
             .collect(Collectors.groupingBy(item -> item.product().orElseThrow().id()));
@@ -79,6 +83,11 @@ public final class FluidBook {
 
   public Optional<ProductClaims> byId(ProductId productId) {
     return Optional.ofNullable(claims.get(productId));
+  }
+
+  /** The fluid in an item, one that is not kept any more included; empty for a part. */
+  public Optional<Product> productOf(ItemId item) {
+    return Optional.ofNullable(byItem.get(item));
   }
 
   /** The items that are packs of a product, the smallest first. */

@@ -11,6 +11,7 @@ import dev.lonja.core.grade.Climate;
 import dev.lonja.core.grade.Window;
 import dev.lonja.core.item.Item;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -68,8 +69,8 @@ public class SpecDesk extends KeepersDesk {
     return store.read(session -> place(session, compartmentId));
   }
 
-  private static Optional<Place> place(Session session, CompartmentId compartmentId) {
-    return session.fleet().needs().entrySet().stream()
+  private Optional<Place> place(Session session, CompartmentId compartmentId) {
+    return FleetPicture.load(session, clock.today()).variants().entrySet().stream()
         .flatMap(
             needs ->
                 needs.getValue().compartments().stream()
@@ -128,7 +129,7 @@ public class SpecDesk extends KeepersDesk {
 
   /** The classes, grades and rows that labels and specs are read against. */
   public FluidReference reference() {
-    return store.read(session -> session.references().fluids());
+    return store.read(session -> session.fluidReference());
   }
 
   /** Writes a spec in place of what was there, unless the variant was changed meanwhile. */

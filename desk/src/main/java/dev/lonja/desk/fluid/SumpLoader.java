@@ -4,7 +4,6 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.ProductClaims;
-import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.quantity.Volume;
@@ -31,11 +30,11 @@ public record SumpLoader(
     TopUp.Contents contents =
         new TopUp.Contents(
             capacity(compartment),
-            fill.flatMap(f -> claims(session, book, f.itemId())),
+            fill.flatMap(f -> claims(book, f.itemId())),
             topUps.stream()
                 .flatMap(
                     topUp ->
-                        claims(session, book, topUp.itemId()).stream()
+                        claims(book, topUp.itemId()).stream()
                             .map(read -> new TopUp.Pour(read, topUp.volume())))
                 .toList());
     return new SumpLoader(fill, topUps, contents);
@@ -49,7 +48,7 @@ public record SumpLoader(
         .orElse(Volume.ZERO);
   }
 
-  private static Optional<ProductClaims> claims(Session session, FluidBook book, ItemId itemId) {
-    return session.items().byId(itemId).flatMap(Item::product).map(p -> book.claims(p.id()));
+  private static Optional<ProductClaims> claims(FluidBook book, ItemId itemId) {
+    return book.productOf(itemId).map(p -> book.claims(p.id()));
   }
 }

@@ -28,11 +28,7 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
   public static Forecast of(Session session, FleetPicture fleet, int weeks) {
     LocalDate today = fleet.today();
     PlanLine plan =
-        PlanLine.of(
-            fleet.plans(PlanLine.lastDay(today, weeks)),
-            session.trays().open().stream().map(Forecast::hold).toList(),
-            today,
-            weeks);
+        fleet.planLine(session.trays().open().stream().map(Forecast::hold).toList(), weeks);
     return new Forecast(
         plan,
         Subject.all(session.items().all(), session.ledger().free(today), plan.demands(), today));

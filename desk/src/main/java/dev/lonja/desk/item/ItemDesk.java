@@ -4,7 +4,6 @@ import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
-import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
@@ -22,6 +21,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -94,12 +94,14 @@ public class ItemDesk {
   private List<ItemFile.Use> uses(Session session, Item item) {
     LocalDate today = clock.today();
     List<String> units = session.fleet().unitsThatUse(item.id(), today);
-    List<UnitPlan> plans =
-        FleetPicture.load(session, today).plans(PlanLine.lastDay(today, WEEKS_AHEAD)).stream()
-            .filter(plan -> units.contains(plan.unitCode()))
-            .toList();
+    Set<String> using = Set.copyOf(units);
+    FleetPicture fleet = FleetPicture.load(session, today);
+    LocalDate last = PlanLine.lastDay(today, WEEKS_AHEAD);
     Map<String, List<Demand>> byUnit =
-        PlanLine.of(plans, List.of(), today, WEEKS_AHEAD).demandsOf(item.id()).stream()
+        fleet.units().stream()
+            .filter(unit -> using.contains(unit.code()))
+            .flatMap(unit -> fleet.demandOf(unit, last).demands().stream())
+            .filter(demand -> demand.itemId().equals(item.id()))
             .collect(Collectors.groupingBy(Demand::unitCode));
     return units.stream()
         .map(unit -> new ItemFile.Use(unit, byUnit.getOrDefault(unit, List.of())))

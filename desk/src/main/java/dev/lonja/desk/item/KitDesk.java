@@ -24,11 +24,11 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -102,14 +102,18 @@ public class KitDesk {
             .filter(job -> job.getKey().name().equals(asked))
             .findFirst()
             .map(job -> cover(kit, job.getValue()));
-    Map<ItemId, Item> named = new HashMap<>();
-    cover.ifPresent(
-        c ->
-            Stream.concat(c.covered().stream().map(KitCover.Covered::line), c.missing().stream())
-                .map(TakeLine::itemId)
-                .distinct()
-                .flatMap(id -> session.items().byId(id).stream())
-                .forEach(item -> named.put(item.id(), item)));
+    Map<ItemId, Item> named =
+        session
+            .items()
+            .byIds(
+                cover.stream()
+                    .flatMap(
+                        c ->
+                            Stream.concat(
+                                c.covered().stream().map(KitCover.Covered::line),
+                                c.missing().stream()))
+                    .map(TakeLine::itemId)
+                    .collect(Collectors.toSet()));
     return new KitFile(
         kit,
         contents,

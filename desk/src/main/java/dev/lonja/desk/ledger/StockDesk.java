@@ -178,9 +178,7 @@ public class StockDesk extends KeepersDesk {
       return Optional.of(new UnknownBin(address));
     }
     List<Item> there =
-        session.ledger().itemsIn(bin.get().id()).stream()
-            .flatMap(id -> session.items().byId(id).stream())
-            .toList();
+        List.copyOf(session.items().byIds(session.ledger().itemsIn(bin.get().id())).values());
     return BulkStand.occupant(item, there)
         .map(other -> new StandHoldsOther(bin.get(), other, item.product().orElseThrow()));
   }

@@ -139,16 +139,17 @@ public class BurstDesk {
       Map<ItemId, Quantity> before = used(asItIs, until);
       Map<ItemId, Quantity> free = session.ledger().free(today);
       List<More> parts = new ArrayList<>();
-      used(then, until)
-          .forEach(
-              (itemId, quantity) -> {
-                Quantity none = Quantity.zero(quantity.measure());
-                Quantity more = quantity.minus(before.getOrDefault(itemId, none));
-                if (more.isPositive()) {
-                  Item item = session.items().byId(itemId).orElseThrow();
-                  parts.add(new More(item, more, quantity, free.getOrDefault(itemId, none)));
-                }
-              });
+      Map<ItemId, Quantity> after = used(then, until);
+      Map<ItemId, Item> items = session.items().byIds(after.keySet());
+      after.forEach(
+          (itemId, quantity) -> {
+            Quantity none = Quantity.zero(quantity.measure());
+            Quantity more = quantity.minus(before.getOrDefault(itemId, none));
+            if (more.isPositive()) {
+              parts.add(
+                  new More(items.get(itemId), more, quantity, free.getOrDefault(itemId, none)));
+            }
+          });
       return parts;
     }
 

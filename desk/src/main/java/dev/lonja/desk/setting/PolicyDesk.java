@@ -59,7 +59,8 @@ public class PolicyDesk extends KeepersDesk {
               inForce,
               session.settings().fillPolicy(),
               Arrays.stream(IntervalPolicy.School.values())
-                  .map(school -> outlook(fleet, example(school, inForce)))
+                  .map(school -> example(school, inForce))
+                  .map(policy -> fleet.derived(Outlook.class, policy, () -> outlook(fleet, policy)))
                   .toList());
         });
   }

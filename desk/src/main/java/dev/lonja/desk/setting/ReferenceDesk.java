@@ -64,7 +64,7 @@ public class ReferenceDesk extends KeepersDesk {
     return store.read(
         session ->
             new Reference(
-                session.rubbers().table(),
+                session.rubberTable(),
                 RubberRepository.shipped(),
                 session.keeping().suppliers(),
                 session.items().bins()));
@@ -79,7 +79,7 @@ public class ReferenceDesk extends KeepersDesk {
           if (!Property.RUBBER.choices().contains(rubber) || !RubberTable.FLUIDS.contains(fluid)) {
             return Outcome.refused(new UnknownPair());
           }
-          Optional<Guidance> before = session.rubbers().table().of(rubber, fluid);
+          Optional<Guidance> before = session.rubberTable().of(rubber, fluid);
           session.rubbers().set(new Pair(rubber, fluid), wanted);
           audit(
               session,

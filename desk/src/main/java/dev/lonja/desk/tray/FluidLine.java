@@ -4,8 +4,6 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.Suitability;
-import dev.lonja.core.item.Item;
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -34,33 +32,29 @@ public record FluidLine(
 
   /** Empty for parts, and for fluids that are on the tray for no compartment of the unit. */
   public static Optional<FluidLine> of(
-      Session session, FluidBook book, UnitNeeds needs, TrayLine line) {
+      FluidBook book, UnitNeeds needs, TrayLine line, Optional<SignOff> signOff) {
     Optional<Compartment> compartment =
         line.compartmentId()
             .flatMap(
                 id -> needs.compartments().stream().filter(c -> c.id().equals(id)).findFirst());
-    Optional<Product> product = productOf(session, line.itemId());
+    Optional<Product> product = book.productOf(line.itemId());
     if (compartment.isEmpty() || product.isEmpty()) {
       return Optional.empty();
     }
-    Optional<Product> asked = productOf(session, line.askedItemId());
+    Optional<Product> asked = book.productOf(line.askedItemId());
     return Optional.of(
         new FluidLine(
             line,
             compartment.get(),
             product.get(),
             book.verdict(compartment.get().spec(), product.get().id()),
-            session.pours().ofTrayLine(line.id()),
+            signOff,
             compartment
                 .get()
                 .itemId()
-                .flatMap(id -> productOf(session, id))
+                .flatMap(book::productOf)
                 .filter(now -> asked.filter(a -> !a.id().equals(now.id())).isPresent()),
             asked));
-  }
-
-  private static Optional<Product> productOf(Session session, ItemId itemId) {
-    return session.items().byId(itemId).flatMap(Item::product);
   }
 
   /** The same as of a day. */
@@ -68,10 +62,10 @@ public record FluidLine(
     return line.compartmentId().isEmpty()
         ? Optional.empty()
         : of(
-            session,
             FluidBook.load(session, today),
             FleetPicture.load(session, today).needs(unitId),
-            line);
+            line,
+            session.pours().ofTrayLine(line.id()));
   }
 
   /** True if somebody has to sign before it is laid. */

@@ -155,14 +155,19 @@ public class TodayDesk {
 
     private List<ShortLine> shortLines(TraysDesk.OnRack onRack) {
       Tray tray = onRack.tray();
-      return onRack.progress().steps().stream()
-          .filter(step -> step.state() == TrayProgress.LineState.SHORT)
+      List<TrayProgress.Step> lacking =
+          onRack.progress().steps().stream()
+              .filter(step -> step.state() == TrayProgress.LineState.SHORT)
+              .toList();
+      Map<ItemId, Item> items =
+          session.items().byIds(lacking.stream().map(step -> step.line().itemId()).toList());
+      return lacking.stream()
           .map(
               step ->
                   new ShortLine(
                       tray,
                       step,
-                      session.items().byId(step.line().itemId()).orElseThrow(),
+                      items.get(step.line().itemId()),
                       shelfFor(tray.plannedOn()),
                       Substitute.of(
                           session, today, fleet.needs(tray.unitId()), step.line(), step.lacking())))

@@ -18,12 +18,13 @@ import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.fluid.ShelfFluid;
 import dev.lonja.store.Session;
+import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -83,13 +84,14 @@ public record TrayFile(
 
   /** The items that lie on a tray, were asked for, or whose box is missed. */
   static Map<ItemId, Item> items(Session session, Tray tray) {
-    Map<ItemId, Item> items = new HashMap<>();
-    tray.lines().stream()
-        .flatMap(line -> Stream.concat(Stream.of(line.itemId(), line.askedItemId()), boxOf(line)))
-        .distinct()
-        .flatMap(id -> session.items().byId(id).stream())
-        .forEach(item -> items.put(item.id(), item));
-    return items;
+    return session
+        .items()
+        .byIds(
+            tray.lines().stream()
+                .flatMap(
+                    line ->
+                        Stream.concat(Stream.of(line.itemId(), line.askedItemId()), boxOf(line)))
+                .collect(Collectors.toSet()));
   }
 
   private static Stream<ItemId> boxOf(TrayLine line) {
@@ -120,10 +122,13 @@ public record TrayFile(
     Tray tray = onRack.tray();
     Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
+    Map<Long, SignOff> signed = session.pours().ofTrayLines(tray.id());
     return onRack.progress().steps().stream()
         .map(
             step -> {
-              Optional<FluidLine> fluid = FluidLine.of(session, book, needs, step.line());
+              Optional<FluidLine> fluid =
+                  FluidLine.of(
+                      book, needs, step.line(), Optional.ofNullable(signed.get(step.line().id())));
               boolean asks = step.state() == TrayProgress.LineState.SHORT && tray.isOpen();
               return new Line(
                   step,

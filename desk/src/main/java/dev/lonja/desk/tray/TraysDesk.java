@@ -2,6 +2,7 @@ package dev.lonja.desk.tray;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
@@ -57,9 +58,10 @@ public class TraysDesk {
   }
 
   private List<OnRack> rows(Session session, List<Tray> trays, Viewer viewer) {
+    Map<ItemId, Quantity> free = session.ledger().free(clock.today());
     return trays.stream()
         .filter(viewer::sees)
-        .map(tray -> new OnRack(tray, progress(session, tray)))
+        .map(tray -> new OnRack(tray, TrayProgress.of(tray.lines(), free)))
         .toList();
   }
 

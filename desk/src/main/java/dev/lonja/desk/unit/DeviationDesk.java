@@ -129,7 +129,9 @@ public class DeviationDesk extends KeepersDesk {
                 .map(
                     unit ->
                         new Pattern(
-                            session.fleet().needs().get(unit.variant().id()),
+                            FleetPicture.load(session, clock.today())
+                                .variants()
+                                .get(unit.variant().id()),
                             session
                                 .services()
                                 .tasks(UnitScope.of(unit.id()))
@@ -206,7 +208,7 @@ public class DeviationDesk extends KeepersDesk {
 
     Objections(Session session, Unit unit) {
       this.session = session;
-      this.needs = session.fleet().needs().get(unit.variant().id());
+      this.needs = FleetPicture.load(session, clock.today()).variants().get(unit.variant().id());
       this.tasks =
           session.services().tasks(UnitScope.of(unit.id())).getOrDefault(unit.id(), List.of());
     }

@@ -24,7 +24,6 @@ import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -132,9 +131,7 @@ public record UnitRecord(
     needs.positions().forEach(p -> p.itemId().ifPresent(ids::add));
     signOffs.forEach(s -> ids.add(s.itemId()));
     file.deviations().forEach(d -> d.change().item().ifPresent(ids::add));
-    Map<ItemId, Item> items = new HashMap<>();
-    ids.forEach(id -> session.items().byId(id).ifPresent(item -> items.put(id, item)));
-    return items;
+    return session.items().byIds(ids);
   }
 
   /** The task that changes the fluid of a compartment, as it stands due. */

@@ -14,6 +14,7 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidObjection;
 import dev.lonja.desk.item.ItemNaming;
 import dev.lonja.desk.person.Allowed;
@@ -30,13 +31,13 @@ import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -112,23 +113,18 @@ public class VariantDesk extends KeepersDesk {
     return store.read(session -> session.variants().byId(id).map(stored -> file(session, stored)));
   }
 
-  private static VariantFile file(Session session, StoredVariant stored) {
+  private VariantFile file(Session session, StoredVariant stored) {
     long id = stored.variant().id();
-    UnitNeeds needs = session.fleet().needs().get(id);
-    Map<ItemId, Item> items = new HashMap<>();
-    Set<ItemId> shared = new HashSet<>();
-    Stream.concat(
-            needs.compartments().stream().flatMap(c -> c.itemId().stream()),
-            needs.positions().stream().flatMap(p -> p.itemId().stream()))
-        .distinct()
-        .flatMap(itemId -> session.items().byId(itemId).stream())
-        .forEach(
-            item -> {
-              items.put(item.id(), item);
-              if (session.items().byKey(item.key()).size() > 1) {
-                shared.add(item.id());
-              }
-            });
+    UnitNeeds needs = needs(session, id);
+    Map<ItemId, Item> items =
+        session
+            .items()
+            .byIds(
+                Stream.concat(
+                        needs.compartments().stream().flatMap(c -> c.itemId().stream()),
+                        needs.positions().stream().flatMap(p -> p.itemId().stream()))
+                    .collect(Collectors.toSet()));
+    Set<ItemId> shared = session.items().sharingTheirNumber(items.values());
     return new VariantFile(stored, needs, session.variants().tasks().of(id), items, shared);
   }
 
@@ -173,8 +169,12 @@ public class VariantDesk extends KeepersDesk {
         .map(VariantRefusal.NameTaken::new);
   }
 
-  private static void copy(Session session, long from, long to) {
-    UnitNeeds needs = session.fleet().needs().get(from);
+  private UnitNeeds needs(Session session, long variant) {
+    return FleetPicture.load(session, clock.today()).variants().get(variant);
+  }
+
+  private void copy(Session session, long from, long to) {
+    UnitNeeds needs = needs(session, from);
     Map<CompartmentId, CompartmentId> compartments = new HashMap<>();
     for (Compartment original : needs.compartments()) {
       Compartment copy = original.copy(session.variants().nextCompartment());
@@ -389,11 +389,11 @@ public class VariantDesk extends KeepersDesk {
     private final UnitNeeds needs;
     private final List<StoredTask> tasks;
 
-    Edit(Session session, StoredVariant stored) {
+    Edit(Session session, StoredVariant stored, UnitNeeds needs) {
       this.session = session;
       this.id = stored.variant().id();
       this.stored = stored;
-      this.needs = session.fleet().needs().get(id);
+      this.needs = needs;
       this.tasks = session.variants().tasks().of(id);
     }
 
@@ -470,7 +470,7 @@ public class VariantDesk extends KeepersDesk {
           if (stored.isEmpty() || !session.variants().touch(id, version)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          Outcome outcome = work.apply(new Edit(session, stored.get()));
+          Outcome outcome = work.apply(new Edit(session, stored.get(), needs(session, id)));
           if (outcome instanceof Outcome.Done done) {
             audit(session, sent, id, "edited", "", done.answer());
           }

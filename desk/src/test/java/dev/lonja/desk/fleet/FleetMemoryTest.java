@@ -10,6 +10,7 @@ import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Ruling;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.OccurrencePlanner;
@@ -160,6 +161,8 @@ class FleetMemoryTest {
     assertThat(days).isNotEmpty().allMatch(leaves::isAfter);
     FleetPicture then = cage.read(session -> FleetPicture.load(session, leaves));
     assertThat(then.units()).extracting(Unit::id).doesNotContain(BOAT);
+    assertThat(then.tasks(BOAT)).isEmpty();
+    assertThat(then.needs(BOAT)).isEqualTo(fleet.needs(BOAT));
   }
 
   private List<Object> kept() {
@@ -230,7 +233,8 @@ class FleetMemoryTest {
 
   private static void withoutHint(Session session) {
     long variant = unit(session).variant().id();
-    Compartment first = session.fleet().needs().get(variant).compartments().get(0);
+    Compartment first =
+        session.fleet().needs(FillPolicy.DEFAULT).get(variant).compartments().get(0);
     session
         .variants()
         .save(

@@ -40,7 +40,6 @@ import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.query.UnitScope;
-import dev.lonja.store.setting.SettingRepository;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -227,8 +226,12 @@ public final class FleetRepository {
     return calendars;
   }
 
-  /** Compartments and positions, by variant. */
-  public Map<Long, UnitNeeds> needs() {
+  /**
+   * Compartments and positions, by variant.
+   *
+   * @param fills how the store reckons and pours a fill
+   */
+  public Map<Long, UnitNeeds> needs(FillPolicy fills) {
     Map<Long, List<Compartment>> compartments = compartments();
     Map<Long, List<Position>> positions =
         context
@@ -239,7 +242,6 @@ public final class FleetRepository {
             .orderBy(POSITION.ID)
             .fetchGroups(POSITION.VARIANT_ID, FleetRepository::position);
     Boxes boxes = new BoxRepository(context).ofStockedItems();
-    FillPolicy fills = new SettingRepository(context).fillPolicy();
     Map<Long, UnitNeeds> needs = new HashMap<>();
     for (Long id : context.select(VARIANT.ID).from(VARIANT).fetch(VARIANT.ID)) {
       needs.put(

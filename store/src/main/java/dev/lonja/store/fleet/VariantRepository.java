@@ -25,6 +25,8 @@ import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.query.NextNumber;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +35,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.Table;
+import org.jooq.impl.DSL;
 
 /** Models and their engine variants, with what their machines are made of. */
 public final class VariantRepository {
@@ -54,13 +57,23 @@ public final class VariantRepository {
 
   /** All variants, by make, model and name. */
   public List<StoredVariant> all() {
+    return where(DSL.noCondition());
+  }
+
+  private List<StoredVariant> where(Condition which) {
     Map<Long, List<String>> units =
-        context.selectFrom(UNIT).orderBy(UNIT.CODE).fetchGroups(UNIT.VARIANT_ID, UNIT.CODE);
+        context
+            .select(UNIT.VARIANT_ID, UNIT.CODE)
+            .from(UNIT)
+            .orderBy(UNIT.CODE)
+            .fetchGroups(UNIT.VARIANT_ID, UNIT.CODE);
+    Map<Long, Map<String, String>> meters = meters();
     return context
         .select()
         .from(VARIANT)
         .join(MODEL)
         .on(MODEL.ID.eq(VARIANT.MODEL_ID))
+        .where(which)
         .orderBy(MODEL.MAKE, MODEL.NAME, VARIANT.NAME)
         .fetch(
             row ->
@@ -72,22 +85,28 @@ public final class VariantRepository {
                         row.get(VARIANT.NAME)),
                     row.get(VARIANT.VERSION),
                     units.getOrDefault(row.get(VARIANT.ID), List.of()),
-                    meters(row.get(VARIANT.ID))));
+                    meters.getOrDefault(row.get(VARIANT.ID), Map.of())));
   }
 
-  private Map<String, String> meters(long variantId) {
-    return context
-        .selectDistinct(METER.NAME, METER.MEASURE)
+  /** By variant, the measures of the meters that its units have, by name. */
+  private Map<Long, Map<String, String>> meters() {
+    Map<Long, Map<String, String>> meters = new HashMap<>();
+    context
+        .selectDistinct(UNIT.VARIANT_ID, METER.NAME, METER.MEASURE)
         .from(METER)
         .join(UNIT)
         .on(UNIT.ID.eq(METER.UNIT_ID))
-        .where(UNIT.VARIANT_ID.eq(variantId))
         .orderBy(METER.NAME)
-        .fetchMap(METER.NAME, METER.MEASURE);
+        .forEach(
+            row ->
+                meters
+                    .computeIfAbsent(row.value1(), id -> new LinkedHashMap<>())
+                    .put(row.value2(), row.value3()));
+    return meters;
   }
 
   public Optional<StoredVariant> byId(long id) {
-    return all().stream().filter(stored -> stored.variant().id() == id).findFirst();
+    return where(VARIANT.ID.eq(id)).stream().findFirst();
   }
 
   /** Adds a variant without parts or tasks; its model is added with it if it is new. */

@@ -9,11 +9,13 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.schema.tables.Fill;
 import dev.lonja.store.schema.tables.TopUp;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -73,6 +75,17 @@ public final class PourRepository {
         .on(TRAY_LINE.SIGN_OFF_ID.eq(SIGN_OFF.ID))
         .where(TRAY_LINE.ID.eq(lineId))
         .fetchOptional(PourRepository::signOff);
+  }
+
+  /** By line, the signatures that the lines of a tray stand on; lines without are absent. */
+  public Map<Long, SignOff> ofTrayLines(TrayId trayId) {
+    return context
+        .select(SIGN_OFF.asterisk(), TRAY_LINE.ID)
+        .from(SIGN_OFF)
+        .join(TRAY_LINE)
+        .on(TRAY_LINE.SIGN_OFF_ID.eq(SIGN_OFF.ID))
+        .where(TRAY_LINE.TRAY_ID.eq(trayId))
+        .fetchMap(row -> row.get(TRAY_LINE.ID), PourRepository::signOff);
   }
 
   /** Everything signed for on a unit, newest first. */

@@ -33,6 +33,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -60,11 +61,32 @@ public final class ItemRepository {
     return items().where(ITEM.ID.eq(id)).fetchOptional(ItemRepository::item);
   }
 
+  /** Several items in one statement; unknown ones are absent. */
+  public Map<ItemId, Item> byIds(Collection<ItemId> ids) {
+    Map<ItemId, Item> items = new HashMap<>();
+    if (!ids.isEmpty()) {
+      where(Bound.oneOf(ITEM.ID, ids)).forEach(item -> items.put(item.id(), item));
+    }
+    return items;
+  }
+
   /** The items of these parts, by part; parts that are not stocked are absent. */
   public Map<PartId, Item> byParts(Collection<PartId> partIds) {
     Map<PartId, Item> items = new HashMap<>();
     where(Bound.oneOf(ITEM.PART_ID, partIds)).forEach(item -> items.put(item.partId(), item));
     return items;
+  }
+
+  /** Those of some items whose number another item bears as well, of another make. */
+  public Set<ItemId> sharingTheirNumber(Collection<Item> items) {
+    Map<String, Long> bearers = new HashMap<>();
+    List<String> keys = items.stream().map(item -> item.key().text()).distinct().toList();
+    where(Bound.oneOfKeys(PART.NUMBER_KEY, keys))
+        .forEach(item -> bearers.merge(item.key().text(), 1L, Long::sum));
+    return items.stream()
+        .filter(item -> bearers.get(item.key().text()) > 1)
+        .map(Item::id)
+        .collect(Collectors.toSet());
   }
 
   /** All items whose number has this key; several makes may share one. */

@@ -11,13 +11,10 @@ import java.time.ZoneId;
 import java.util.Currency;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Supplier;
 import org.jooq.DSLContext;
 
-/**
- * The settings of the store; each has a default until it is set. They are read once for a session,
- * all together, since there are a dozen at most.
- */
+/** The settings of the store; each has a default until it is set. */
 public final class SettingRepository {
 
   private static final String STORE_NAME = "store_name";
@@ -33,10 +30,26 @@ public final class SettingRepository {
   private static final String JUG = "jug";
 
   private final DSLContext context;
-  private Optional<Map<String, String>> known = Optional.empty();
+  private final Supplier<Values> values;
 
-  public SettingRepository(DSLContext context) {
+  /** What is set, by name; a dozen at most, so they are read together. */
+  public record Values(Map<String, String> byName) {}
+
+  /**
+   * @param values as they stand whenever they are asked for
+   */
+  public SettingRepository(DSLContext context, Supplier<Values> values) {
     this.context = context;
+    this.values = values;
+  }
+
+  /** Reads what is set. */
+  public static Values read(DSLContext context) {
+    return new Values(
+        context
+            .select(SETTING.NAME, SETTING.VALUE)
+            .from(SETTING)
+            .fetchMap(SETTING.NAME, SETTING.VALUE));
   }
 
   public String storeName() {
@@ -92,20 +105,10 @@ public final class SettingRepository {
   }
 
   private String value(String name, String otherwise) {
-    Map<String, String> values = known.orElseGet(this::read);
-    known = Optional.of(values);
-    return values.getOrDefault(name, otherwise);
-  }
-
-  private Map<String, String> read() {
-    return context
-        .select(SETTING.NAME, SETTING.VALUE)
-        .from(SETTING)
-        .fetchMap(SETTING.NAME, SETTING.VALUE);
+    return values.get().byName().getOrDefault(name, otherwise);
   }
 
   private void put(String name, String value) {
-    known = Optional.empty();
     context
         .insertInto(SETTING, SETTING.NAME, SETTING.VALUE)
         .values(name, value)

@@ -1,0 +1,78 @@
+package dev.lonja.app.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
+import java.util.List;
+import org.jooq.tools.LoggerListener;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.slf4j.LoggerFactory;
+
+/**
+ * How many statements of SQL a page takes, once the server knows its fleet. A page that asks once
+ * for each of its lines shows here before it is slow. The bounds are what the pages take today.
+ */
+class StatementsTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Logger log = (Logger) LoggerFactory.getLogger(LoggerListener.class);
+  private final ListAppender<ILoggingEvent> heard = new ListAppender<>();
+
+  @BeforeEach
+  void listen() {
+    heard.start();
+    log.setLevel(Level.DEBUG);
+    log.setAdditive(false);
+    log.addAppender(heard);
+  }
+
+  @AfterEach
+  void stop() {
+    log.detachAppender(heard);
+    log.setAdditive(true);
+    log.setLevel(Level.INFO);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "/, 45",
+    "/fleet, 3",
+    "/fleet/due, 3",
+    "/fleet/RT-04, 20",
+    "/fleet/RT-04/meters, 16",
+    "/fleet/meters, 3",
+    "/fleet/variants/1, 12",
+    "/items/1, 34",
+    "/items/5, 34",
+    "/find?q=PL, 20",
+    "/parts/1, 30",
+    "/oils, 12",
+    "/oils/specs/1, 20",
+    "/oils/products/1, 32",
+    "/trays, 8",
+    "/trays/1, 25",
+    "/ahead, 8",
+    "/book, 6",
+    "/setup, 4",
+  })
+  void aPageTakesFewStatements(String path, int most) {
+    Visitor visitor = SERVER.signedInAs("storekeeper");
+    visitor.get(path);
+    heard.list.clear();
+    visitor.get(path);
+    List<String> statements =
+        heard.list.stream()
+            .map(ILoggingEvent::getFormattedMessage)
+            .filter(message -> message.startsWith("Executing query"))
+            .toList();
+    assertThat(statements).as(String.join("\n", statements)).hasSizeLessThanOrEqualTo(most);
+  }
+}

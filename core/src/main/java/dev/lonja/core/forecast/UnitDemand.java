@@ -1,0 +1,71 @@
+package dev.lonja.core.forecast;
+
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.Take;
+import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.service.TaskId;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What one unit's plan will take, whatever lies on trays already.
+ *
+ * @param demands in order of the plan
+ * @param gaps what could not be counted, in order of the plan
+ */
+public record UnitDemand(List<Demand> demands, List<DatedGap> gaps) {
+
+  /** What a unit's data lack for the occurrence of a day. */
+  record DatedGap(LocalDate day, PlanLine.UnitGap gap) {}
+
+  public UnitDemand {
+    demands = List.copyOf(demands);
+    gaps = List.copyOf(gaps);
+  }
+
+  /** What every occurrence of the plan takes. */
+  public static UnitDemand of(UnitPlan unit) {
+    List<Demand> demands = new ArrayList<>();
+    List<DatedGap> gaps = new ArrayList<>();
+    Map<TaskId, Integer> repeats = new HashMap<>();
+    for (Occurrence occurrence : unit.occurrences()) {
+      Map<TaskId, Occurrence.OccurrenceTask> tasks = new HashMap<>();
+      occurrence.tasks().forEach(task -> tasks.put(task.task().id(), task));
+      Take take =
+          ServiceTake.of(
+              unit.needs().on(occurrence.date()),
+              occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
+      for (TakeLine line : take.lines()) {
+        demands.add(
+            new Demand(
+                unit.unitId(),
+                unit.unitCode(),
+                occurrence.title(),
+                occurrence.date(),
+                tasks.get(line.taskId()).due(),
+                line,
+                Quantity.zero(line.expected().measure()),
+                repeats.getOrDefault(line.taskId(), 0)));
+      }
+      take.gaps()
+          .forEach(
+              gap ->
+                  gaps.add(
+                      new DatedGap(occurrence.date(), new PlanLine.UnitGap(unit.unitCode(), gap))));
+      tasks.keySet().forEach(id -> repeats.merge(id, 1, Integer::sum));
+    }
+    return new UnitDemand(demands, gaps);
+  }
+
+  /** The part of it up to a day, that day included. */
+  public UnitDemand until(LocalDate day) {
+    return new UnitDemand(
+        demands.stream().filter(demand -> !demand.date().isAfter(day)).toList(),
+        gaps.stream().filter(gap -> !gap.day().isAfter(day)).toList());
+  }
+}
