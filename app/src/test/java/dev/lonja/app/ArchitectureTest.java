@@ -101,4 +101,17 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule CONTROLLERS_STAY_WITHIN_THEIR_ROOM =
       classes().that().haveSimpleNameEndingWith("Controller").should().bePackagePrivate();
+
+  /** The expressions of templates are compiled, and compiled they read public records only. */
+  @ArchTest
+  static final ArchRule WHAT_TEMPLATES_READ_IS_PUBLIC =
+      classes()
+          .that()
+          .resideInAPackage("dev.lonja.web..")
+          .and()
+          .haveNameMatching(".*View(\\$.*)?")
+          .and()
+          .areRecords()
+          .should()
+          .bePublic();
 }

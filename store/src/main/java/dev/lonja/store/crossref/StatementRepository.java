@@ -17,6 +17,7 @@ import dev.lonja.core.part.PartKey;
 import dev.lonja.core.statementlist.KnownParts;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.NextNumber;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -31,6 +32,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
+import org.jooq.ResultQuery;
 import org.jooq.SelectJoinStep;
 import org.jooq.impl.DSL;
 
@@ -40,6 +42,14 @@ public final class StatementRepository implements StatementSource {
   private static final int FETCH = 1_000;
   private static final Condition STANDS = WITHDRAWAL.ID.isNull();
 
+  /** By one index each, and the few that name two of these parts only once. */
+  private static final FixedQuery STANDING =
+      FixedQuery.of(
+          statements()
+              .where(STANDS, Bound.oneOfGiven(STATEMENT.SUBJECT_ID))
+              .union(statements().where(STANDS, Bound.oneOfGiven(STATEMENT.OBJECT_ID)))
+              .orderBy(1));
+
   private final DSLContext context;
 
   public StatementRepository(DSLContext context) {
@@ -48,12 +58,8 @@ public final class StatementRepository implements StatementSource {
 
   @Override
   public List<Statement> standing(Collection<PartId> parts) {
-    // by one index each, and the few that name two of these parts only once
-    return statements()
-        .where(STANDS, Bound.oneOf(STATEMENT.SUBJECT_ID, parts))
-        .union(statements().where(STANDS, Bound.oneOf(STATEMENT.OBJECT_ID, parts)))
-        .orderBy(1)
-        .fetch(StatementRepository::statement);
+    String ids = Bound.numbers(parts);
+    return STANDING.with(context, ids, ids).fetch(StatementRepository::statement);
   }
 
   @Override
@@ -72,22 +78,26 @@ public final class StatementRepository implements StatementSource {
 
   /** Every veto that stands. */
   public List<Statement> standingVetoes() {
-    return statements()
-        .where(STANDS, STATEMENT.KIND.eq(StatementKind.NEVER.name()))
-        .orderBy(STATEMENT.ID)
-        .fetch(StatementRepository::statement);
+    return context
+        .fetch(
+            statements()
+                .where(STANDS, STATEMENT.KIND.eq(StatementKind.NEVER.name()))
+                .orderBy(STATEMENT.ID))
+        .map(StatementRepository::statement);
   }
 
   /** Standing claims of a fit between two parts of which both have something recorded. */
   public List<Statement> standingClaimsToCompare() {
-    return statements()
-        .where(
-            STANDS,
-            STATEMENT.KIND.ne(StatementKind.NEVER.name()),
-            isRecorded(STATEMENT.SUBJECT_ID),
-            isRecorded(STATEMENT.OBJECT_ID))
-        .orderBy(STATEMENT.ID)
-        .fetch(StatementRepository::statement);
+    return context
+        .fetch(
+            statements()
+                .where(
+                    STANDS,
+                    STATEMENT.KIND.ne(StatementKind.NEVER.name()),
+                    isRecorded(STATEMENT.SUBJECT_ID),
+                    isRecorded(STATEMENT.OBJECT_ID))
+                .orderBy(STATEMENT.ID))
+        .map(StatementRepository::statement);
   }
 
   private static Condition isRecorded(Field<PartId> part) {
@@ -111,12 +121,9 @@ public final class StatementRepository implements StatementSource {
 
   /** Tells of every standing statement in order of entry, without holding them all. */
   void forEachStanding(Consumer<Statement> each) {
-    statements()
-        .where(STANDS)
-        .orderBy(STATEMENT.ID)
-        .fetchSize(FETCH)
-        .fetchLazy()
-        .forEach(row -> each.accept(statement(row)));
+    ResultQuery<Record> rows = statements().where(STANDS).orderBy(STATEMENT.ID).fetchSize(FETCH);
+    rows.attach(context.configuration());
+    rows.fetchLazy().forEach(row -> each.accept(statement(row)));
   }
 
   /** Adds parts of which nothing is recorded; the numbers they get, by those they were given. */
@@ -230,9 +237,8 @@ public final class StatementRepository implements StatementSource {
     return confidence.value().movePointRight(4).longValueExact();
   }
 
-  private SelectJoinStep<Record> statements() {
-    return context
-        .select(STATEMENT.fields())
+  private static SelectJoinStep<Record> statements() {
+    return DSL.select(STATEMENT.fields())
         .from(STATEMENT)
         .leftJoin(WITHDRAWAL)
         .on(WITHDRAWAL.STATEMENT_ID.eq(STATEMENT.ID));

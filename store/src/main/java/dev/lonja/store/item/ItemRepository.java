@@ -24,7 +24,9 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.fluid.ProductRows;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.FixedQuery;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -37,6 +39,8 @@ import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.Select;
+import org.jooq.SelectFieldOrAsterisk;
 import org.jooq.SelectOnConditionStep;
 import org.jooq.impl.DSL;
 
@@ -45,6 +49,11 @@ public final class ItemRepository {
 
   /** Room on the walk for bins that are put up between others later. */
   private static final int BINS_APART = 10;
+
+  private static final FixedQuery BY_ID =
+      FixedQuery.of(items().where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
+  private static final FixedQuery BY_IDS = FixedQuery.of(inOrder(Bound.oneOfGiven(ITEM.ID)));
+  private static final FixedQuery BY_PARTS = FixedQuery.of(inOrder(Bound.oneOfGiven(ITEM.PART_ID)));
 
   private final DSLContext context;
 
@@ -58,14 +67,16 @@ public final class ItemRepository {
   }
 
   public Optional<Item> byId(ItemId id) {
-    return items().where(ITEM.ID.eq(id)).fetchOptional(ItemRepository::item);
+    return BY_ID.with(context, id).fetchOptional(ItemRepository::item);
   }
 
   /** Several items in one statement; unknown ones are absent. */
   public Map<ItemId, Item> byIds(Collection<ItemId> ids) {
     Map<ItemId, Item> items = new HashMap<>();
     if (!ids.isEmpty()) {
-      where(Bound.oneOf(ITEM.ID, ids)).forEach(item -> items.put(item.id(), item));
+      BY_IDS
+          .with(context, Bound.numbers(ids))
+          .forEach(row -> items.put(row.get(ITEM.ID), item(row)));
     }
     return items;
   }
@@ -73,7 +84,9 @@ public final class ItemRepository {
   /** The items of these parts, by part; parts that are not stocked are absent. */
   public Map<PartId, Item> byParts(Collection<PartId> partIds) {
     Map<PartId, Item> items = new HashMap<>();
-    where(Bound.oneOf(ITEM.PART_ID, partIds)).forEach(item -> items.put(item.partId(), item));
+    BY_PARTS
+        .with(context, Bound.numbers(partIds))
+        .forEach(row -> items.put(row.get(ITEM.PART_ID), item(row)));
     return items;
   }
 
@@ -131,11 +144,13 @@ public final class ItemRepository {
     for (String word : words) {
       all = all.and(DSL.position(DSL.lower(text), word.toLowerCase(Locale.ROOT)).gt(0));
     }
-    return items()
-        .where(all, ITEM.RETIRED_ON.isNull())
-        .orderBy(PART.MAKE, PART.NUMBER)
-        .limit(most)
-        .fetch(ItemRepository::item);
+    return context
+        .fetch(
+            items()
+                .where(all, ITEM.RETIRED_ON.isNull())
+                .orderBy(PART.MAKE, PART.NUMBER)
+                .limit(most))
+        .map(ItemRepository::item);
   }
 
   public Optional<Item.Bin> binByAddress(String address) {
@@ -270,12 +285,21 @@ public final class ItemRepository {
   }
 
   private List<Item> where(Condition condition) {
-    return items().where(condition).orderBy(PART.MAKE, PART.NUMBER).fetch(ItemRepository::item);
+    return context.fetch(inOrder(condition)).map(ItemRepository::item);
   }
 
-  private SelectOnConditionStep<Record> items() {
-    return context
-        .select(DSL.asterisk(), ProductRows.APPROVALS)
+  private static Select<Record> inOrder(Condition condition) {
+    return items().where(condition).orderBy(PART.MAKE, PART.NUMBER);
+  }
+
+  private static SelectOnConditionStep<Record> items() {
+    List<SelectFieldOrAsterisk> fields = new ArrayList<>();
+    fields.addAll(List.of(ITEM.fields()));
+    fields.addAll(List.of(PART.MAKE, PART.NUMBER, PART.FAMILY));
+    fields.addAll(List.of(BIN.fields()));
+    fields.addAll(List.of(PRODUCT.fields()));
+    fields.add(ProductRows.APPROVALS);
+    return DSL.select(fields)
         .from(ITEM)
         .join(PART)
         .on(PART.ID.eq(ITEM.PART_ID))

@@ -16,18 +16,28 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.FixedQuery;
 import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 
 /** What goes with an item: its barcodes, its bins, its picture, who supplies it. */
 public final class KeepingRepository {
+
+  private static final Field<Long> LOWEST = DSL.min(SUPPLY.PRICE_E4);
+
+  private static final FixedQuery LOWEST_PRICES =
+      FixedQuery.of(
+          DSL.select(SUPPLY.ITEM_ID, LOWEST)
+              .from(SUPPLY)
+              .where(Bound.oneOfGiven(SUPPLY.ITEM_ID))
+              .groupBy(SUPPLY.ITEM_ID));
 
   private final DSLContext context;
 
@@ -170,15 +180,9 @@ public final class KeepingRepository {
 
   /** The lowest price of each of these items that somebody supplies. */
   public Map<ItemId, UnitPrice> lowestPrices(Collection<ItemId> itemIds, Currency currency) {
-    return context
-        .select(SUPPLY.ITEM_ID, DSL.min(SUPPLY.PRICE_E4))
-        .from(SUPPLY)
-        .where(Bound.oneOf(SUPPLY.ITEM_ID, itemIds))
-        .groupBy(SUPPLY.ITEM_ID)
-        .fetch()
-        .stream()
-        .collect(
-            Collectors.toMap(row -> row.value1(), row -> new UnitPrice(row.value2(), currency)));
+    return LOWEST_PRICES
+        .with(context, Bound.numbers(itemIds))
+        .fetchMap(row -> row.get(SUPPLY.ITEM_ID), row -> new UnitPrice(row.get(LOWEST), currency));
   }
 
   public void setSupplies(ItemId itemId, List<Supply> supplies) {

@@ -23,6 +23,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.schema.tables.Movement;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -31,16 +32,60 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
+import org.jooq.ResultQuery;
+import org.jooq.Select;
+import org.jooq.Table;
 import org.jooq.impl.DSL;
 
 /** Reads stock and appends movements; nothing here changes or deletes a movement. */
 public final class LedgerRepository {
 
   private static final String OPENED = " open ";
+
+  private static final Field<Long> STOCK_SUM = DSL.sum(STOCK.QUANTITY_MICRO).cast(Long.class);
+  private static final Field<Long> LAID_SUM = DSL.sum(TRAY_LINE.LAID_MICRO).cast(Long.class);
+  private static final Field<Long> WORTH =
+      DSL.coalesce(DSL.sum(MOVEMENT.VALUE_MINOR), 0).cast(Long.class);
+
+  private static final FixedQuery USABLE = FixedQuery.of(usable(DSL.noCondition()));
+  private static final FixedQuery USABLE_OF = FixedQuery.of(usable(Bound.oneOfGiven(ITEM.ID)));
+  private static final FixedQuery HELD = FixedQuery.of(held(DSL.noCondition()));
+  private static final FixedQuery HELD_OF = FixedQuery.of(held(Bound.oneOfGiven(ITEM.ID)));
+  private static final FixedQuery HELD_BESIDES =
+      FixedQuery.of(held(TRAY.ID.ne(FixedQuery.given(TRAY.ID))));
+  private static final FixedQuery MEASURE =
+      FixedQuery.of(
+          DSL.select(ITEM.MEASURE).from(ITEM).where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
+  private static final FixedQuery VALUE =
+      FixedQuery.of(
+          DSL.select(WORTH)
+              .from(MOVEMENT)
+              .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID))));
+  private static final FixedQuery AVERAGE =
+      FixedQuery.of(
+          DSL.select(MOVEMENT.AVERAGE_E4)
+              .from(MOVEMENT)
+              .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)))
+              .orderBy(MOVEMENT.ID.desc())
+              .limit(1));
+  private static final FixedQuery LOTS =
+      FixedQuery.of(
+          DSL.select(fields(STOCK, LOT, ITEM, BIN))
+              .from(STOCK)
+              .join(LOT)
+              .on(LOT.ID.eq(STOCK.LOT_ID))
+              .join(ITEM)
+              .on(ITEM.ID.eq(STOCK.ITEM_ID))
+              .join(BIN)
+              .on(BIN.ID.eq(STOCK.BIN_ID))
+              .where(STOCK.ITEM_ID.eq(FixedQuery.given(STOCK.ITEM_ID)))
+              .and(STOCK.QUANTITY_MICRO.gt(0L))
+              .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER));
 
   private final DSLContext context;
   private final Currency currency;
@@ -53,24 +98,14 @@ public final class LedgerRepository {
   /** All stock of one item; an unknown item is broken data and throws. */
   public ItemStock stockOf(ItemId itemId) {
     Measure measure =
-        Measure.ofSymbol(
-            context
-                .select(ITEM.MEASURE)
-                .from(ITEM)
-                .where(ITEM.ID.eq(itemId))
-                .fetchSingle(ITEM.MEASURE));
+        Measure.ofSymbol(MEASURE.with(context, itemId).fetchSingle().get(ITEM.MEASURE));
     List<StockedLot> lots = lotsOf(itemId).stream().map(LotFacts::lot).toList();
-    Field<Long> sum = DSL.coalesce(DSL.sum(MOVEMENT.VALUE_MINOR), 0).cast(Long.class);
-    long value =
-        context.select(sum).from(MOVEMENT).where(MOVEMENT.ITEM_ID.eq(itemId)).fetchSingle(sum);
+    long value = VALUE.with(context, itemId).fetchSingle().get(WORTH);
     long average =
-        context
-            .select(MOVEMENT.AVERAGE_E4)
-            .from(MOVEMENT)
-            .where(MOVEMENT.ITEM_ID.eq(itemId))
-            .orderBy(MOVEMENT.ID.desc())
-            .limit(1)
-            .fetchOptional(MOVEMENT.AVERAGE_E4)
+        AVERAGE
+            .with(context, itemId)
+            .fetchOptional()
+            .map(row -> row.get(MOVEMENT.AVERAGE_E4))
             .orElse(0L);
     return new ItemStock(
         itemId, measure, lots, new Money(value, currency), new UnitPrice(average, currency));
@@ -78,84 +113,77 @@ public final class LedgerRepository {
 
   /** What lies of an item, lot by lot and bin by bin, empty places left out. */
   public List<LotFacts> lotsOf(ItemId itemId) {
-    return context
-        .select()
-        .from(STOCK)
-        .join(LOT)
-        .on(LOT.ID.eq(STOCK.LOT_ID))
-        .join(ITEM)
-        .on(ITEM.ID.eq(STOCK.ITEM_ID))
-        .join(BIN)
-        .on(BIN.ID.eq(STOCK.BIN_ID))
-        .where(STOCK.ITEM_ID.eq(itemId), STOCK.QUANTITY_MICRO.gt(0L))
-        .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER)
-        .fetch(LedgerRepository::lotFacts);
+    return LOTS.with(context, itemId).fetch(LedgerRepository::lotFacts);
   }
 
   /** By item, what may be issued today: neither expired nor quarantined. */
   public Map<ItemId, Quantity> usable(LocalDate today) {
-    return usable(today, DSL.noCondition());
+    return sums(USABLE.with(context, today), STOCK_SUM);
   }
 
-  private Map<ItemId, Quantity> usable(LocalDate today, Condition which) {
-    Field<Long> sum = DSL.sum(STOCK.QUANTITY_MICRO).cast(Long.class);
-    return context
-        .select(ITEM.ID, ITEM.MEASURE, sum)
+  /** Given first the items, where they are asked for, and then the day. */
+  private static Select<?> usable(Condition which) {
+    return DSL.select(ITEM.ID, ITEM.MEASURE, STOCK_SUM)
         .from(STOCK)
         .join(LOT)
         .on(LOT.ID.eq(STOCK.LOT_ID))
         .join(ITEM)
         .on(ITEM.ID.eq(STOCK.ITEM_ID))
         .where(LOT.QUARANTINED.eq(0L), which)
-        .and(LOT.EXPIRES_ON.isNull().or(LOT.EXPIRES_ON.ge(today)))
-        .groupBy(ITEM.ID, ITEM.MEASURE)
-        .fetchMap(
-            row -> row.get(ITEM.ID),
-            row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
+        .and(LOT.EXPIRES_ON.isNull().or(LOT.EXPIRES_ON.ge(FixedQuery.given(LOT.EXPIRES_ON))))
+        .groupBy(ITEM.ID, ITEM.MEASURE);
+  }
+
+  private static Map<ItemId, Quantity> sums(ResultQuery<? extends Record> query, Field<Long> sum) {
+    return query.fetchMap(
+        row -> row.get(ITEM.ID),
+        row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
+  }
+
+  private static List<Field<?>> fields(Table<?>... tables) {
+    return Stream.of(tables).<Field<?>>flatMap(Table::fieldStream).toList();
   }
 
   /** By item, what open trays hold. */
   public Map<ItemId, Quantity> held() {
-    return held(DSL.noCondition());
+    return sums(HELD.with(context), LAID_SUM);
   }
 
   /** By item, what open trays other than this one hold. */
   public Map<ItemId, Quantity> heldBesides(TrayId trayId) {
-    return held(TRAY.ID.ne(trayId));
+    return sums(HELD_BESIDES.with(context, trayId), LAID_SUM);
   }
 
-  private Map<ItemId, Quantity> held(Condition which) {
-    Field<Long> sum = DSL.sum(TRAY_LINE.LAID_MICRO).cast(Long.class);
-    return context
-        .select(ITEM.ID, ITEM.MEASURE, sum)
+  private static Select<?> held(Condition which) {
+    return DSL.select(ITEM.ID, ITEM.MEASURE, LAID_SUM)
         .from(TRAY_LINE)
         .join(TRAY)
         .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
         .join(ITEM)
         .on(ITEM.ID.eq(TRAY_LINE.ITEM_ID))
         .where(TRAY.STATE.eq("OPEN"), which)
-        .groupBy(ITEM.ID, ITEM.MEASURE)
-        .fetchMap(
-            row -> row.get(ITEM.ID),
-            row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
+        .groupBy(ITEM.ID, ITEM.MEASURE);
   }
 
   /** By item, what may be issued and lies on no open tray, never below zero. */
   public Map<ItemId, Quantity> free(LocalDate today) {
-    return free(today, DSL.noCondition());
+    return less(usable(today), held());
   }
 
   /** The same of these items only, which is quicker than of a whole store. */
   public Map<ItemId, Quantity> free(LocalDate today, Collection<ItemId> itemIds) {
-    return free(today, Bound.oneOf(ITEM.ID, itemIds));
+    String items = Bound.numbers(itemIds);
+    return less(
+        sums(USABLE_OF.with(context, items, today), STOCK_SUM),
+        sums(HELD_OF.with(context, items), LAID_SUM));
   }
 
-  private Map<ItemId, Quantity> free(LocalDate today, Condition which) {
-    Map<ItemId, Quantity> free = new HashMap<>(usable(today, which));
-    held(which)
-        .forEach(
-            (itemId, laid) ->
-                free.computeIfPresent(itemId, (id, usable) -> usable.minus(laid).atLeastZero()));
+  private static Map<ItemId, Quantity> less(
+      Map<ItemId, Quantity> usable, Map<ItemId, Quantity> held) {
+    Map<ItemId, Quantity> free = new HashMap<>(usable);
+    held.forEach(
+        (itemId, laid) ->
+            free.computeIfPresent(itemId, (id, there) -> there.minus(laid).atLeastZero()));
     return free;
   }
 

@@ -12,6 +12,7 @@ import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.FixedQuery;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -24,6 +25,13 @@ import org.jooq.impl.DSL;
 
 /** What comes in the boxes of parts, and what kits are made of. */
 public final class BoxRepository {
+
+  private static final FixedQuery CONTENTS =
+      FixedQuery.of(
+          DSL.select(BOX_CONTENT.fields())
+              .from(BOX_CONTENT)
+              .where(Bound.oneOfGiven(BOX_CONTENT.PART_ID))
+              .orderBy(BOX_CONTENT.ID));
 
   private final DSLContext context;
 
@@ -38,14 +46,7 @@ public final class BoxRepository {
 
   /** The same for several parts; those with nothing in the box are absent. */
   public Map<PartId, List<BoxContent>> of(Collection<PartId> partIds) {
-    List<Record> rows =
-        List.copyOf(
-            context
-                .select()
-                .from(BOX_CONTENT)
-                .where(Bound.oneOf(BOX_CONTENT.PART_ID, partIds))
-                .orderBy(BOX_CONTENT.ID)
-                .fetch());
+    List<Record> rows = List.copyOf(CONTENTS.with(context, Bound.numbers(partIds)).fetch());
     Map<PartId, Part> contents = new HashMap<>();
     new PartRepository(context)
         .byIds(rows.stream().map(row -> row.get(BOX_CONTENT.CONTENT_PART_ID)).toList())

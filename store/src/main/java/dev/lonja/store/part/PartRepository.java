@@ -10,7 +10,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Properties;
 import dev.lonja.store.query.Bound;
-import java.util.ArrayList;
+import dev.lonja.store.query.FixedQuery;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -28,6 +28,20 @@ public final class PartRepository implements NumberIndex {
 
   private static final String PLAIN_LETTERS = "0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
+  private static final FixedQuery BY_IDS =
+      FixedQuery.of(
+          DSL.select(PART.ID, PART.MAKE, PART.NUMBER, PART.FAMILY)
+              .from(PART)
+              .where(Bound.oneOfGiven(PART.ID))
+              .orderBy(PART.NUMBER_KEY, PART.MAKE, PART.NUMBER));
+
+  private static final FixedQuery PROPERTIES =
+      FixedQuery.of(
+          DSL.select(PART_PROPERTY.PART_ID, PART_PROPERTY.PROPERTY, PART_PROPERTY.VALUE)
+              .from(PART_PROPERTY)
+              .where(Bound.oneOfGiven(PART_PROPERTY.PART_ID))
+              .orderBy(PART_PROPERTY.ID));
+
   private final DSLContext context;
 
   public PartRepository(DSLContext context) {
@@ -39,7 +53,9 @@ public final class PartRepository implements NumberIndex {
   }
 
   public List<Part> byIds(Collection<PartId> ids) {
-    return where(Bound.oneOf(PART.ID, ids), ids.size());
+    return ids.isEmpty()
+        ? List.of()
+        : parts(List.copyOf(BY_IDS.with(context, Bound.numbers(ids)).fetch()));
   }
 
   /** The part of this make and number as printed. */
@@ -167,14 +183,18 @@ public final class PartRepository implements NumberIndex {
   }
 
   private List<Part> where(Condition condition, int most) {
-    List<Record> rows = new ArrayList<>();
-    context
-        .select(PART.ID, PART.MAKE, PART.NUMBER, PART.FAMILY)
-        .from(PART)
-        .where(condition)
-        .orderBy(PART.NUMBER_KEY, PART.MAKE, PART.NUMBER)
-        .limit(most)
-        .forEach(rows::add);
+    return parts(
+        List.copyOf(
+            context
+                .select(PART.ID, PART.MAKE, PART.NUMBER, PART.FAMILY)
+                .from(PART)
+                .where(condition)
+                .orderBy(PART.NUMBER_KEY, PART.MAKE, PART.NUMBER)
+                .limit(most)
+                .fetch()));
+  }
+
+  private List<Part> parts(List<Record> rows) {
     Map<PartId, Properties> properties =
         properties(rows.stream().map(row -> row.get(PART.ID)).toList());
     return rows.stream()
@@ -192,11 +212,8 @@ public final class PartRepository implements NumberIndex {
   private Map<PartId, Properties> properties(List<PartId> partIds) {
     Map<PartId, Properties> properties = new HashMap<>();
     if (!partIds.isEmpty()) {
-      context
-          .select(PART_PROPERTY.PART_ID, PART_PROPERTY.PROPERTY, PART_PROPERTY.VALUE)
-          .from(PART_PROPERTY)
-          .where(Bound.oneOf(PART_PROPERTY.PART_ID, partIds))
-          .orderBy(PART_PROPERTY.ID)
+      PROPERTIES
+          .with(context, Bound.numbers(partIds))
           .forEach(
               row ->
                   properties.merge(

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** One item's tide line, its weeks and what a week is for. */
-record AheadItemView(
+public record AheadItemView(
     Plate plate,
     Optional<Drum> drum,
     Optional<ProductId> productId,
@@ -18,7 +18,7 @@ record AheadItemView(
     List<Line> lines,
     String drillTotal) {
 
-  record Week(
+  public record Week(
       String name,
       String monday,
       String from,
@@ -27,7 +27,7 @@ record AheadItemView(
       boolean isShort,
       boolean chosen) {}
 
-  record Line(
+  public record Line(
       String day,
       String unit,
       String service,

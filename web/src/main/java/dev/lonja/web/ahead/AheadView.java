@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** The weeks table of all items. */
-record AheadView(
+public record AheadView(
     String summary,
     List<Horizon> horizons,
     int barWeeks,
@@ -15,9 +15,9 @@ record AheadView(
     List<String> gaps,
     List<Row> rows) {
 
-  record Horizon(int weeks, String words, boolean chosen) {}
+  public record Horizon(int weeks, String words, boolean chosen) {}
 
-  record Row(
+  public record Row(
       String kind,
       Plate plate,
       Optional<Drum> drum,

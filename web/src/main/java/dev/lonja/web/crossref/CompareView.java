@@ -14,7 +14,7 @@ import java.util.stream.Stream;
  * @param place "RT-04, oil filter"; empty if the two are compared as such
  * @param drawing empty if nothing of them can be drawn
  */
-record CompareView(
+public record CompareView(
     Plate asked,
     Plate offered,
     String place,
@@ -27,7 +27,7 @@ record CompareView(
   private static final int PAPER_HEIGHT = 205;
 
   /** A part on the paper; {@code reduction} is 1 for the true size. */
-  record Sheet(String title, String drawing, int reduction) {}
+  public record Sheet(String title, String drawing, int reduction) {}
 
   static CompareView of(CompareDesk.Compared pair) {
     String query = "asked=" + pair.asked().id() + "&offered=" + pair.offered().id();

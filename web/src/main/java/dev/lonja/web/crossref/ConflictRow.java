@@ -16,7 +16,7 @@ import java.util.Map;
  * @param against what denies the statements: the metal's differences or a veto
  * @param sides the statements of which one has to be withdrawn
  */
-record ConflictRow(Part one, Part other, String against, List<Side> sides) {
+public record ConflictRow(Part one, Part other, String against, List<Side> sides) {
 
   private static final Cases<Conflict.Cause, String> AGAINST =
       Cases.<Conflict.Cause, String>over(Conflict.Cause.class)
@@ -28,7 +28,7 @@ record ConflictRow(Part one, Part other, String against, List<Side> sides) {
           .all();
 
   /** A statement that may be withdrawn. */
-  record Side(long statementId, PartId partId, String words, String source, String note) {}
+  public record Side(long statementId, PartId partId, String words, String source, String note) {}
 
   static List<ConflictRow> of(ConflictDesk.Conflicts conflicts, LocalDate today) {
     return conflicts.all().stream()

@@ -12,7 +12,7 @@ import java.util.Optional;
  * @param demands of the place, in a few words each
  * @param itself the preferred part; none if none is chosen
  */
-record FitView(
+public record FitView(
     String unit,
     PositionId positionId,
     String position,

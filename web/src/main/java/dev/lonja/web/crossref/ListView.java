@@ -16,7 +16,7 @@ import java.util.Optional;
  *
  * @param state in a word for the template; "none" if there is none
  */
-record ListView(
+public record ListView(
     String state,
     String fileName,
     String actor,
@@ -26,10 +26,10 @@ record ListView(
     String today) {
 
   /** What a check found; the lists are cut where the counts go on. */
-  record Summary(Counts counts, List<String> problems, List<String> contradictions) {}
+  public record Summary(Counts counts, List<String> problems, List<String> contradictions) {}
 
   /** How many rows of each sort. */
-  record Counts(
+  public record Counts(
       long rows,
       long fresh,
       long newParts,
@@ -39,7 +39,7 @@ record ListView(
       long contradictions) {}
 
   /** How far it is, for the page to ask every second. */
-  record Progress(String state, long rows, boolean running) {}
+  public record Progress(String state, long rows, boolean running) {}
 
   static ListView of(Optional<ListDesk.Progress> progress, LocalDate today) {
     return progress

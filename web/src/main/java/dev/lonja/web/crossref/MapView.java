@@ -16,13 +16,14 @@ import java.util.Set;
  *
  * @param left how many numbers are in the table only
  */
-record MapView(Plate plate, String drawing, int left, List<EdgeRow> edges) {
+public record MapView(Plate plate, String drawing, int left, List<EdgeRow> edges) {
 
   /** More than this is no map any more; the rest stands in the table. */
   private static final int MOST_NODES = 40;
 
   /** A statement of the neighbourhood; {@code steps} is how far away it begins. */
-  record EdgeRow(int steps, Plate subject, String kind, Plate object, String source, String note) {}
+  public record EdgeRow(
+      int steps, Plate subject, String kind, Plate object, String source, String note) {}
 
   static MapView of(MapDesk.NumberMap map, LocalDate today) {
     List<MapDrawing.Node> nodes =

@@ -74,16 +74,17 @@ class MeasurePage {
   }
 
   /** A choice of family; one is the current. */
-  record Choice(String value, String words, boolean current) {}
+  public record Choice(String value, String words, boolean current) {}
 
   /** A field for a reading. */
-  record Field(String name, String words, String value) {}
+  public record Field(String name, String words, String value) {}
 
   /** A part that may be the one in hand. */
-  record Match(Plate plate, String description, String differences, String bin, String free) {}
+  public record Match(
+      Plate plate, String description, String differences, String bin, String free) {}
 
   /** The page; {@code answer} is empty before anything is measured. */
-  record View(
+  public record View(
       List<Choice> choices,
       String hint,
       List<Field> fields,

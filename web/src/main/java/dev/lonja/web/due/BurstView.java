@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What a burst of use would bring forward on one unit. */
-record BurstView(
+public record BurstView(
     String code,
     String name,
     List<MeterChoice> meters,
@@ -23,13 +23,13 @@ record BurstView(
     List<Sooner> sooner,
     List<Part> parts) {
 
-  record MeterChoice(MeterId id, String words, boolean chosen) {}
+  public record MeterChoice(MeterId id, String words, boolean chosen) {}
 
   /** A task that would be due sooner. */
-  record Sooner(String task, String service, String asItIs, String then, String days) {}
+  public record Sooner(String task, String service, String asItIs, String then, String days) {}
 
   /** What more would be used by the time named in the summary; {@code state} against free stock. */
-  record Part(Plate plate, String more, String free, State state) {}
+  public record Part(Plate plate, String more, String free, State state) {}
 
   /**
    * @param effect empty before there is a burst that can be asked about

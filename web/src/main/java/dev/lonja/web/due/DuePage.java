@@ -33,7 +33,7 @@ final class DuePage {
    * @param show all, overdue or no-record
    * @param page which stretch of the list, 1 for the first
    */
-  record Choice(String unitClass, String sort, String show, int page) {
+  public record Choice(String unitClass, String sort, String show, int page) {
 
     String query(String aClass, String aSort, String aShow) {
       return "?unitClass=" + aClass + "&sort=" + aSort + "&show=" + aShow;

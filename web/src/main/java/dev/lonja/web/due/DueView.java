@@ -10,7 +10,7 @@ import java.util.List;
  * @param earlier leads to the part of the list before this one; empty in the first
  * @param later leads to the part after it; empty in the last
  */
-record DueView(
+public record DueView(
     String summary,
     String earlier,
     String later,
@@ -22,7 +22,7 @@ record DueView(
     List<Week> weeks) {
 
   /** A filter or order that may be chosen; {@code query} leads to it. */
-  record Choice(String words, String query, boolean chosen) {}
+  public record Choice(String words, String query, boolean chosen) {}
 
   /**
    * One occurrence.
@@ -30,7 +30,7 @@ record DueView(
    * @param taskId the task that sets its day, to open it on the unit page
    * @param limits what sets its day
    */
-  record Row(
+  public record Row(
       Day day,
       String unit,
       String title,
@@ -42,11 +42,11 @@ record DueView(
       boolean noRecord) {}
 
   /** Its day in words and as a date; {@code span} is "10 Mar – 2 Apr", where it can be said. */
-  record Day(String words, String date, String span) {}
+  public record Day(String words, String date, String span) {}
 
   /** A week of the calendar. */
-  record Week(String name, String from, List<Entry> entries) {}
+  public record Week(String name, String from, List<Entry> entries) {}
 
   /** One occurrence in it. */
-  record Entry(String weekday, String unit, String title) {}
+  public record Entry(String weekday, String unit, String title) {}
 }

@@ -15,7 +15,7 @@ import java.util.List;
  * @param rows empty until there is a day to look at
  * @param moved whether a person has moved it already
  */
-record MoveView(
+public record MoveView(
     String code,
     String title,
     String day,
@@ -25,7 +25,7 @@ record MoveView(
     List<Row> rows) {
 
   /** A task whose next day changes, or that is moved; {@code warning} is empty if there is none. */
-  record Row(String task, String before, String after, String what, String warning) {}
+  public record Row(String task, String before, String after, String what, String warning) {}
 
   static MoveView of(MoveDesk.Movable movable, String to, LocalDate today) {
     Occurrence occurrence = movable.occurrence();

@@ -10,15 +10,15 @@ import java.util.Optional;
  *
  * @param goTo where a single sure hit leads; empty if the person has to choose
  */
-record FindView(
+public record FindView(
     String query, String answer, Optional<String> goTo, List<Hit> hits, List<PlaceHit> places) {
 
   /** One part that was found, with the kind of hit it is; {@code free} is empty if not stocked. */
-  record Hit(
+  public record Hit(
       String kind, Plate plate, String description, Optional<Drum> drum, String bin, String free) {}
 
   /** A position of a unit, with what is preferred there. */
-  record PlaceHit(String path, String unit, String position, String takes) {}
+  public record PlaceHit(String path, String unit, String position, String takes) {}
 
   static FindView answer(String query, String answer) {
     return new FindView(query, answer, Optional.empty(), List.of(), List.of());

@@ -14,7 +14,7 @@ final class RecentFinds {
   private RecentFinds() {}
 
   /** A find and where it led; {@code path} is the page of finds if it led to several. */
-  record Recent(String query, String path) implements Serializable {}
+  public record Recent(String query, String path) implements Serializable {}
 
   static List<Recent> of(HttpSession session) {
     @SuppressWarnings("unchecked") // only add() sets it

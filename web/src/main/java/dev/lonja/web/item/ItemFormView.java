@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param fields what stands in the fields
  * @param properties of its kind
  */
-record ItemFormView(
+public record ItemFormView(
     OnFile onFile,
     Map<String, String> fields,
     List<Choice> families,
@@ -32,16 +32,16 @@ record ItemFormView(
    * @param itemId empty for a new one
    * @param retired "since 2027-03-15"; empty while it is kept
    */
-  record OnFile(
+  public record OnFile(
       Optional<ItemId> itemId, String title, long version, String retired, boolean mayDelete) {}
 
-  record Choice(String value, String words) {}
+  public record Choice(String value, String words) {}
 
   /** A property; with choices it is chosen, without it is written. */
-  record PropertyField(String name, String words, String allowed, List<String> choices) {}
+  public record PropertyField(String name, String words, String allowed, List<String> choices) {}
 
   /** Rows of what there may be several of, the spare ones included. */
-  record Rows(List<Integer> bins, List<Integer> supplies, List<Integer> contents) {}
+  public record Rows(List<Integer> bins, List<Integer> supplies, List<Integer> contents) {}
 
   /**
    * @param onFile empty for a new item

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Everything the item page shows, in words. */
-record ItemView(
+public record ItemView(
     Plate plate,
     Head head,
     Shelf shelf,
@@ -21,7 +21,7 @@ record ItemView(
     List<MovementRow> movements) {
 
   /** What it is, and what is out of the ordinary. */
-  record Head(
+  public record Head(
       Optional<Drum> drum,
       Optional<ProductId> productId,
       String description,
@@ -31,7 +31,7 @@ record ItemView(
       Optional<Plate> successor) {}
 
   /** What there is of it; value and average only for those who see money. */
-  record Shelf(
+  public record Shelf(
       String measure,
       String homeBin,
       String onHand,
@@ -41,21 +41,21 @@ record ItemView(
       String average) {}
 
   /** How it is kept, and who sells it. */
-  record Keeping(
+  public record Keeping(
       List<String> barcodes, List<BinRow> bins, List<SupplyRow> supplies, boolean hasPicture) {}
 
   /** A bin with what it should hold. */
-  record BinRow(String bin, String least, String most) {}
+  public record BinRow(String bin, String least, String most) {}
 
   /** Who sells it, and how. */
-  record SupplyRow(
+  public record SupplyRow(
       String supplier, String orderNumber, String price, String pack, String least, String lead) {}
 
   /** A unit that takes it: the next use, and what the coming half year takes. */
-  record UseRow(String unit, String next, String halfYear) {}
+  public record UseRow(String unit, String next, String halfYear) {}
 
   /** What lies of a lot in a bin. */
-  record LotRow(
+  public record LotRow(
       LotId lotId,
       BinId binId,
       String bin,

@@ -22,7 +22,7 @@ import java.util.stream.Stream;
  * @param services that may be chosen, the current one marked
  * @param answer what came of the comparison, in a sentence; empty before a service is chosen
  */
-record KitView(
+public record KitView(
     Plate plate,
     String description,
     String free,
@@ -35,16 +35,16 @@ record KitView(
     List<TrayChoice> trays) {
 
   /** Something in the kit; {@code loose} is empty if it cannot be booked loose. */
-  record ContentRow(Plate plate, String what, int quantity, String loose) {}
+  public record ContentRow(Plate plate, String what, int quantity, String loose) {}
 
   /** A service of a variant. */
-  record ServiceChoice(String value, String words, boolean current) {}
+  public record ServiceChoice(String value, String words, boolean current) {}
 
   /** A line of the job or of the kit. */
-  record LineRow(String place, String number, String quantity) {}
+  public record LineRow(String place, String number, String quantity) {}
 
   /** An open tray on which the kit may be laid. */
-  record TrayChoice(TrayId id, String words) {}
+  public record TrayChoice(TrayId id, String words) {}
 
   static KitView of(KitDesk.KitFile file, String service) {
     Optional<KitCover> cover = file.cover();

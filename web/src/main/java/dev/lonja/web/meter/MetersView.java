@@ -10,10 +10,10 @@ import java.util.List;
 import java.util.Optional;
 
 /** All meters, to be read one after the other. */
-record MetersView(String summary, String today, List<Row> rows) {
+public record MetersView(String summary, String today, List<Row> rows) {
 
   /** A meter with what is known of it. */
-  record Row(
+  public record Row(
       MeterId id,
       String unit,
       String machine,

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** The page of one unit's meters, and of when it does not run. */
-record UnitMetersView(
+public record UnitMetersView(
     String code,
     String name,
     List<MeterBlock> meters,
@@ -22,7 +22,7 @@ record UnitMetersView(
    * @param life where it was exchanged, what the machine has run in all
    * @param last the last accepted reading, in words
    */
-  record MeterBlock(
+  public record MeterBlock(
       MeterId id,
       String name,
       String measure,
@@ -41,7 +41,7 @@ record UnitMetersView(
    * @param life what it stands for where the meter was exchanged, else empty
    * @param canBeCorrected false for one that ends a meter, or that was corrected
    */
-  record ReadingRow(
+  public record ReadingRow(
       long id,
       String day,
       String value,
@@ -51,7 +51,7 @@ record UnitMetersView(
       boolean counts,
       boolean canBeCorrected) {}
 
-  record ReplacementRow(long id, String words) {}
+  public record ReplacementRow(long id, String words) {}
 
-  record LayUpRow(long id, String words) {}
+  public record LayUpRow(long id, String words) {}
 }

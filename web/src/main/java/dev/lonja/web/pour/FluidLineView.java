@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param takesPacks true if that differs from what is asked for
  * @param rows every product of the kind with its packs
  */
-record FluidLineView(
+public record FluidLineView(
     TrayId trayId,
     String tray,
     long lineId,
@@ -30,12 +30,13 @@ record FluidLineView(
     List<Row> rows) {
 
   /** What the line asks for. */
-  record Line(String place, CompartmentId specId, String product, String amount, String now) {}
+  public record Line(
+      String place, CompartmentId specId, String product, String amount, String now) {}
 
   /** A product with the packs that are free. */
-  record Row(VerdictView verdict, boolean needsSignature, List<Choice> items) {}
+  public record Row(VerdictView verdict, boolean needsSignature, List<Choice> items) {}
 
-  record Choice(ItemId itemId, String words) {}
+  public record Choice(ItemId itemId, String words) {}
 
   static FluidLineView of(FluidChoiceDesk.LineFile file, LocalDate today) {
     FluidLine fluid = file.fluid();

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param places what the product may go into, and where it is in use without being allowed
  * @param noBuying why nothing can be bought; empty before a need is asked for
  */
-record PackView(
+public record PackView(
     List<SpecView.Choice> products,
     Asked asked,
     String name,
@@ -28,7 +28,7 @@ record PackView(
     String noTaking) {
 
   /** What was asked, as typed. */
-  record Asked(String product, String litres, String by) {}
+  public record Asked(String product, String litres, String by) {}
 
   /**
    * An answer.
@@ -38,7 +38,7 @@ record PackView(
    * @param flag why it is wasteful; empty if it is not
    * @param runnerUp the next best with its figures; empty if there is none
    */
-  record Advice(
+  public record Advice(
       String packs, String left, String paid, String perLitre, String flag, String runnerUp) {}
 
   static PackView of(

@@ -14,7 +14,7 @@ import java.util.List;
  * @param now what is in it, in words
  * @param since what was added since the drain
  */
-record TopUpView(
+public record TopUpView(
     Chosen chosen,
     String name,
     List<String> now,
@@ -28,14 +28,14 @@ record TopUpView(
    *
    * @param compartment the chosen one's id; empty if none is chosen yet
    */
-  record Chosen(
+  public record Chosen(
       List<SpecView.Choice> units,
       String unit,
       List<SpecView.Choice> compartments,
       String compartment) {}
 
   /** Something added; {@code signed} says who signed for it. */
-  record PourRow(long id, String what, String signed) {}
+  public record PourRow(long id, String what, String signed) {}
 
   /**
    * A product that lies on the shelf.
@@ -44,7 +44,7 @@ record TopUpView(
    * @param needsSignature true if it may be added only with one
    * @param never true if it may not be added at all
    */
-  record Row(
+  public record Row(
       ProductId productId,
       String name,
       Drum drum,
@@ -54,5 +54,5 @@ record TopUpView(
       boolean needsSignature,
       boolean never) {}
 
-  record ItemChoice(ItemId itemId, String words) {}
+  public record ItemChoice(ItemId itemId, String words) {}
 }

@@ -16,7 +16,7 @@ import java.util.Optional;
  *
  * @param cautions texts of its hazards
  */
-record ProductView(
+public record ProductView(
     ProductId id,
     String name,
     Drum drum,
@@ -33,13 +33,13 @@ record ProductView(
    * @param claims classes that its label was read to claim, with what they cover
    * @param notUnderstood what of the label claims nothing
    */
-  record Label(
+  public record Label(
       List<Fact> facts, List<String> claims, List<String> notUnderstood, List<String> approvals) {}
 
-  record Fact(String what, String value) {}
+  public record Fact(String what, String value) {}
 
   /** A pack; {@code open} are the containers that are open. */
-  record PackRow(
+  public record PackRow(
       Plate plate, String pack, String bin, String free, String price, List<String> open) {}
 
   /**
@@ -47,7 +47,7 @@ record ProductView(
    *
    * @param instead what on the shelf may go in, where this may not
    */
-  record PlaceRow(
+  public record PlaceRow(
       CompartmentId specId,
       String place,
       String units,
@@ -57,12 +57,12 @@ record ProductView(
       boolean preferred) {}
 
   /** All products. */
-  record All(List<Row> rows) {}
+  public record All(List<Row> rows) {}
 
-  record Row(ProductId id, String name, Drum drum, String packs, String free, int places) {}
+  public record Row(ProductId id, String name, Drum drum, String packs, String free, int places) {}
 
   /** What the form holds and may hold. */
-  record Form(
+  public record Form(
       Optional<ProductId> id,
       String title,
       long version,
@@ -73,7 +73,7 @@ record ProductView(
       List<SpecView.Choice> hazards) {}
 
   /** What the product as typed would mean. */
-  record Effect(
+  public record Effect(
       List<String> problems,
       String claims,
       List<String> notUnderstood,

@@ -9,19 +9,19 @@ import java.util.List;
 import java.util.Locale;
 
 /** Rubbers in fluids, suppliers and bins. */
-record ReferenceView(
+public record ReferenceView(
     List<String> fluids, List<RubberRow> rubbers, List<SupplierRow> suppliers, List<String> bins) {
 
   /** Nothing is said of a pair. */
   static final String NOT_KNOWN = "not known";
 
   /** A rubber with what is said of it in each fluid. */
-  record RubberRow(String rubber, List<Cell> cells) {}
+  public record RubberRow(String rubber, List<Cell> cells) {}
 
   /** What is said of a pair; {@code changed} if the store says otherwise than what ships. */
-  record Cell(String fluid, String guidance, boolean changed) {}
+  public record Cell(String fluid, String guidance, boolean changed) {}
 
-  record SupplierRow(String name, int leadDays) {}
+  public record SupplierRow(String name, int leadDays) {}
 
   static ReferenceView of(ReferenceDesk.Reference reference) {
     return new ReferenceView(

@@ -8,7 +8,7 @@ import java.util.List;
  * @param school in force, as its form has it
  * @param year the stretch that the figures cover, in words
  */
-record SetupView(
+public record SetupView(
     String school,
     String factor,
     boolean calendarLimit,
@@ -18,9 +18,9 @@ record SetupView(
     Fills fills) {
 
   /** How a fill is reckoned and poured, as its form has it: shares in per cent, volumes in L. */
-  record Fills(String handlingLoss, String holdBack, String leastHoldBack, String jug) {}
+  public record Fills(String handlingLoss, String holdBack, String leastHoldBack, String jug) {}
 
   /** A school with what it takes of the whole fleet. */
-  record School(
+  public record School(
       String value, String words, int occurrences, String litres, String pieces, boolean chosen) {}
 }

@@ -12,7 +12,7 @@ import java.util.List;
  *
  * @param history what this store changed, newest first
  */
-record StandardView(
+public record StandardView(
     String name,
     String title,
     String standard,
@@ -22,12 +22,12 @@ record StandardView(
     List<Change> history) {
 
   /** A row; {@code own} if it is not as shipped. */
-  record Row(String key, List<String> cells, boolean own) {}
+  public record Row(String key, List<String> cells, boolean own) {}
 
-  record Change(String when, String who, String what) {}
+  public record Change(String when, String who, String what) {}
 
   /** A file in the list; {@code changed} rows are this store's own. */
-  record FileRow(String name, String title, String standard, int rows, int changed) {
+  public record FileRow(String name, String title, String standard, int rows, int changed) {
 
     static FileRow of(StandardsDesk.Standard standard) {
       return new FileRow(

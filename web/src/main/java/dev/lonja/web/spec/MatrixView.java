@@ -26,7 +26,7 @@ import java.util.Set;
  * @param hidden specs that are not shown for want of room
  * @param opened the cell whose reasons are open
  */
-record MatrixView(
+public record MatrixView(
     List<Choice> kinds,
     String kind,
     List<Choice> classes,
@@ -37,17 +37,17 @@ record MatrixView(
     int hidden,
     Optional<Opened> opened) {
 
-  record Choice(String value, String words) {}
+  public record Choice(String value, String words) {}
 
   /** A product; {@code free} is empty if none lies on the shelf. */
-  record Column(ProductId productId, String make, String name, String grade, String free) {}
+  public record Column(ProductId productId, String make, String name, String grade, String free) {}
 
   /**
    * A spec.
    *
    * @param others how many more compartments demand the same
    */
-  record Row(
+  public record Row(
       CompartmentId specId,
       String compartment,
       String machine,
@@ -57,7 +57,7 @@ record MatrixView(
       List<Cell> cells) {}
 
   /** A verdict; {@code preferred} if the product is what goes in today. */
-  record Cell(
+  public record Cell(
       ProductId productId,
       String mark,
       State state,
@@ -70,7 +70,7 @@ record MatrixView(
    *
    * @param instead what may go in without a word and lies on the shelf
    */
-  record Opened(
+  public record Opened(
       CompartmentId specId,
       String spec,
       List<String> units,

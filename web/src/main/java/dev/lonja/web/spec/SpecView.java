@@ -40,16 +40,16 @@ public record SpecView(
     List<String> seasonal) {
 
   /** Where it is. */
-  record Place(long variantId, String compartment, String machine) {}
+  public record Place(long variantId, String compartment, String machine) {}
 
   /** What it demands; {@code drawing} is its chart against the year, empty without a chart. */
-  record Demands(String kind, List<String> grades, List<String> others, String drawing) {}
+  public record Demands(String kind, List<String> grades, List<String> others, String drawing) {}
 
   /** What meets it; {@code window} says in words when the verdicts hold. */
-  record Meets(String summary, List<VerdictView> products, String window) {}
+  public record Meets(String summary, List<VerdictView> products, String window) {}
 
   /** What the form holds and may hold. */
-  record Form(
+  public record Form(
       CompartmentId id,
       String title,
       long version,
@@ -66,7 +66,7 @@ public record SpecView(
    *
    * @param products with their verdicts
    */
-  record Effect(String summary, List<String> problems, List<VerdictView> products) {}
+  public record Effect(String summary, List<String> problems, List<VerdictView> products) {}
 
   static SpecView of(SpecDesk.SpecFile file, String window, LocalDate today) {
     Compartment compartment = file.place().compartment();

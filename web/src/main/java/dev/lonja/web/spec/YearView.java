@@ -18,12 +18,13 @@ import java.util.Locale;
  *
  * @param stated false while the store has not set its own
  */
-record YearView(boolean stated, String drawing, List<MonthRow> months, List<SeasonRow> seasonal) {
+public record YearView(
+    boolean stated, String drawing, List<MonthRow> months, List<SeasonRow> seasonal) {
 
-  record MonthRow(int number, String name, String lowest, String highest) {}
+  public record MonthRow(int number, String name, String lowest, String highest) {}
 
   /** A product that serves a spec in part of the year; {@code change} says when to change over. */
-  record SeasonRow(
+  public record SeasonRow(
       String product,
       ProductId productId,
       String place,

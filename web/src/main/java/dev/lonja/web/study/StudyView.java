@@ -9,11 +9,11 @@ import java.util.List;
  *
  * @param applied the change-overs that were set from it and are still to come
  */
-record StudyView(
+public record StudyView(
     long id, Asked asked, Costs costs, Assignment assignment, ChangeOver changeOver, int applied) {
 
   /** What was asked, by whom and when. */
-  record Asked(
+  public record Asked(
       String title,
       String made,
       String allowed,
@@ -22,7 +22,7 @@ record StudyView(
       List<String> kept) {}
 
   /** A year's cost of what is used today and of what is proposed. */
-  record Costs(String today, String proposed, String saving, boolean saves) {}
+  public record Costs(String today, String proposed, String saving, boolean saves) {}
 
   /**
    * What serves what.
@@ -31,7 +31,7 @@ record StudyView(
    * @param forced "AT-1 alone forces Maretta Duna"
    * @param uncovered specs that nothing allowed covers, left out of both costs
    */
-  record Assignment(
+  public record Assignment(
       List<ProductRow> products,
       List<LineRow> lines,
       List<String> forced,
@@ -43,18 +43,19 @@ record StudyView(
    * @param changes in order of their days
    * @param rests old stock that no plan uses up
    */
-  record ChangeOver(List<ChangeRow> changes, List<String> rests) {}
+  public record ChangeOver(List<ChangeRow> changes, List<String> rests) {}
 
   /** A product today, in the proposal, or both. */
-  record ProductRow(ProductId id, String name, boolean today, boolean proposed) {}
+  public record ProductRow(ProductId id, String name, boolean today, boolean proposed) {}
 
-  record LineRow(String place, String litres, String today, String proposed, boolean changes) {}
+  public record LineRow(
+      String place, String litres, String today, String proposed, boolean changes) {}
 
-  record ChangeRow(String place, String from, String to, String item, String on) {}
+  public record ChangeRow(String place, String from, String to, String item, String on) {}
 
   /** The studies that were kept, and the form of a new one. */
-  record All(List<Row> rows, List<SpecView.Choice> products, List<SpecView.Choice> levels) {}
+  public record All(List<Row> rows, List<SpecView.Choice> products, List<SpecView.Choice> levels) {}
 
-  record Row(
+  public record Row(
       long id, String title, String made, int products, String today, String cost, String saving) {}
 }

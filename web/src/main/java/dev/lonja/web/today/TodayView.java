@@ -5,22 +5,22 @@ import dev.lonja.web.frame.State;
 import java.util.List;
 
 /** The rack and the list beside it. */
-record TodayView(String summary, List<Shelf> shelves, List<Need> needs) {
+public record TodayView(String summary, List<Shelf> shelves, List<Need> needs) {
 
   /** One working day. */
-  record Shelf(String weekday, String day, List<Block> blocks, List<Wish> wishes) {}
+  public record Shelf(String weekday, String day, List<Block> blocks, List<Wish> wishes) {}
 
   /** A tray on the shelf; {@code fill} is the drawing of how far it is laid. */
-  record Block(
+  public record Block(
       TrayId trayId, String unit, String what, String progress, State state, String fill) {}
 
   /** A planned occurrence whose tray has not been started. */
-  record Wish(String unit, String what, String date) {}
+  public record Wish(String unit, String what, String date) {}
 
   /**
    * Something that needs hands.
    *
    * @param urgent true for short and overdue, false for what merely wants attention
    */
-  record Need(boolean urgent, String what, String detail, String path) {}
+  public record Need(boolean urgent, String what, String detail, String path) {}
 }

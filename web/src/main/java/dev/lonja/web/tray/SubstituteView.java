@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param asked what the service asks for
  * @param instead why something else lies there; empty if nothing else does
  */
-record SubstituteView(
+public record SubstituteView(
     TrayId trayId,
     String tray,
     long lineId,

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Everything the tray page shows, in words. */
-record TrayView(
+public record TrayView(
     TrayId id, Head head, Standing is, List<LineRow> lines, Job job, List<MeterRow> meters) {
 
   /**
@@ -18,7 +18,7 @@ record TrayView(
    *
    * @param nextBin where the next line lies; empty if none is to be laid
    */
-  record Head(
+  public record Head(
       String number,
       String unit,
       String title,
@@ -28,14 +28,14 @@ record TrayView(
       String nextBin) {}
 
   /** What may be done to it. */
-  record Standing(boolean open, boolean ready, boolean handedOver, long version) {}
+  public record Standing(boolean open, boolean ready, boolean handedOver, long version) {}
 
   /** What its tasks ask of the mechanic. */
-  record Job(
+  public record Job(
       List<TorqueRow> torques, List<String> tools, List<String> hints, List<String> cautions) {}
 
   /** A line in walking order. */
-  record LineRow(
+  public record LineRow(
       long id,
       ItemId itemId,
       String bin,
@@ -54,7 +54,7 @@ record TrayView(
    * @param keeps that the machine takes something else by now
    * @param instead what was asked for where something else lies there
    */
-  record What(
+  public record What(
       String place,
       String note,
       String onTheShelf,
@@ -68,11 +68,11 @@ record TrayView(
    *
    * @param back what may still come back, if the tray was handed over
    */
-  record May(boolean laid, boolean lay, boolean replace, boolean pour, String back) {}
+  public record May(boolean laid, boolean lay, boolean replace, boolean pour, String back) {}
 
   /** How tight a fastener is made. */
-  record TorqueRow(String place, String torque) {}
+  public record TorqueRow(String place, String torque) {}
 
   /** A meter to be read at the hand-over. */
-  record MeterRow(MeterId id, String name, String measure, String expected) {}
+  public record MeterRow(MeterId id, String name, String measure, String expected) {}
 }

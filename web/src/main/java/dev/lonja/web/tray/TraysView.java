@@ -10,9 +10,9 @@ import java.time.LocalDate;
 import java.util.List;
 
 /** The list of trays. */
-record TraysView(List<Row> open, List<Row> handedOver) {
+public record TraysView(List<Row> open, List<Row> handedOver) {
 
-  record Row(
+  public record Row(
       TrayId id,
       String number,
       String unit,

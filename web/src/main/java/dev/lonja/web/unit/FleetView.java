@@ -14,9 +14,9 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** All units with what is due next on each. */
-record FleetView(String summary, String scale, List<Row> rows) {
+public record FleetView(String summary, String scale, List<Row> rows) {
 
-  record Row(
+  public record Row(
       String code,
       String name,
       String model,

@@ -5,11 +5,11 @@ import java.time.LocalDate;
 import java.util.List;
 
 /** The page for a new unit: what it may be like, and the meters it then has. */
-record NewUnitView(List<Like> likes, String variant, List<MeterField> meters, String today) {
+public record NewUnitView(List<Like> likes, String variant, List<MeterField> meters, String today) {
 
-  record Like(String code, String words, boolean chosen) {}
+  public record Like(String code, String words, boolean chosen) {}
 
-  record MeterField(String name, String measure) {}
+  public record MeterField(String name, String measure) {}
 
   static NewUnitView of(UnitDesk.Models models, LocalDate today) {
     return new NewUnitView(

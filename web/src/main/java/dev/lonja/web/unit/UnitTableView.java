@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 /** What a table of units would add; {@code classes} are those that there are. */
-record UnitTableView(List<Row> rows, List<String> classes) {
+public record UnitTableView(List<Row> rows, List<String> classes) {
 
-  record Row(
+  public record Row(
       String code, String name, String unitClass, String variant, String day, String meters) {}
 
   static UnitTableView of(UnitTableDesk.Preview preview) {

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Everything the unit page shows, in words. */
-record UnitView(
+public record UnitView(
     Head head,
     EditForm edit,
     Sketch sketch,
@@ -21,20 +21,20 @@ record UnitView(
     String today) {
 
   /** Which unit it is. */
-  record Head(String code, String name, String model, String unitClass, String inService) {}
+  public record Head(String code, String name, String model, String unitClass, String inService) {}
 
   /** Its drawings: the side section, and the ruler of what is planned with its scale. */
-  record Sketch(String section, String ruler, String scale) {}
+  public record Sketch(String section, String ruler, String scale) {}
 
   /** What is planned and due. */
-  record Work(List<OccurrenceRow> occurrences, List<DueRow> dues) {}
+  public record Work(List<OccurrenceRow> occurrences, List<DueRow> dues) {}
 
   /**
    * What it is made of.
    *
    * @param subjects what a deviation may be about
    */
-  record Machine(
+  public record Machine(
       List<CompartmentRow> compartments,
       List<PositionRow> positions,
       List<DeviationRow> deviations,
@@ -42,19 +42,19 @@ record UnitView(
       List<Proposal> proposals) {}
 
   /** Somebody's signature for a fluid that was not simply allowed. */
-  record Signature(String day, String place, String item, String verdict, String words) {}
+  public record Signature(String day, String place, String item, String verdict, String words) {}
 
   /** What can be edited of the unit itself, as its form shows it. */
-  record EditForm(String unitClass, String inService, List<Choice> classes, long version) {}
+  public record EditForm(String unitClass, String inService, List<Choice> classes, long version) {}
 
   /** A unit that has left the fleet: what is kept of it. */
-  record Retired(String code, String name, String model, String times, List<Event> events) {}
+  public record Retired(String code, String name, String model, String times, List<Event> events) {}
 
   /** Something that was done to the unit's file. */
-  record Event(String day, String what, String detail, String actor) {}
+  public record Event(String day, String what, String detail, String actor) {}
 
   /** A planned occurrence; {@code trayId} if its tray has been started. */
-  record OccurrenceRow(
+  public record OccurrenceRow(
       String day,
       String date,
       String title,
@@ -64,7 +64,7 @@ record UnitView(
       boolean canMove) {}
 
   /** A task with when it is due; {@code how} opens the date to the figures behind it. */
-  record DueRow(
+  public record DueRow(
       TaskId taskId,
       String service,
       String task,
@@ -80,7 +80,7 @@ record UnitView(
    * @param number of its block in the drawing
    * @param hint the order of the work; empty if there is none
    */
-  record CompartmentRow(
+  public record CompartmentRow(
       CompartmentId id,
       int number,
       String name,
@@ -91,17 +91,17 @@ record UnitView(
       String hint) {}
 
   /** What goes in; {@code source} where the preferred fluid deviates, else empty. */
-  record Fill(
+  public record Fill(
       Optional<Plate> item, String source, List<CapacityRow> capacities, String firstPour) {}
 
   /** Where it comes out: seals, and plugs with thread and drive; each empty if there are none. */
-  record Drain(String seals, String plugs) {}
+  public record Drain(String seals, String plugs) {}
 
   /** When it is changed; empty if no task changes it. */
-  record Change(String last, Optional<State> next) {}
+  public record Change(String last, Optional<State> next) {}
 
   /** How much goes in, in which condition; {@code source} where it deviates. */
-  record CapacityRow(String amount, String condition, String source) {}
+  public record CapacityRow(String amount, String condition, String source) {}
 
   /**
    * A position.
@@ -110,7 +110,7 @@ record UnitView(
    * @param detail thread, drive and mounting
    * @param source where a value of it deviates, else empty
    */
-  record PositionRow(
+  public record PositionRow(
       boolean ofDrain,
       String name,
       String kind,
@@ -121,10 +121,10 @@ record UnitView(
       String note) {}
 
   /** What goes there; {@code fits} leads to what else does. */
-  record Part(Optional<Plate> item, boolean lacks, int quantity, String fits) {}
+  public record Part(Optional<Plate> item, boolean lacks, int quantity, String fits) {}
 
   /** What differs from the variant, why and since when. */
-  record DeviationRow(long id, String what, String source, String reason, String since) {}
+  public record DeviationRow(long id, String what, String source, String reason, String since) {}
 
   /**
    * A capacity that recorded fills propose against the book.
@@ -132,7 +132,7 @@ record UnitView(
    * @param key tells it from others of its compartment
    * @param fills that it rests on, in words
    */
-  record Proposal(
+  public record Proposal(
       CompartmentId compartmentId,
       int key,
       String compartment,
@@ -143,10 +143,10 @@ record UnitView(
       List<String> fills) {}
 
   /** Something that a deviation may be about. */
-  record Choice(String value, String words) {}
+  public record Choice(String value, String words) {}
 
   /** A meter with its rate and latest readings; {@code life} if it was exchanged, else empty. */
-  record MeterBlock(
+  public record MeterBlock(
       MeterId id,
       String name,
       String measure,
@@ -156,5 +156,5 @@ record UnitView(
       Optional<State> silent,
       List<ReadingRow> readings) {}
 
-  record ReadingRow(String day, String value, Optional<State> flag, String why) {}
+  public record ReadingRow(String day, String value, Optional<State> flag, String why) {}
 }

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param proposed months that readings suggest; empty if they say nothing
  * @param feed the path of its calendar, if it has one
  */
-record ClassView(
+public record ClassView(
     String code,
     String name,
     List<String> units,
@@ -29,17 +29,17 @@ record ClassView(
     Optional<Proposal> proposed,
     Optional<String> feed) {
 
-  record Choice(String value, String words) {}
+  public record Choice(String value, String words) {}
 
   /** A month of the form, with what is typed in it. */
-  record MonthField(int number, String name, String value) {}
+  public record MonthField(int number, String name, String value) {}
 
-  record Proposal(MonthBars drawing, List<MonthField> months) {}
+  public record Proposal(MonthBars drawing, List<MonthField> months) {}
 
   /** All classes. */
-  record All(List<Row> rows) {}
+  public record All(List<Row> rows) {}
 
-  record Row(String code, String name, int units) {}
+  public record Row(String code, String name, int units) {}
 
   static All all(List<ClassDesk.Row> rows) {
     return new All(

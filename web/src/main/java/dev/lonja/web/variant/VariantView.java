@@ -12,7 +12,7 @@ import java.util.Map;
  * @param units that are made like it
  * @param blank what the form of something new begins with
  */
-record VariantView(
+public record VariantView(
     long id,
     String title,
     long version,
@@ -25,10 +25,10 @@ record VariantView(
     Map<String, String> blank) {
 
   /** What it is called, part by part. */
-  record Named(String make, String model, String name) {}
+  public record Named(String make, String model, String name) {}
 
   /** A part of it: its line while it is folded, and what its form then shows by field. */
-  record Row<I>(I id, String summary, Map<String, String> fields) {}
+  public record Row<I>(I id, String summary, Map<String, String> fields) {}
 
   /**
    * What may be chosen.
@@ -36,7 +36,7 @@ record VariantView(
    * @param subjects what a task may be about: its compartments and positions
    * @param leads tasks that may lead another
    */
-  record Choices(
+  public record Choices(
       List<Choice> compartmentKinds,
       List<Choice> positionKinds,
       List<Choice> mountings,
@@ -44,10 +44,10 @@ record VariantView(
       List<Choice> meters,
       List<Choice> leads) {}
 
-  record Choice(String value, String words) {}
+  public record Choice(String value, String words) {}
 
   /** All variants. */
-  record All(List<Variant> rows) {}
+  public record All(List<Variant> rows) {}
 
-  record Variant(long id, String title, String units, int count) {}
+  public record Variant(long id, String title, String units, int count) {}
 }
