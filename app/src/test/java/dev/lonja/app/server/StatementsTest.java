@@ -7,7 +7,6 @@ import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import java.util.List;
-import org.jooq.tools.LoggerListener;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -23,7 +22,7 @@ class StatementsTest {
 
   @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
 
-  private final Logger log = (Logger) LoggerFactory.getLogger(LoggerListener.class);
+  private final Logger log = (Logger) LoggerFactory.getLogger("org.jooq.tools.LoggerListener");
   private final ListAppender<ILoggingEvent> heard = new ListAppender<>();
 
   @BeforeEach

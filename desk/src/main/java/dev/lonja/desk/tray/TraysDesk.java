@@ -10,6 +10,7 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,17 +49,16 @@ public class TraysDesk {
 
   public Rack rack(Viewer viewer) {
     return store.read(
-        session ->
-            new Rack(
-                rows(session, session.trays().open(), viewer),
-                rows(
-                    session,
-                    session.trays().handedOverSince(clock.today().minusDays(DAYS_BACK)),
-                    viewer)));
+        session -> {
+          Map<ItemId, Quantity> free = session.ledger().free(clock.today());
+          LocalDate since = clock.today().minusDays(DAYS_BACK);
+          return new Rack(
+              rows(session.trays().open(), free, viewer),
+              rows(session.trays().handedOverSince(since), free, viewer));
+        });
   }
 
-  private List<OnRack> rows(Session session, List<Tray> trays, Viewer viewer) {
-    Map<ItemId, Quantity> free = session.ledger().free(clock.today());
+  private static List<OnRack> rows(List<Tray> trays, Map<ItemId, Quantity> free, Viewer viewer) {
     return trays.stream()
         .filter(viewer::sees)
         .map(tray -> new OnRack(tray, TrayProgress.of(tray.lines(), free)))
