@@ -67,7 +67,7 @@ class TopUpPageTest {
     assertThat(visitor.get("/fleet/RT-04").words())
         .contains("Fluids that were signed for", "signed by foreman: Faro is at the boats");
     String item = "/items/" + SERVER.itemId("SE 15-5");
-    assertThat(visitor.get(item).words()).contains("top-up of RT-04, Engine sump", "open 1");
+    assertThat(visitor.get(item).words()).contains("RT-04, Engine sump · TU-", "open 1");
     // noted in error: withdrawn, and put back
     Visitor.Page back =
         visitor.submit(

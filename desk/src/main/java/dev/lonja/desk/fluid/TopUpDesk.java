@@ -189,7 +189,7 @@ public class TopUpDesk {
           PackedIssue.of(session, item.id(), Quantity.of(wish.litres()), held, clock.today());
       Posting posting =
           new Posting(
-              "top-up of " + unit.code() + ", " + compartment.name(),
+              unit.code() + ", " + compartment.name(),
               reference(id),
               sent.key(),
               sent.actor(),

@@ -90,7 +90,7 @@ public class KitLedgerDesk {
                 kits,
                 in(session, contents, items),
                 today);
-    return write(session, sent, kit, result, broken ? "kit broken" : "kit made");
+    return write(session, sent, kit, result);
   }
 
   private static Quantity held(Session session, Item item) {
@@ -142,12 +142,9 @@ public class KitLedgerDesk {
     return new Place(item.id(), lotId, item.homeBin().id());
   }
 
-  private Outcome write(
-      Session session, Sent sent, Item kit, KitBooking.Result result, String reason) {
+  private Outcome write(Session session, Sent sent, Item kit, KitBooking.Result result) {
     List<Refusal> refusals = new ArrayList<>();
-    Posting posting =
-        new Posting(
-            reason + ": " + kit.number(), kit.number(), sent.key(), sent.actor(), clock.now());
+    Posting posting = new Posting("", kit.number(), sent.key(), sent.actor(), clock.now());
     int line = 1;
     for (Map.Entry<ItemId, Booking> entry : result.byItem().entrySet()) {
       Booking booking = entry.getValue();

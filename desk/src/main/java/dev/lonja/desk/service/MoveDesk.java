@@ -231,7 +231,7 @@ public class MoveDesk extends KeepersDesk {
         sent,
         session ->
             subject(session, code, day)
-                .map(subject -> write(session, sent, subject, Optional.empty(), "moved back"))
+                .map(subject -> write(session, sent, subject, Optional.empty(), ""))
                 .orElseGet(() -> Outcome.refused(new Gone())));
   }
 

@@ -204,7 +204,7 @@ public class HandOverDesk extends KeepersDesk {
     }
 
     private Outcome issueLines(String mechanic) {
-      Posting posting = posting(tray, sent, "handed over to " + mechanic);
+      Posting posting = posting(tray, sent, "");
       Map<ItemId, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
       Map<ItemId, Quantity> amounts = new TreeMap<>();
       for (TrayLine line : tray.lines()) {

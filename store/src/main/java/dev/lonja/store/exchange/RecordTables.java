@@ -85,9 +85,14 @@ final class RecordTables {
         .with(reference("unit_id", TASK_MOVE.UNIT_ID, "units", "the unit"))
         .with(reference("task_id", TASK_MOVE.TASK_ID, "tasks", "the task"))
         .with(of("moved_on", TASK_MOVE.MOVED_ON, date(), "the day; none moves it back").optional())
-        .with(of("reason", TASK_MOVE.REASON, text(200), "why"))
+        .with(of("reason", TASK_MOVE.REASON, text(200), "why").orEmptyText())
         .with(of("actor", TASK_MOVE.ACTOR, text(60), "who moved it"))
         .with(of("recorded_at", TASK_MOVE.RECORDED_AT, instant(), "when"))
+        .rule(
+            new RowRule(
+                "reason",
+                "filled where moved_on is",
+                row -> row.get("moved_on").isEmpty() || !row.get("reason").isBlank()))
         .build();
   }
 }

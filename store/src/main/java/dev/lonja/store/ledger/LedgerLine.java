@@ -20,8 +20,18 @@ public record LedgerLine(
     Quantity quantity,
     Money value,
     UnitPrice average,
-    String reason,
-    String reference,
-    Optional<Long> refersTo,
+    Cause cause,
     String actor,
-    Instant at) {}
+    Instant at) {
+
+  /**
+   * Why it was booked.
+   *
+   * @param reason in a person's words; empty where the kind and what it belongs to say it all
+   * @param reference what it belongs to, such as a tray's number; empty if it is nothing
+   * @param handedTo who got the tray that it belongs to, while it is out
+   * @param refersTo the movement that it answers
+   */
+  public record Cause(
+      String reason, String reference, Optional<String> handedTo, Optional<Long> refersTo) {}
+}

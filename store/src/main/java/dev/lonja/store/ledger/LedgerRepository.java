@@ -387,6 +387,8 @@ public final class LedgerRepository {
         .on(LOT.ID.eq(MOVEMENT.LOT_ID))
         .join(BIN)
         .on(BIN.ID.eq(MOVEMENT.BIN_ID))
+        .leftJoin(TRAY)
+        .on(TRAY.NUMBER.eq(MOVEMENT.REFERENCE))
         .where(condition)
         .orderBy(MOVEMENT.ID.desc())
         .limit(most)
@@ -404,9 +406,11 @@ public final class LedgerRepository {
         new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(MOVEMENT.QUANTITY_MICRO)),
         new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
         new UnitPrice(row.get(MOVEMENT.AVERAGE_E4), currency),
-        row.get(MOVEMENT.REASON),
-        row.get(MOVEMENT.REFERENCE),
-        Optional.ofNullable(row.get(MOVEMENT.REFERS_TO)),
+        new LedgerLine.Cause(
+            row.get(MOVEMENT.REASON),
+            row.get(MOVEMENT.REFERENCE),
+            Optional.ofNullable(row.get(TRAY.MECHANIC)),
+            Optional.ofNullable(row.get(MOVEMENT.REFERS_TO))),
         row.get(MOVEMENT.ACTOR),
         row.get(MOVEMENT.RECORDED_AT));
   }

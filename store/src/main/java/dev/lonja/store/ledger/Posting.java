@@ -5,7 +5,7 @@ import java.time.Instant;
 /**
  * What the lines of one booking share.
  *
- * @param reason in a person's words
+ * @param reason in a person's words; empty where the kind and the reference say it all
  * @param reference what it belongs to, such as a tray's number
  * @param requestKey the idempotency key of the request that caused it
  */

@@ -106,7 +106,7 @@ public final class ServiceRepository {
         .set(TASK_RECORD.DONE_ON, day)
         .set(TASK_RECORD.LIFE_TENTHS, life.map(MeterValue::tenths).orElse(null))
         .set(TASK_RECORD.TRAY_ID, trayId)
-        .set(TASK_RECORD.REASON, "handed over")
+        .set(TASK_RECORD.REASON, "")
         .set(TASK_RECORD.ACTOR, actor)
         .set(TASK_RECORD.RECORDED_AT, at)
         .execute();

@@ -785,8 +785,9 @@ CREATE TABLE task_move (
   id INTEGER NOT NULL PRIMARY KEY,
   unit_id INTEGER NOT NULL REFERENCES unit,
   task_id INTEGER NOT NULL REFERENCES task,
+  -- nothing where it is moved back to its own day
   moved_on TEXT CHECK (date(moved_on) = moved_on),
-  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  reason TEXT NOT NULL CHECK (length(reason) BETWEEN (moved_on IS NOT NULL) AND 200),
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL
 ) STRICT;

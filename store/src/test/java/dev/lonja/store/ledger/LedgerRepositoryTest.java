@@ -83,7 +83,7 @@ class LedgerRepositoryTest {
     LedgerLine line = store.read(session -> session.ledger().latest(FILTER, 1)).get(0);
     assertThat(line.kind()).isEqualTo(MovementKind.RECEIPT);
     assertThat(line.average()).isEqualTo(new UnitPrice(16_357_143, EUR));
-    assertThat(line.reference()).isEqualTo("T-0001");
+    assertThat(line.cause().reference()).isEqualTo("T-0001");
   }
 
   @Test

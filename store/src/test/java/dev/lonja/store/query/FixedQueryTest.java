@@ -8,14 +8,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
-import org.jooq.DSLContext;
+import org.jooq.CloseableDSLContext;
 import org.jooq.Field;
-import org.jooq.SQLDialect;
 import org.jooq.impl.DSL;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -24,21 +20,19 @@ import org.junit.jupiter.api.Test;
 /** A query made once gives what one made anew would, values converted both ways. */
 class FixedQueryTest {
 
-  private Connection connection;
-  private DSLContext context;
+  private CloseableDSLContext context;
 
   @BeforeEach
-  void open() throws SQLException {
-    connection = DriverManager.getConnection("jdbc:sqlite::memory:");
-    context = DSL.using(connection, SQLDialect.SQLITE);
+  void open() {
+    context = DSL.using("jdbc:sqlite::memory:");
     context.execute("CREATE TABLE unit (id INTEGER, code TEXT, in_service_on TEXT)");
     context.execute(
         "INSERT INTO unit VALUES (1, 'A', '2024-01-31'), (2, 'B', '2025-02-28'), (3, 'C', '2026-03-15')");
   }
 
   @AfterEach
-  void close() throws SQLException {
-    connection.close();
+  void close() {
+    context.close();
   }
 
   /** Ids as a JSON array, then a day; a constant between them stays as it is. */

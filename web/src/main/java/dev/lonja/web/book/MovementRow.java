@@ -6,6 +6,8 @@ import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.web.frame.Words;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** A movement as a row of a table. */
 public record MovementRow(
@@ -24,8 +26,6 @@ public record MovementRow(
 
   public static MovementRow of(LedgerLine line, Item item, StoreClock clock) {
     String sign = line.quantity().isPositive() ? "+" : "";
-    String reference = line.reference().isEmpty() ? "" : " · " + line.reference();
-    String answers = line.refersTo().map(id -> " · answers " + id).orElse("");
     return new MovementRow(
         line.id(),
         Words.day(clock.dayOf(line.at()), clock.today()),
@@ -36,8 +36,22 @@ public record MovementRow(
         line.binAddress(),
         sign + line.quantity().display(),
         line.value().display(),
-        line.reason() + reference + answers,
+        why(line),
         line.actor(),
         line.kind() != MovementKind.CORRECTION);
+  }
+
+  /** "handed over to workshop · T-0012 · answers 41". */
+  private static String why(LedgerLine line) {
+    LedgerLine.Cause cause = line.cause();
+    boolean handedOver = cause.reason().isEmpty() && line.kind() == MovementKind.ISSUE;
+    String reason =
+        handedOver
+            ? cause.handedTo().map(who -> "handed over to " + who).orElse("handed over")
+            : cause.reason();
+    return Stream.of(
+            reason, cause.reference(), cause.refersTo().map(id -> "answers " + id).orElse(""))
+        .filter(part -> !part.isEmpty())
+        .collect(Collectors.joining(" · "));
   }
 }
