@@ -4,6 +4,8 @@ import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.item.ItemId;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -22,6 +24,28 @@ public record UnitFacts(
     layUps = List.copyOf(layUps);
     fluidClasses = Map.copyOf(fluidClasses);
     chances = Map.copyOf(chances);
+  }
+
+  /**
+   * The facts of a unit with what is in its compartments.
+   *
+   * @param inside by compartment, the item that was poured
+   * @param classes by item, what the fluid in it claims; a compartment with another item claims
+   *     nothing
+   */
+  public static UnitFacts of(
+      List<LayUp> layUps,
+      Map<CompartmentId, ItemId> inside,
+      Map<ItemId, List<String>> classes,
+      Map<Position.Kind, ReplacementChance> chances) {
+    Map<CompartmentId, List<String>> claimed = new HashMap<>();
+    inside.forEach(
+        (compartment, item) -> {
+          if (classes.containsKey(item)) {
+            claimed.put(compartment, classes.get(item));
+          }
+        });
+    return new UnitFacts(layUps, claimed, chances);
   }
 
   /** The task as it stands on this unit with what is in its compartments now. */

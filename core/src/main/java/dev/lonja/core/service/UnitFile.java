@@ -5,8 +5,11 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterStanding;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -83,6 +86,20 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
     lists.removeTasksWithoutLead();
     UnitNeeds needs = variantNeeds.with(lists.compartments, lists.positions);
     return new UnitFile(needs, lists.tasks, deviations);
+  }
+
+  /**
+   * Its tasks as they stand: with the interval that what is in the compartment picks, from when
+   * they were last done, by the meters that count for them.
+   *
+   * @param meters of the unit; a task that counts by one that is missing is broken data and throws
+   */
+  public List<TaskStanding> standings(
+      UnitFacts facts, UnitHistory history, Map<MeterId, MeterStanding> meters) {
+    return tasks.stream()
+        .map(task -> facts.applyTo(task, needs))
+        .map(task -> history.standing(task, task.meterId().map(meters::get)))
+        .toList();
   }
 
   /** A variant's things while they are made those of a unit. */

@@ -4,9 +4,13 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.pour.RecordedFill;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -45,6 +49,19 @@ public record UnitNeeds(
         .filter(compartment -> compartment.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("unit has no compartment " + id));
+  }
+
+  /**
+   * What is in each compartment: what was poured last, else what it prefers. One that was never
+   * filled and prefers nothing is absent.
+   *
+   * @param fills of the unit, in order of their days
+   */
+  public Map<CompartmentId, ItemId> inside(List<RecordedFill> fills) {
+    Map<CompartmentId, ItemId> inside = new HashMap<>();
+    compartments.forEach(c -> c.itemId().ifPresent(item -> inside.put(c.id(), item)));
+    fills.forEach(fill -> inside.put(fill.compartmentId(), fill.itemId()));
+    return inside;
   }
 
   /** The position with this id, where the unit has it. */

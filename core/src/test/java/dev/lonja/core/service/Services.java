@@ -1,22 +1,33 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterDigest;
+import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.meter.MeterOutlook;
+import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.meter.Reading;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -77,6 +88,27 @@ public final class Services {
         task,
         Origin.startOfService(LocalDate.parse(day), value),
         task.meterId().map(id -> outlook));
+  }
+
+  /** An hour meter that stood at this on 1 March 2027. */
+  static MeterStanding meter(String hours) {
+    Unit unit =
+        new Unit(
+            new UnitId(1),
+            "U-1",
+            "a unit",
+            new Unit.UnitClass(1, "B", "Boats"),
+            new Variant(1, "Brannoch", "D25", ""),
+            LocalDate.parse("2024-01-01"),
+            Optional.empty(),
+            0);
+    Meter meter =
+        new Meter(new MeterId(1), unit.id(), "hours", MeterValue.ofHours("0"), Optional.empty());
+    Reading reading =
+        new Reading(1, LocalDate.parse("2027-03-01"), Optional.empty(), MeterValue.ofHours(hours));
+    MeterDigest digest = MeterDigest.of(MeterNotes.of(List.of(reading)), UsageCalendar.EVEN);
+    MeterFile file = new MeterFile(unit, meter, UsageCalendar.EVEN, digest);
+    return MeterStanding.ofFleet(List.of(file)).get(meter.id());
   }
 
   public static Compartment sump(Map<FillCondition, Volume> capacities) {

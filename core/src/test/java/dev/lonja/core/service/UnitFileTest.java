@@ -16,6 +16,9 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.pour.RecordedFill;
+import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
@@ -50,6 +53,68 @@ class UnitFileTest {
               new Task.Action.Inspect(LOOSE, ReplacementChance.UNKNOWN),
               "125",
               null));
+
+  /**
+   * The oil is changed every 250 h, and every 400 h while a long-life oil is in. The sump prefers
+   * oil 100; long-life oil 101 was poured in February and oil 100 again in March.
+   */
+  @Test
+  void whatWasPouredLastPicksTheInterval() {
+    ItemId longLife = new ItemId(101);
+    Map<ItemId, List<String>> classes =
+        Map.of(Services.OIL, List.of("E7"), longLife, List.of("E7", "E8"));
+    assertThat(NEEDS.inside(List.of())).isEqualTo(Map.of(SUMP, Services.OIL));
+    assertThat(limit(List.of(), classes)).isEqualTo("750 h");
+    assertThat(limit(List.of(fill(longLife, "2027-02-01")), classes)).isEqualTo("900 h");
+    assertThat(
+            limit(List.of(fill(longLife, "2027-02-01"), fill(Services.OIL, "2027-03-01")), classes))
+        .isEqualTo("750 h");
+    assertThat(limit(List.of(fill(longLife, "2027-02-01")), Map.of())).isEqualTo("750 h");
+  }
+
+  /** Done at 500 h: due 250 h or 400 h later. */
+  private static String limit(List<RecordedFill> fills, Map<ItemId, List<String>> classes) {
+    Task change = TASKS.get(0);
+    Timing.ByInterval by = change.byInterval().orElseThrow();
+    Task timed =
+        change.withTiming(
+            new Timing.ByInterval(
+                by.meterId(),
+                by.regular(),
+                by.first(),
+                by.severity(),
+                List.of(new Timing.FluidInterval("E8", every("400", 12))),
+                Optional.empty()));
+    UnitFile file = UnitFile.of(NEEDS, List.of(timed), List.of());
+    UnitHistory history =
+        new UnitHistory(
+            LocalDate.parse("2024-01-01"),
+            Map.of(
+                timed.id(),
+                List.of(
+                    Origin.done(
+                        LocalDate.parse("2027-01-10"), Optional.of(MeterValue.ofHours("500"))))),
+            Map.of());
+    UnitFacts facts = UnitFacts.of(List.of(), file.needs().inside(fills), classes, Map.of());
+    TaskStanding standing =
+        file.standings(facts, history, Map.of(new MeterId(1), Services.meter("520"))).get(0);
+    LocalDate today = LocalDate.parse("2027-03-15");
+    return DueRule.due(standing, today, today.plusYears(5))
+        .limit()
+        .map(MeterValue::display)
+        .orElseThrow();
+  }
+
+  private static RecordedFill fill(ItemId item, String day) {
+    return new RecordedFill(
+        1,
+        SUMP,
+        item,
+        FillCondition.WITH_FILTER,
+        Volume.ofLitres("6.4"),
+        LocalDate.parse(day),
+        "storekeeper");
+  }
 
   /** What was set to take over belongs to the old machine; all else goes along. */
   @Test

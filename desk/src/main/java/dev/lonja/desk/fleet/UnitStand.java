@@ -1,11 +1,8 @@
 package dev.lonja.desk.fleet;
 
-import dev.lonja.core.fleet.Compartment;
-import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.OccurrencePlanner;
@@ -14,12 +11,10 @@ import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitFacts;
 import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitHistory;
-import dev.lonja.core.service.UnitNeeds;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -131,29 +126,15 @@ final class UnitStand {
   private List<TaskStanding> standings() {
     Map<MeterId, MeterStanding> byId =
         meters.stream().collect(Collectors.toMap(m -> m.file().meter().id(), Function.identity()));
-    UnitFacts facts = new UnitFacts(inputs.calendar().layUps(), inCompartments(), share.chances());
+    UnitFacts facts =
+        UnitFacts.of(
+            inputs.calendar().layUps(),
+            file.needs().inside(inputs.fills()),
+            share.fluidClasses(),
+            share.chances());
     Map<TaskId, LocalDate> moved = new HashMap<>();
     inputs.moves().forEach((task, move) -> moved.put(task, move.day()));
     UnitHistory history = new UnitHistory(unit().inServiceOn(), inputs.done(), moved);
-    return file.tasks().stream()
-        .map(task -> facts.applyTo(task, file.needs()))
-        .map(task -> history.standing(task, task.meterId().map(byId::get)))
-        .toList();
-  }
-
-  /** The classes of what was poured last, else of the preferred fluid. */
-  private Map<CompartmentId, List<String>> inCompartments() {
-    UnitNeeds needs = file.needs();
-    Map<CompartmentId, ItemId> items = new HashMap<>();
-    for (Compartment compartment : needs.compartments()) {
-      compartment.itemId().ifPresent(item -> items.put(compartment.id(), item));
-    }
-    inputs.fills().forEach(fill -> items.put(fill.compartmentId(), fill.itemId()));
-    Map<CompartmentId, List<String>> classes = new HashMap<>();
-    items.forEach(
-        (compartment, item) ->
-            Optional.ofNullable(share.fluidClasses().get(item))
-                .ifPresent(list -> classes.put(compartment, list)));
-    return classes;
+    return file.standings(facts, history, byId);
   }
 }
