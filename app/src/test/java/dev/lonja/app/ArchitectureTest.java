@@ -1,6 +1,8 @@
 package dev.lonja.app;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.simpleNameEndingWith;
+import static com.tngtech.archunit.lang.conditions.ArchConditions.have;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
@@ -114,4 +116,22 @@ class ArchitectureTest {
           .areRecords()
           .should()
           .bePublic();
+
+  /** A record of a page with more components than this is several. */
+  @ArchTest
+  static final ArchRule VIEWS_STAY_NARROW =
+      classes()
+          .that()
+          .resideInAPackage("dev.lonja.web..")
+          .and()
+          .areRecords()
+          .should(
+              have(
+                  describe(
+                      "at most 10 components",
+                      type ->
+                          type.getFields().stream()
+                                  .filter(f -> !f.getModifiers().contains(JavaModifier.STATIC))
+                                  .count()
+                              <= 10)));
 }

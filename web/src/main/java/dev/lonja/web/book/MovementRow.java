@@ -14,15 +14,15 @@ public record MovementRow(
     long id,
     String day,
     String kind,
-    ItemId itemId,
-    String item,
-    String lot,
-    String bin,
+    Thing thing,
     String quantity,
     String value,
     String reason,
     String actor,
     boolean mayCorrect) {
+
+  /** What moved: the item, from which lot, and in which bin. */
+  public record Thing(ItemId itemId, String item, String lot, String bin) {}
 
   public static MovementRow of(LedgerLine line, Item item, StoreClock clock) {
     String sign = line.quantity().isPositive() ? "+" : "";
@@ -30,10 +30,7 @@ public record MovementRow(
         line.id(),
         Words.day(clock.dayOf(line.at()), clock.today()),
         line.kind().words(),
-        item.id(),
-        item.make() + " " + item.number(),
-        line.lotCode(),
-        line.binAddress(),
+        new Thing(item.id(), item.make() + " " + item.number(), line.lotCode(), line.binAddress()),
         sign + line.quantity().display(),
         line.value().display(),
         why(line),

@@ -54,11 +54,11 @@ public final class CandidateWording {
             .path()
             .map(path -> path.statements().stream().map(this::step).toList())
             .orElse(List.of()),
-        item.map(i -> i.homeBin().address()).orElse(""),
-        item.map(i -> all.shelf().freeOf(i).display()).orElse(""),
-        item.flatMap(all.shelf()::priceOf).map(UnitPrice::display).orElse(""),
-        contents(difference.lacks()),
-        contents(difference.brings()),
+        new CandidateRow.Shelf(
+            item.map(i -> i.homeBin().address()).orElse(""),
+            item.map(i -> all.shelf().freeOf(i).display()).orElse(""),
+            item.flatMap(all.shelf()::priceOf).map(UnitPrice::display).orElse("")),
+        new CandidateRow.Box(contents(difference.lacks()), contents(difference.brings())),
         candidate.conflict(),
         item.isPresent() && candidate.verdict() != Verdict.DOES_NOT_FIT);
   }

@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.variant.MakeUpDesk;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
@@ -31,9 +32,11 @@ class VariantController {
   private static final String PATH = "/fleet/variants";
 
   private final VariantDesk desk;
+  private final MakeUpDesk makeUp;
 
-  VariantController(VariantDesk desk) {
+  VariantController(VariantDesk desk, MakeUpDesk makeUp) {
     this.desk = desk;
+    this.makeUp = makeUp;
   }
 
   @GetMapping
@@ -118,7 +121,7 @@ class VariantController {
       @RequestParam long version,
       @RequestParam Map<String, String> fields,
       Model model) {
-    desk.admit();
+    makeUp.admit();
     Typed typed = new Typed();
     Optional<Outcome> outcome =
         switch (kind) {
@@ -127,21 +130,21 @@ class VariantController {
                   .compartment()
                   .map(
                       draft ->
-                          desk.saveCompartment(
+                          makeUp.saveCompartment(
                               sent, id, version, known(partId, CompartmentId::valueOf), draft));
           case "position" ->
               new VariantEntry(fields, typed)
                   .position()
                   .map(
                       draft ->
-                          desk.savePosition(
+                          makeUp.savePosition(
                               sent, id, version, known(partId, PositionId::valueOf), draft));
           default ->
               new TaskEntry(fields, typed)
                   .task()
                   .map(
                       task ->
-                          desk.saveTask(sent, id, version, known(partId, TaskId::valueOf), task));
+                          makeUp.saveTask(sent, id, version, known(partId, TaskId::valueOf), task));
         };
     return next(outcome, typed, new Shown(id, fields, kind + partId), model);
   }
@@ -154,13 +157,13 @@ class VariantController {
       Sent sent,
       @RequestParam long version,
       Model model) {
-    desk.admit();
+    makeUp.admit();
     Outcome outcome =
         switch (kind) {
           case "compartment" ->
-              desk.deleteCompartment(sent, id, version, CompartmentId.valueOf(partId));
-          case "position" -> desk.deletePosition(sent, id, version, PositionId.valueOf(partId));
-          default -> desk.deleteTask(sent, id, version, TaskId.valueOf(partId));
+              makeUp.deleteCompartment(sent, id, version, CompartmentId.valueOf(partId));
+          case "position" -> makeUp.deletePosition(sent, id, version, PositionId.valueOf(partId));
+          default -> makeUp.deleteTask(sent, id, version, TaskId.valueOf(partId));
         };
     return next(Optional.of(outcome), new Typed(), new Shown(id, Map.of(), ""), model);
   }

@@ -8,6 +8,7 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.desk.variant.MakeUpDesk;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
@@ -57,7 +58,7 @@ final class VariantEntry {
   }
 
   /** The compartment of the form; empty if something is wrong. */
-  Optional<VariantDesk.CompartmentDraft> compartment() {
+  Optional<MakeUpDesk.CompartmentDraft> compartment() {
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     Optional<Compartment.Kind> kind =
         constant("kind", "kind of compartment", Compartment.Kind.values());
@@ -68,7 +69,7 @@ final class VariantEntry {
     capacity(capacities, FillCondition.WITHOUT_FILTER, "withoutFilter");
     return typed.all(
         () ->
-            new VariantDesk.CompartmentDraft(
+            new MakeUpDesk.CompartmentDraft(
                 name.orElseThrow(), kind.orElseThrow(), filled("item"), capacities, hint));
   }
 
@@ -82,7 +83,7 @@ final class VariantEntry {
   }
 
   /** The position of the form; empty if something is wrong. */
-  Optional<VariantDesk.PositionDraft> position() {
+  Optional<MakeUpDesk.PositionDraft> position() {
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     Optional<Position.Kind> kind = constant("kind", "kind of position", Position.Kind.values());
     Optional<CompartmentId> compartment = filled("compartment").map(CompartmentId::valueOf);
@@ -97,7 +98,7 @@ final class VariantEntry {
     Position.Limits limits = limits();
     return typed.all(
         () ->
-            new VariantDesk.PositionDraft(
+            new MakeUpDesk.PositionDraft(
                 filled("item"),
                 (id, item) ->
                     new Position(

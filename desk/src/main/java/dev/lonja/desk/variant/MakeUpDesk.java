@@ -1,0 +1,254 @@
+package dev.lonja.desk.variant;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fluid.FluidObjection;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.RequestRefusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.Session;
+import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+
+/** What variants are made of and what is done to them: compartments, positions and tasks. */
+@Service
+@Allowed.ToSeeStore
+public class MakeUpDesk extends KeepersDesk {
+
+  private final StoreClock clock;
+  private final OnceOnly once;
+
+  public MakeUpDesk(StoreClock clock, OnceOnly once) {
+    this.clock = clock;
+    this.once = once;
+  }
+
+  /**
+   * A compartment as described, before it has a number.
+   *
+   * @param item the preferred fluid as people name it
+   */
+  public record CompartmentDraft(
+      String name,
+      Compartment.Kind kind,
+      Optional<String> item,
+      Map<FillCondition, Volume> capacities,
+      String hint) {}
+
+  /**
+   * A position as described.
+   *
+   * @param item the preferred part as people name it
+   * @param as the position under its number, with the item that is meant
+   */
+  public record PositionDraft(
+      Optional<String> item, BiFunction<PositionId, Optional<Item>, Position> as) {}
+
+  /** Saves a compartment, or adds one. */
+  @Allowed.ToKeepStore
+  public Outcome saveCompartment(
+      Sent sent, long id, long version, Optional<CompartmentId> known, CompartmentDraft draft) {
+    return edit(
+        sent,
+        id,
+        version,
+        edit -> {
+          if (known.filter(edit::lacks).isPresent()) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          return edit.withItem(
+              draft.item(), Measure.LITRES, item -> saveCompartment(edit, known, draft, item));
+        });
+  }
+
+  private Outcome saveCompartment(
+      VariantEdit edit,
+      Optional<CompartmentId> known,
+      CompartmentDraft draft,
+      Optional<Item> item) {
+    CompartmentId compartmentId = known.orElseGet(edit.session().variants()::nextCompartment);
+    Compartment compartment =
+        new Compartment(
+            compartmentId,
+            draft.name(),
+            draft.kind(),
+            edit.specOf(compartmentId, draft.kind()),
+            item.map(Item::id),
+            draft.capacities(),
+            draft.hint(),
+            Optional.empty());
+    List<VariantRefusal> refusals = new ArrayList<>();
+    if (edit.needs().compartments().stream()
+        .anyMatch(c -> !c.id().equals(compartmentId) && c.name().equals(draft.name()))) {
+      refusals.add(new VariantRefusal.CompartmentTaken(draft.name()));
+    }
+    if (!compartment.capacitiesAgree()) {
+      refusals.add(new VariantRefusal.CapacitiesDisagree());
+    }
+    item.flatMap(i -> FluidObjection.to(edit.session(), clock.today(), compartment.spec(), i.id()))
+        .map(VariantRefusal.MayNot::new)
+        .ifPresent(refusals::add);
+    if (!refusals.isEmpty()) {
+      return new Outcome.Refused(refusals);
+    }
+    edit.session().variants().save(edit.id(), compartment);
+    return Outcome.done("compartment " + draft.name());
+  }
+
+  /** Saves a position, or adds one. */
+  @Allowed.ToKeepStore
+  public Outcome savePosition(
+      Sent sent, long id, long version, Optional<PositionId> known, PositionDraft draft) {
+    return edit(
+        sent,
+        id,
+        version,
+        edit -> {
+          if (known.filter(p -> edit.needs().knownPosition(p).isEmpty()).isPresent()) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          return edit.withItem(
+              draft.item(), Measure.PIECES, item -> savePosition(edit, known, draft, item));
+        });
+  }
+
+  private static Outcome savePosition(
+      VariantEdit edit, Optional<PositionId> known, PositionDraft draft, Optional<Item> item) {
+    PositionId positionId = known.orElseGet(edit.session().variants()::nextPosition);
+    Position position = draft.as().apply(positionId, item);
+    List<VariantRefusal> refusals = new ArrayList<>();
+    if (edit.needs().positions().stream()
+        .anyMatch(p -> !p.id().equals(positionId) && p.name().equals(position.name()))) {
+      refusals.add(new VariantRefusal.PositionTaken(position.name()));
+    }
+    if (position.compartmentId().filter(edit::lacks).isPresent()) {
+      refusals.add(new VariantRefusal.UnknownCompartment());
+    }
+    if (!refusals.isEmpty()) {
+      return new Outcome.Refused(refusals);
+    }
+    edit.session().variants().save(edit.id(), position);
+    return Outcome.done("position " + position.name());
+  }
+
+  /**
+   * Saves a task, or adds one.
+   *
+   * @param as the task under its number
+   */
+  @Allowed.ToKeepStore
+  public Outcome saveTask(
+      Sent sent, long id, long version, Optional<TaskId> known, Function<TaskId, StoredTask> as) {
+    return edit(
+        sent,
+        id,
+        version,
+        edit -> {
+          if (known.filter(edit::lacks).isPresent()) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          StoredTask task = as.apply(known.orElseGet(edit.session().variants().tasks()::next));
+          List<VariantRefusal> refusals = edit.refusals(task);
+          if (!refusals.isEmpty()) {
+            return new Outcome.Refused(refusals);
+          }
+          edit.session().variants().tasks().save(id, task);
+          return Outcome.done("task " + task.name());
+        });
+  }
+
+  /** Deletes a compartment that nothing refers to. */
+  @Allowed.ToKeepStore
+  public Outcome deleteCompartment(Sent sent, long id, long version, CompartmentId compartment) {
+    return edit(
+        sent,
+        id,
+        version,
+        edit ->
+            edit.delete(
+                !edit.lacks(compartment),
+                edit.session().variants().usesOfCompartment(compartment),
+                () -> edit.session().variants().deleteCompartment(compartment),
+                "compartment " + compartment + " deleted"));
+  }
+
+  /** Deletes a position that nothing refers to. */
+  @Allowed.ToKeepStore
+  public Outcome deletePosition(Sent sent, long id, long version, PositionId position) {
+    return edit(
+        sent,
+        id,
+        version,
+        edit ->
+            edit.delete(
+                edit.needs().knownPosition(position).isPresent(),
+                edit.session().variants().usesOfPosition(position),
+                () -> edit.session().variants().deletePosition(position),
+                "position " + position + " deleted"));
+  }
+
+  /** Deletes a task that nothing refers to. */
+  @Allowed.ToKeepStore
+  public Outcome deleteTask(Sent sent, long id, long version, TaskId task) {
+    return edit(
+        sent,
+        id,
+        version,
+        edit ->
+            edit.delete(
+                !edit.lacks(task),
+                edit.session().variants().tasks().usesOf(task),
+                () -> edit.session().variants().tasks().delete(id, task),
+                "task " + task + " deleted"));
+  }
+
+  /** Carries an edit out; what it answers is what stands in the audit. */
+  private Outcome edit(Sent sent, long id, long version, Function<VariantEdit, Outcome> work) {
+    return once.run(
+        sent,
+        session -> {
+          Optional<StoredVariant> stored = session.variants().byId(id);
+          if (stored.isEmpty() || !session.variants().touch(id, version)) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          Outcome outcome = work.apply(edit(session, stored.get()));
+          if (outcome instanceof Outcome.Done done) {
+            audit(session, sent, id, "edited", "", done.answer());
+          }
+          return outcome;
+        });
+  }
+
+  private VariantEdit edit(Session session, StoredVariant stored) {
+    UnitNeeds needs =
+        FleetPicture.load(session, clock.today()).variants().get(stored.variant().id());
+    return new VariantEdit(session, stored, needs);
+  }
+
+  private void audit(
+      Session session, Sent sent, long id, String action, String before, String after) {
+    AuditLog.Line line = new AuditLog.Line(action, before, after, sent.actor(), clock.now());
+    session.audit().add("variant", id, line);
+  }
+}
