@@ -76,7 +76,7 @@ public class FleetBenchmark {
     return MeterDigest.of(meter.notes, UsageCalendar.EVEN);
   }
 
-  /** The store, opened anew for each measurement, as a server that once ran has left it. */
+  /** The store, opened anew for each measurement. */
   @State(Scope.Benchmark)
   public static class ColdStore {
     private Path folder = Path.of("");
@@ -85,9 +85,6 @@ public class FleetBenchmark {
     @Setup
     public void make() {
       folder = LargeFleet.folder(UNITS, READINGS);
-      open();
-      store.orElseThrow().read(session -> FleetPicture.load(session, LargeFleet.TODAY));
-      close();
     }
 
     @Setup(Level.Invocation)

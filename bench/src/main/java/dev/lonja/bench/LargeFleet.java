@@ -1,6 +1,7 @@
 package dev.lonja.bench;
 
 import dev.lonja.app.demo.DemoStore;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.LonjaStore;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -34,7 +35,10 @@ final class LargeFleet {
 
   private record PatternMeter(String name, String measure, double perDay) {}
 
-  /** A folder of its own with a store of so many units with so many readings each. */
+  /**
+   * A folder of its own with a store of so many units with so many readings each, as a server that
+   * once ran has left it.
+   */
   static Path folder(int units, int readings) {
     try {
       Path made = Path.of(System.getProperty("java.io.tmpdir"), name(units, readings));
@@ -45,6 +49,8 @@ final class LargeFleet {
         }
         fill(working, units, readings);
         try (LonjaStore store = LonjaStore.open(working)) {
+          store.read(session -> FleetPicture.load(session, TODAY));
+          store.keepDigests();
           store.backUpTo(made);
         }
       }

@@ -15,10 +15,12 @@ public record EffectiveDays(long tenThousandths) {
     }
   }
 
+  /** True if any use falls into the time. */
   public boolean isPositive() {
     return tenThousandths > 0;
   }
 
+  /** In days, for rates and chances; exact to a ten-thousandth. */
   public double days() {
     return (double) tenThousandths / ONE_DAY;
   }

@@ -12,6 +12,7 @@ public record LayUp(LocalDate first, LocalDate last) {
     }
   }
 
+  /** True from the first day to the last, both included. */
   public boolean holds(LocalDate day) {
     return !day.isBefore(first) && !day.isAfter(last);
   }

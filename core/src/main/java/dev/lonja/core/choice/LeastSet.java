@@ -106,6 +106,7 @@ public final class LeastSet {
       Money costToday,
       List<Long> uncovered) {
 
+    /** What today costs more than the set; below zero if it costs less. */
     public Money saving() {
       return costToday.minus(cost);
     }

@@ -48,10 +48,12 @@ public record PackSet(
         new Volume(over - usedSealed));
   }
 
+  /** What is bought beyond the need. */
   public Volume over() {
     return total.minus(need);
   }
 
+  /** What all packs cost together. */
   public Money paid() {
     Money paid = Money.zero(counts.get(0).pack().price().currency());
     for (Count count : counts) {
@@ -61,6 +63,7 @@ public record PackSet(
     return paid;
   }
 
+  /** How many packs they are, of whatever kind. */
   public int packs() {
     return counts.stream().mapToInt(Count::packs).sum();
   }

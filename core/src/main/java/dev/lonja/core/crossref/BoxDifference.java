@@ -19,10 +19,14 @@ public record BoxDifference(List<BoxContent> lacks, List<BoxContent> brings) {
     brings = List.copyOf(brings);
   }
 
+  /**
+   * What the box of {@code offered} lacks of the one of {@code asked}, and what it brings beside.
+   */
   public static BoxDifference between(List<BoxContent> original, List<BoxContent> substitute) {
     return new BoxDifference(more(original, substitute), more(substitute, original));
   }
 
+  /** True if neither box holds what the other does not. */
   public boolean isEmpty() {
     return lacks.isEmpty() && brings.isEmpty();
   }

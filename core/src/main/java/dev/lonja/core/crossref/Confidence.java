@@ -15,6 +15,11 @@ public record Confidence(BigDecimal value) implements Comparable<Confidence> {
     value = value.stripTrailingZeros();
   }
 
+  /**
+   * A confidence written as a decimal, above 0 and up to 1.
+   *
+   * @throws IllegalArgumentException outside that range
+   */
   public static Confidence of(String value) {
     return new Confidence(new BigDecimal(value));
   }
@@ -24,6 +29,7 @@ public record Confidence(BigDecimal value) implements Comparable<Confidence> {
     return new Confidence(value.multiply(other.value));
   }
 
+  /** True if it is the same or higher. */
   public boolean isAtLeast(Confidence limit) {
     return compareTo(limit) >= 0;
   }

@@ -171,6 +171,7 @@ public final class Neighbourhood {
     return Set.copyOf(parts.keySet());
   }
 
+  /** A part within the neighbourhood; another is broken data and throws. */
   public Part part(PartId id) {
     return Optional.ofNullable(parts.get(id))
         .orElseThrow(() -> new IllegalArgumentException("id is " + id + ", outside this place"));

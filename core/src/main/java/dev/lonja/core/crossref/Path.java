@@ -28,10 +28,12 @@ public record Path(List<PartId> parts, List<Statement> statements, Confidence co
     return new Path(further, more, confidence.times(statement.confidence()));
   }
 
+  /** Where the path leads to; its start if it has no steps. */
   public PartId end() {
     return parts.get(parts.size() - 1);
   }
 
+  /** How many statements it takes. */
   public int hops() {
     return statements.size();
   }

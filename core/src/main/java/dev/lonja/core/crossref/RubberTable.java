@@ -72,6 +72,7 @@ public record RubberTable(Map<Pair, Guidance> entries) {
     entries = Map.copyOf(entries);
   }
 
+  /** What is known of a rubber in a fluid; empty if nothing is. */
   public Optional<Guidance> of(String rubber, String fluid) {
     return Optional.ofNullable(entries.get(new Pair(rubber, fluid)));
   }

@@ -122,6 +122,7 @@ public record Compartment(
         .allMatch(i -> falling.get(i - 1).compareTo(falling.get(i)) >= 0);
   }
 
+  /** Litres it takes in a condition, where the book says so. */
   public Optional<Volume> capacity(FillCondition condition) {
     return Optional.ofNullable(capacities.get(condition));
   }

@@ -128,6 +128,7 @@ public record Position(
         limits);
   }
 
+  /** True if the position is one of the compartment. */
   public boolean belongsTo(Compartment compartment) {
     return compartmentId.filter(id -> id.equals(compartment.id())).isPresent();
   }

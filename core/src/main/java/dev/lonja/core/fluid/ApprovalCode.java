@@ -17,12 +17,14 @@ public record ApprovalCode(String text) implements Comparable<ApprovalCode> {
     }
   }
 
+  /** By which codes are compared: NFKC, upper case, no white space; marks count. */
   public String key() {
     return Normalizer.normalize(text, Normalizer.Form.NFKC)
         .toUpperCase(Locale.ROOT)
         .replaceAll("\\s", "");
   }
 
+  /** True if both have one key. */
   public boolean isSameAs(ApprovalCode other) {
     return key().equals(other.key());
   }

@@ -24,6 +24,7 @@ public record Demand(
     Quantity held,
     int repeat) {
 
+  /** The item that is expected to be drawn. */
   public ItemId itemId() {
     return line.itemId();
   }

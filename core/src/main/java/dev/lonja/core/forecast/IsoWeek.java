@@ -16,18 +16,22 @@ public record IsoWeek(LocalDate monday) implements Comparable<IsoWeek> {
     }
   }
 
+  /** The week that holds a day, by ISO 8601: weeks begin on Monday. */
   public static IsoWeek of(LocalDate day) {
     return new IsoWeek(day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)));
   }
 
+  /** The week so many later; earlier if below zero. */
   public IsoWeek plusWeeks(int weeks) {
     return new IsoWeek(monday.plusWeeks(weeks));
   }
 
+  /** Its last day. */
   public LocalDate sunday() {
     return monday.plusDays(DAYS - 1);
   }
 
+  /** Its number in its year, 1 to 53. */
   public int number() {
     return monday.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR);
   }

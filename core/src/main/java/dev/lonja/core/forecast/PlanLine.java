@@ -79,6 +79,7 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
     }
   }
 
+  /** Every week of the horizon, the one that holds today first. */
   public List<IsoWeek> horizon() {
     List<IsoWeek> horizon = new ArrayList<>(weeks);
     for (int i = 0; i < weeks; i++) {

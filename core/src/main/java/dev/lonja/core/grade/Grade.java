@@ -26,10 +26,12 @@ public record Grade(String text) {
         .toList();
   }
 
+  /** By which grades are compared: upper case, without SAE, ISO, VG, spaces and hyphens. */
   public String key() {
     return text.toUpperCase(Locale.ROOT).replaceAll("SAE|ISO|VG|[\\s\\p{Pd}]", "");
   }
 
+  /** True if both have one key. */
   public boolean isSameAs(Grade other) {
     return key().equals(other.key());
   }

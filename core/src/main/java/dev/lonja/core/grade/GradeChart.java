@@ -24,6 +24,7 @@ public record GradeChart(List<GradeRow> rows) {
     rows = List.copyOf(rows);
   }
 
+  /** True if the spec has no chart; then its grade is judged otherwise. */
   public boolean isEmpty() {
     return rows.isEmpty();
   }

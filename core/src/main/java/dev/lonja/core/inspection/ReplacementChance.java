@@ -23,10 +23,12 @@ public record ReplacementChance(int replaced, int inspected) {
     }
   }
 
+  /** True from five inspections on. */
   public boolean isLearned() {
     return inspected >= LEAST_INSPECTED;
   }
 
+  /** (replaced + 1) / (inspected + 2), or 0.30 until it is learned. */
   public BigDecimal value() {
     return isLearned()
         ? BigDecimal.valueOf(replaced + 1L)

@@ -22,6 +22,7 @@ public record ItemStock(
     lots = List.copyOf(lots);
   }
 
+  /** Everything that lies, usable or not. */
   public Quantity onHand() {
     return sum(lot -> true);
   }
@@ -31,10 +32,12 @@ public record ItemStock(
     return sum(lot -> lot.mayBeIssued(today));
   }
 
+  /** What has expired by a day; a lot is good through its last. */
   public Quantity expired(LocalDate today) {
     return sum(lot -> lot.isExpired(today));
   }
 
+  /** What is set aside. */
   public Quantity quarantined() {
     return sum(StockedLot::quarantined);
   }

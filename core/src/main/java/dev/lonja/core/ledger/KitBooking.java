@@ -39,6 +39,7 @@ public final class KitBooking {
   /** What is booked, by item and in order; or every reason against it, by item. */
   public record Result(Map<ItemId, Booking> byItem) {
 
+    /** True if any of its bookings is; then none is made. */
     public boolean isRefused() {
       return byItem.values().stream().anyMatch(Booking.Refused.class::isInstance);
     }

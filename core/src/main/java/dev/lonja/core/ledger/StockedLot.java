@@ -30,10 +30,12 @@ public record StockedLot(
           .thenComparing(lot -> lot.place().lotId())
           .thenComparing(lot -> lot.place().binId());
 
+  /** True on every day after its last good one. */
   public boolean isExpired(LocalDate today) {
     return expiresOn.filter(today::isAfter).isPresent();
   }
 
+  /** True if it is neither expired nor set aside. */
   public boolean mayBeIssued(LocalDate today) {
     return !quarantined && !isExpired(today);
   }

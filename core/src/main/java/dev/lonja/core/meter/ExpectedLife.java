@@ -55,6 +55,7 @@ public record ExpectedLife(long millionths, MeterMeasure measure) {
     return millionths >= limit.millionths;
   }
 
+  /** True if it is the limit or beyond it. */
   public boolean reaches(MeterValue limit) {
     return millionths >= limit.tenths() * PER_TENTH;
   }

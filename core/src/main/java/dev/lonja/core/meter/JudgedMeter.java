@@ -28,6 +28,7 @@ public record JudgedMeter(MeterStanding standing, MeterNotes notes, ReadingLog l
     }
   }
 
+  /** The meter with every note judged; costs n log n for n readings and n for each ruling. */
   public static JudgedMeter of(MeterStanding standing, MeterNotes notes) {
     return new JudgedMeter(standing, notes, ReadingLog.judge(notes));
   }

@@ -22,6 +22,7 @@ public record MeterOffset(long tenths) {
     return value < 0 ? Optional.empty() : Optional.of(new MeterValue(value, life.measure()));
   }
 
+  /** True while the first meter is in place, or one that begins where it ended. */
   public boolean isNone() {
     return tenths == 0;
   }

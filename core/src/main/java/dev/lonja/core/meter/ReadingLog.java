@@ -34,6 +34,7 @@ public record ReadingLog(List<JudgedReading> readings, MeterOffset offset) {
     return readings.stream().flatMap(judged -> judged.counted().stream()).toList();
   }
 
+  /** The latest reading that counts, if one does. */
   public Optional<JudgedReading> lastAccepted() {
     for (int i = readings.size() - 1; i >= 0; i--) {
       if (readings.get(i).accepted()) {

@@ -38,6 +38,7 @@ public record UsageRate(long billionthsPerDay, MeterMeasure measure, Source sour
     return new UsageRate(Math.round(perDay * BILLION), measure, source);
   }
 
+  /** A rate stated by a person, rounded half up to a billionth; a negative one is refused. */
   public static UsageRate declared(BigDecimal perDay, MeterMeasure measure) {
     long billionths = perDay.movePointRight(9).setScale(0, RoundingMode.HALF_UP).longValueExact();
     return new UsageRate(billionths, measure, Source.DECLARED);

@@ -91,6 +91,7 @@ public enum Family {
     return properties;
   }
 
+  /** True for filters of every kind. */
   public boolean isFilter() {
     return switch (this) {
       case SPIN_ON_FILTER,

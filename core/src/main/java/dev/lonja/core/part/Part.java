@@ -11,6 +11,7 @@ import java.util.Optional;
 public record Part(
     PartId id, String make, String number, Optional<Family> family, Properties properties) {
 
+  /** By which its number is searched. */
   public PartKey key() {
     return PartKey.of(number).orElseThrow();
   }

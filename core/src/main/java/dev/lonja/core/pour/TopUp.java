@@ -137,6 +137,7 @@ public final class TopUp {
       concerns = List.copyOf(concerns);
     }
 
+    /** The worst of its concerns; without any, it may go in. */
     public Answer answer() {
       return concerns.stream()
           .map(Concern::answer)

@@ -14,6 +14,11 @@ public record AshContent(int thousandthsOfPercent) implements Comparable<AshCont
     BaseUnits.within("thousandthsOfPercent", thousandthsOfPercent, 0, 100_000);
   }
 
+  /**
+   * Per cent by mass, rounded half away from zero to a thousandth.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static AshContent ofPercent(BigDecimal percent) {
     return new AshContent(Math.toIntExact(BaseUnits.from(percent, PERCENT)));
   }

@@ -14,6 +14,11 @@ public record Density(long gramsPerCubicMetre) {
     BaseUnits.within("gramsPerCubicMetre", gramsPerCubicMetre, 1_000, 20_000_000);
   }
 
+  /**
+   * Kilograms a cubic metre, rounded half away from zero to a gram.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Density ofKilogramsPerCubicMetre(BigDecimal density) {
     return new Density(BaseUnits.from(density, KILOGRAM_PER_CUBIC_METRE));
   }

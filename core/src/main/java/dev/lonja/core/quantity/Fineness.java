@@ -14,6 +14,11 @@ public record Fineness(int tenthsOfMicrometre) implements Comparable<Fineness> {
     BaseUnits.within("tenthsOfMicrometre", tenthsOfMicrometre, 1, 100_000);
   }
 
+  /**
+   * Micrometres, rounded half away from zero to a tenth.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Fineness ofMicrometres(BigDecimal micrometres) {
     return new Fineness(Math.toIntExact(BaseUnits.from(micrometres, MICROMETRE)));
   }

@@ -15,10 +15,20 @@ public record Length(long micrometres) implements Comparable<Length> {
     BaseUnits.within("micrometres", micrometres, 0, 1_000_000_000_000L);
   }
 
+  /**
+   * Millimetres, rounded half away from zero to the micrometre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Length ofMillimetres(BigDecimal millimetres) {
     return new Length(BaseUnits.from(millimetres, MILLIMETRE));
   }
 
+  /**
+   * Inches of 25.4 mm, rounded half away from zero to the micrometre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Length ofInches(BigDecimal inches) {
     return new Length(BaseUnits.from(inches, INCH));
   }

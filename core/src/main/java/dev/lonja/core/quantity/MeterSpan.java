@@ -12,14 +12,31 @@ public record MeterSpan(long tenths, MeterMeasure measure) implements Comparable
     BaseUnits.within("tenths", tenths, 0, MeterValue.HIGHEST);
   }
 
+  /**
+   * Hours or kilometres, rounded half away from zero to a tenth.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static MeterSpan of(BigDecimal amount, MeterMeasure measure) {
     return new MeterSpan(BaseUnits.from(amount, BigDecimal.TEN), measure);
   }
 
+  /**
+   * Hours written as a decimal, such as "250".
+   *
+   * @throws NumberFormatException if it is no decimal
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static MeterSpan ofHours(String hours) {
     return of(new BigDecimal(hours), MeterMeasure.HOURS);
   }
 
+  /**
+   * Kilometres written as a decimal.
+   *
+   * @throws NumberFormatException if it is no decimal
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static MeterSpan ofKilometres(String kilometres) {
     return of(new BigDecimal(kilometres), MeterMeasure.KILOMETRES);
   }

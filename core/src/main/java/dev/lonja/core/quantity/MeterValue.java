@@ -15,18 +15,40 @@ public record MeterValue(long tenths, MeterMeasure measure) implements Comparabl
     BaseUnits.within("tenths", tenths, 0, HIGHEST);
   }
 
+  /**
+   * Hours or kilometres, rounded half away from zero to a tenth.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static MeterValue of(BigDecimal amount, MeterMeasure measure) {
     return new MeterValue(BaseUnits.from(amount, BigDecimal.TEN), measure);
   }
 
+  /**
+   * Hours written as a decimal, such as "1585.5".
+   *
+   * @throws NumberFormatException if it is no decimal
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static MeterValue ofHours(String hours) {
     return of(new BigDecimal(hours), MeterMeasure.HOURS);
   }
 
+  /**
+   * Kilometres written as a decimal.
+   *
+   * @throws NumberFormatException if it is no decimal
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static MeterValue ofKilometres(String kilometres) {
     return of(new BigDecimal(kilometres), MeterMeasure.KILOMETRES);
   }
 
+  /**
+   * The value after so much has been run.
+   *
+   * @throws IllegalArgumentException if the span is of another measure, or the sum out of range
+   */
   public MeterValue plus(MeterSpan span) {
     requireSame(span.measure());
     return new MeterValue(Math.addExact(tenths, span.tenths()), measure);
@@ -38,6 +60,7 @@ public record MeterValue(long tenths, MeterMeasure measure) implements Comparabl
     return new MeterSpan(tenths - earlier.tenths, measure);
   }
 
+  /** In hours or kilometres, exact. */
   public BigDecimal amount() {
     return BigDecimal.valueOf(tenths, 1);
   }

@@ -11,15 +11,22 @@ import java.util.Currency;
  */
 public record Money(long minor, Currency currency) {
 
+  /** Nothing of a currency. */
   public static Money zero(Currency currency) {
     return new Money(0, currency);
   }
 
+  /** {@code amount} whole units, rounded half away from zero to the minor unit of the currency. */
   public static Money of(BigDecimal amount, Currency currency) {
     BigDecimal minor = amount.movePointRight(currency.getDefaultFractionDigits());
     return new Money(minor.setScale(0, RoundingMode.HALF_UP).longValueExact(), currency);
   }
 
+  /**
+   * The sum, exact.
+   *
+   * @throws IllegalArgumentException if the other is in another currency
+   */
   public Money plus(Money other) {
     if (!currency.equals(other.currency)) {
       throw new IllegalArgumentException(
@@ -28,14 +35,21 @@ public record Money(long minor, Currency currency) {
     return new Money(Math.addExact(minor, other.minor), currency);
   }
 
+  /** The same with the other sign. */
   public Money negated() {
     return new Money(Math.negateExact(minor), currency);
   }
 
+  /**
+   * The difference, exact.
+   *
+   * @throws IllegalArgumentException if the other is in another currency
+   */
   public Money minus(Money other) {
     return plus(other.negated());
   }
 
+  /** In whole units of the currency, exact. */
   public BigDecimal amount() {
     return BigDecimal.valueOf(minor, currency.getDefaultFractionDigits());
   }

@@ -12,6 +12,7 @@ public final class PlainDecimal {
 
   private PlainDecimal() {}
 
+  /** The decimal without exponent and without zeros at its end: "0.75", "250". */
   public static String of(BigDecimal value) {
     return value.signum() == 0 ? "0" : value.stripTrailingZeros().toPlainString();
   }

@@ -17,10 +17,20 @@ public record Pressure(long pascals) implements Comparable<Pressure> {
     BaseUnits.within("pascals", pascals, 0, 10_000_000_000L);
   }
 
+  /**
+   * Bar of 100 kPa, rounded half away from zero to the pascal.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Pressure ofBar(BigDecimal bar) {
     return new Pressure(BaseUnits.from(bar, BAR));
   }
 
+  /**
+   * Pounds a square inch, rounded half away from zero to the pascal.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Pressure ofPsi(BigDecimal psi) {
     BigDecimal pascals =
         psi.multiply(POUND_FORCE).divide(SQUARE_INCH, 0, java.math.RoundingMode.HALF_UP);

@@ -12,18 +12,26 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
   private static final long ONE = 1_000_000;
   private static final BigDecimal ONE_DECIMAL = BigDecimal.valueOf(ONE);
 
+  /** None of what is counted so. */
   public static Quantity zero(Measure measure) {
     return new Quantity(measure, 0);
   }
 
+  /** Whole pieces. */
   public static Quantity pieces(long pieces) {
     return new Quantity(Measure.PIECES, Math.multiplyExact(pieces, ONE));
   }
 
+  /** The volume as litres, exact. */
   public static Quantity of(Volume volume) {
     return new Quantity(Measure.LITRES, volume.microlitres());
   }
 
+  /**
+   * Litres written as a decimal, such as "6.40".
+   *
+   * @throws NumberFormatException if it is no decimal
+   */
   public static Quantity litres(String litres) {
     return of(Measure.LITRES, new BigDecimal(litres));
   }
@@ -33,14 +41,25 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
     return new Quantity(measure, BaseUnits.from(amount, ONE_DECIMAL));
   }
 
+  /**
+   * The sum, exact.
+   *
+   * @throws IllegalArgumentException if the other is counted otherwise: pieces are no litres
+   */
   public Quantity plus(Quantity other) {
     return new Quantity(measure, Math.addExact(millionths, same(other).millionths));
   }
 
+  /**
+   * The difference, exact; it may be below zero.
+   *
+   * @throws IllegalArgumentException if the other is counted otherwise
+   */
   public Quantity minus(Quantity other) {
     return new Quantity(measure, Math.subtractExact(millionths, same(other).millionths));
   }
 
+  /** The same with the other sign. */
   public Quantity negated() {
     return new Quantity(measure, Math.negateExact(millionths));
   }
@@ -50,10 +69,16 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
     return new Quantity(measure, BaseUnits.from(factor, BigDecimal.valueOf(millionths)));
   }
 
+  /** This, or none if it is below zero. */
   public Quantity atLeastZero() {
     return isNegative() ? zero(measure) : this;
   }
 
+  /**
+   * The smaller of the two.
+   *
+   * @throws IllegalArgumentException if the other is counted otherwise
+   */
   public Quantity min(Quantity other) {
     return compareTo(other) <= 0 ? this : other;
   }

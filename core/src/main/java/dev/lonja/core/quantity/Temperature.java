@@ -15,10 +15,20 @@ public record Temperature(int tenthsCelsius) implements Comparable<Temperature> 
     BaseUnits.within("tenthsCelsius", tenthsCelsius, -2_731, 20_000);
   }
 
+  /**
+   * Degrees Celsius, rounded half away from zero to a tenth.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Temperature ofCelsius(BigDecimal degrees) {
     return new Temperature(Math.toIntExact(BaseUnits.from(degrees, DEGREE)));
   }
 
+  /**
+   * Degrees Fahrenheit, rounded half away from zero to a tenth of a degree Celsius.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Temperature ofFahrenheit(BigDecimal degrees) {
     BigDecimal tenths =
         degrees

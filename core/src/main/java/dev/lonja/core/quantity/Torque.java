@@ -21,18 +21,39 @@ public record Torque(long millinewtonMetres) implements Comparable<Torque> {
     BaseUnits.within("millinewtonMetres", millinewtonMetres, 1, 100_000_000);
   }
 
+  /**
+   * Newton-metres, rounded half away from zero to a thousandth.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Torque ofNewtonMetres(BigDecimal newtonMetres) {
     return new Torque(BaseUnits.from(newtonMetres, NEWTON_METRE));
   }
 
+  /**
+   * The same for a decimal written as text, such as "32.5".
+   *
+   * @throws NumberFormatException if it is no decimal
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Torque ofNewtonMetres(String newtonMetres) {
     return ofNewtonMetres(new BigDecimal(newtonMetres));
   }
 
+  /**
+   * Pound-force feet, rounded half away from zero to a thousandth of a newton-metre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Torque ofPoundFeet(BigDecimal poundFeet) {
     return new Torque(BaseUnits.from(poundFeet, POUND_FOOT));
   }
 
+  /**
+   * Pound-force inches, rounded half away from zero to a thousandth of a newton-metre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Torque ofPoundInches(BigDecimal poundInches) {
     return new Torque(BaseUnits.from(poundInches, POUND_INCH));
   }

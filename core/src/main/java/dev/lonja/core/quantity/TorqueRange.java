@@ -15,6 +15,7 @@ public record TorqueRange(Torque low, Torque high) {
     }
   }
 
+  /** A single value: a range of no width. */
   public static TorqueRange of(Torque value) {
     return new TorqueRange(value, value);
   }

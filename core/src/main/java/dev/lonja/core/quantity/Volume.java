@@ -28,6 +28,11 @@ public record Volume(long microlitres) implements Comparable<Volume> {
     BaseUnits.within("microlitres", microlitres, 0, HIGHEST);
   }
 
+  /**
+   * Litres, rounded half away from zero to the microlitre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Volume ofLitres(BigDecimal litres) {
     return new Volume(BaseUnits.from(litres, LITRE));
   }
@@ -37,22 +42,48 @@ public record Volume(long microlitres) implements Comparable<Volume> {
     return ofLitres(new BigDecimal(litres));
   }
 
+  /**
+   * US liquid quarts of 946.352946 mL, rounded half away from zero to the microlitre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Volume ofUsQuarts(BigDecimal quarts) {
     return new Volume(BaseUnits.from(quarts, US_QUART));
   }
 
+  /**
+   * US gallons of 3.785411784 L, rounded half away from zero to the microlitre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Volume ofUsGallons(BigDecimal gallons) {
     return new Volume(BaseUnits.from(gallons, US_GALLON));
   }
 
+  /**
+   * US fluid ounces of 29.5735295625 mL, rounded half away from zero to the microlitre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Volume ofUsFluidOunces(BigDecimal ounces) {
     return new Volume(BaseUnits.from(ounces, US_FLUID_OUNCE));
   }
 
+  /**
+   * Imperial gallons of 4.54609 L, rounded half away from zero to the microlitre.
+   *
+   * @throws IllegalArgumentException outside the range of this type
+   */
   public static Volume ofImperialGallons(BigDecimal gallons) {
     return new Volume(BaseUnits.from(gallons, IMPERIAL_GALLON));
   }
 
+  /**
+   * The sum.
+   *
+   * @throws IllegalArgumentException if it is above a million litres times a thousand, the highest
+   *     volume
+   */
   public Volume plus(Volume other) {
     return new Volume(Math.addExact(microlitres, other.microlitres));
   }
@@ -72,6 +103,7 @@ public record Volume(long microlitres) implements Comparable<Volume> {
     return new Volume(microlitres / step.microlitres * step.microlitres);
   }
 
+  /** In litres, exact. */
   public BigDecimal litres() {
     return BigDecimal.valueOf(microlitres, 6);
   }

@@ -36,6 +36,7 @@ public record Boxes(Map<ItemId, List<Content>> byItem) {
     byItem = Map.copyOf(byItem);
   }
 
+  /** What comes in the box of an item; nothing for one that is not listed. */
   public List<Content> of(ItemId item) {
     return byItem.getOrDefault(item, List.of());
   }

@@ -61,6 +61,7 @@ public record Due(
     return standing.task();
   }
 
+  /** True if a limit lies behind; exactly reached today is due, not overdue. */
   public boolean isOverdue() {
     return overdueRun.isPresent() || overdueDays.isPresent();
   }

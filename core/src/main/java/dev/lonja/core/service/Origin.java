@@ -16,6 +16,7 @@ import java.util.Optional;
  */
 public record Origin(LocalDate day, Optional<MeterValue> life, long fraction, boolean recorded) {
 
+  /** Counted from when the task was last done. */
   public static Origin done(LocalDate day, Optional<MeterValue> life) {
     return new Origin(day, life, 0, true);
   }
@@ -34,6 +35,7 @@ public record Origin(LocalDate day, Optional<MeterValue> life, long fraction, bo
     return life.map(value -> ExpectedLife.of(value).plusMillionths(fraction));
   }
 
+  /** Counted from the start of service, since nobody noted that it was ever done. */
   public static Origin startOfService(LocalDate day, Optional<MeterValue> life) {
     return new Origin(day, life, 0, false);
   }

@@ -46,10 +46,12 @@ public record TrayLine(
     return destination.compartmentId();
   }
 
+  /** What is still to be laid, never below zero. */
   public Quantity missing() {
     return wanted.minus(laid);
   }
 
+  /** True if all that is wanted is laid. */
   public boolean isLaid() {
     return laid.equals(wanted);
   }

@@ -70,10 +70,12 @@ public record TrayProgress(List<Step> steps) {
     return begun ? State.LAID_IN_PART : State.NOT_BEGUN;
   }
 
+  /** How many lines are laid whole. */
   public int laidCount() {
     return count(LineState.LAID);
   }
 
+  /** How many lines the shelf cannot fill. */
   public int shortCount() {
     return count(LineState.SHORT);
   }
