@@ -97,6 +97,20 @@ class UnitsTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /** GN-2 is sold for 1 September 2027: planned for until then, and its page says so. */
+  @Test
+  void aUnitThatLeavesLaterIsPlannedForUntilThen() {
+    Visitor.Page page = visitor.get("/fleet/GN-2");
+    Visitor.Page refused =
+        visitor.submit(page.form("/retire"), Map.of("why", "sold", "on", "2001-01-01"));
+    assertThat(refused.words()).contains("2001-01-01 is before its first day of service");
+    Visitor.Page after =
+        visitor.submit(page.form("/retire"), Map.of("why", "sold", "on", "2027-09-01"));
+    assertThat(after.path()).isEqualTo("/fleet/GN-2");
+    assertThat(after.words()).contains("Leaves the fleet on 1 Sep; planned for until then.");
+    assertThat(visitor.get("/fleet").words()).contains("GN-2");
+  }
+
   @Test
   void aUnitWithAnOpenTrayStays() {
     Visitor.Page page = visitor.get("/fleet/RT-04");

@@ -146,9 +146,13 @@ public class UnitDesk extends KeepersDesk {
         : Optional.empty();
   }
 
-  /** Takes a unit out of the fleet; a tray that is open for it has to be put back first. */
+  /**
+   * Takes a unit out of the fleet from a day on, past or to come; until then it is planned for. A
+   * day to come can be changed as long as it is one. A tray that is open beyond it has to be put
+   * back first.
+   */
   @Allowed.ToKeepStore
-  public Outcome retire(Sent sent, String code, long version, String why) {
+  public Outcome retire(Sent sent, String code, long version, LocalDate day, String why) {
     return once.run(
         sent,
         session -> {
@@ -156,20 +160,29 @@ public class UnitDesk extends KeepersDesk {
           if (!unit.serves(clock.today())) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          List<UnitRefusal> open =
-              session.trays().open().stream()
-                  .filter(tray -> tray.unitId().equals(unit.id()))
-                  .<UnitRefusal>map(tray -> new UnitRefusal.TrayOpen(tray.number()))
-                  .toList();
-          if (!open.isEmpty()) {
-            return new Outcome.Refused(open);
+          List<UnitRefusal> refusals = new ArrayList<>(outlasting(session, unit, day));
+          if (day.isBefore(unit.inServiceOn())) {
+            refusals.add(new UnitRefusal.LeavesTooSoon(day, unit.inServiceOn()));
           }
-          if (!session.fleet().retire(unit.id(), version, clock.today())) {
+          if (!refusals.isEmpty()) {
+            return new Outcome.Refused(refusals);
+          }
+          if (!session.fleet().retire(unit.id(), version, day)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          audit(session, sent, unit.id(), "retired", unit.code(), why);
+          audit(session, sent, unit.id(), "retired", "", day + ", " + why);
           return Outcome.done();
         });
+  }
+
+  /** Trays of a unit that would still be open once it has left. */
+  private List<UnitRefusal> outlasting(Session session, Unit unit, LocalDate day) {
+    boolean leavesNow = !day.isAfter(clock.today());
+    return session.trays().open().stream()
+        .filter(tray -> tray.unitId().equals(unit.id()))
+        .filter(tray -> leavesNow || !tray.plannedOn().isBefore(day))
+        .<UnitRefusal>map(tray -> new UnitRefusal.TrayOpen(tray.number()))
+        .toList();
   }
 
   /** What a unit is called, the code of its class, and its first day of service. */

@@ -31,8 +31,11 @@ public sealed interface UnitRefusal extends Refusal {
   /** Other units of its variant have a meter of this name that counts otherwise. */
   record OtherMeasure(String meter, String symbol) implements UnitRefusal {}
 
-  /** A tray is open for it. */
+  /** A tray is open for it that would outlast it. */
   record TrayOpen(String number) implements UnitRefusal {}
+
+  /** It would leave before it came. */
+  record LeavesTooSoon(LocalDate day, LocalDate inServiceOn) implements UnitRefusal {}
 
   /** There is no unit to take in. */
   record Nothing() implements UnitRefusal {}

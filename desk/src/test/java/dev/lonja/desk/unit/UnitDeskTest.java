@@ -93,10 +93,32 @@ class UnitDeskTest {
     cage.store()
         .write(
             s -> s.trays().add(unit("WB-3").id(), "Oil", LocalDate.parse("2027-03-18"), List.of()));
-    assertThat(Cage.reasons(desk.retire(cage.sent(), "WB-3", version, "sold")))
+    assertThat(Cage.reasons(desk.retire(cage.sent(), "WB-3", version, Cage.TODAY, "sold")))
         .singleElement()
         .isInstanceOf(UnitRefusal.TrayOpen.class);
-    desk.retire(cage.sent(), "WB-2", unit("WB-2").version(), "sold");
+    LocalDate planned = LocalDate.parse("2027-03-18");
+    assertThat(Cage.reasons(desk.retire(cage.sent(), "WB-3", version, planned, "sold"))).hasSize(1);
+    assertThat(desk.retire(cage.sent(), "WB-3", version, planned.plusDays(1), "sold"))
+        .isInstanceOf(Outcome.Done.class);
+    desk.retire(cage.sent(), "WB-2", unit("WB-2").version(), Cage.TODAY, "sold");
     assertThat(unit("WB-2").retiredOn()).contains(Cage.TODAY);
+  }
+
+  /** Set for autumn, then for summer; a day before it came is refused, and gone is gone. */
+  @Test
+  void theDayOnWhichAUnitLeavesCanBeChangedUntilItHasCome() {
+    LocalDate autumn = LocalDate.parse("2027-10-01");
+    LocalDate summer = LocalDate.parse("2027-07-01");
+    desk.retire(cage.sent(), "WB-2", unit("WB-2").version(), autumn, "sold");
+    desk.retire(cage.sent(), "WB-2", unit("WB-2").version(), summer, "sold sooner");
+    assertThat(unit("WB-2").retiredOn()).contains(summer);
+    LocalDate came = unit("WB-2").inServiceOn();
+    long version = unit("WB-2").version();
+    assertThat(Cage.reasons(desk.retire(cage.sent(), "WB-2", version, came.minusDays(1), "x")))
+        .containsExactly(new UnitRefusal.LeavesTooSoon(came.minusDays(1), came));
+    desk.retire(cage.sent(), "WB-2", version, Cage.TODAY, "gone");
+    assertThat(
+            Cage.reasons(desk.retire(cage.sent(), "WB-2", unit("WB-2").version(), summer, "back")))
+        .containsExactly(RequestRefusal.CHANGED_MEANWHILE);
   }
 }

@@ -9,9 +9,11 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -116,21 +118,25 @@ class UnitController {
       @PathVariable String code,
       Sent sent,
       @RequestParam long version,
+      @RequestParam(defaultValue = "") String on,
       @RequestParam String why,
       RedirectAttributes next) {
     desk.admit();
     Typed typed = new Typed();
+    Optional<LocalDate> day = typed.day("on", on);
+    Optional<String> reason = UnitForms.why(typed, why);
     List<Problem> problems =
-        UnitForms.why(typed, why)
-            .map(reason -> desk.retire(sent, code, version, reason))
+        typed
+            .all(() -> desk.retire(sent, code, version, day.orElseThrow(), reason.orElseThrow()))
             .map(outcome -> Reply.to(outcome).worded(UnitForms.REFUSED).problems())
             .orElseGet(typed::problems);
-    if (problems.isEmpty()) {
-      return "redirect:/fleet";
+    if (!problems.isEmpty()) {
+      next.addFlashAttribute("problems", problems);
+      next.addFlashAttribute("on", on);
+      next.addFlashAttribute("why", why);
     }
-    next.addFlashAttribute("problems", problems);
-    next.addFlashAttribute("why", why);
-    return "redirect:/fleet/" + code;
+    boolean stays = !problems.isEmpty() || day.filter(clock.today()::isBefore).isPresent();
+    return stays ? "redirect:/fleet/" + code : "redirect:/fleet";
   }
 
   private String page(String like, Map<String, String> typed, List<Problem> problems, Model model) {

@@ -70,6 +70,15 @@ final class UnitForms {
                           + other.symbol()
                           + "."))
           .when(
+              UnitRefusal.LeavesTooSoon.class,
+              soon ->
+                  new Problem(
+                      "on",
+                      soon.day()
+                          + " is before its first day of service; allowed is "
+                          + soon.inServiceOn()
+                          + " or later."))
+          .when(
               UnitRefusal.TrayOpen.class,
               open ->
                   Problem.ofWhole("Tray " + open.number() + " is open for it. Put it back first."))

@@ -20,8 +20,18 @@ public record UnitView(
     List<Signature> signatures,
     String today) {
 
-  /** Which unit it is. */
-  public record Head(String code, String name, String model, String unitClass, String inService) {}
+  /**
+   * Which unit it is.
+   *
+   * @param leaves the day from which it is out of the fleet, if one is set
+   */
+  public record Head(
+      String code,
+      String name,
+      String model,
+      String unitClass,
+      String inService,
+      Optional<String> leaves) {}
 
   /** Its drawings: the side section, and the ruler of what is planned with its scale. */
   public record Sketch(String section, String ruler, String scale) {}

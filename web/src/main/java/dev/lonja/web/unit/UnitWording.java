@@ -89,7 +89,8 @@ final class UnitWording {
             itself.name(),
             itself.variant().display(),
             itself.unitClass().name(),
-            Words.day(itself.inServiceOn(), today)),
+            Words.day(itself.inServiceOn(), today),
+            itself.retiredOn().map(day -> Words.day(day, today))),
         new UnitView.EditForm(
             itself.unitClass().code(),
             itself.inServiceOn().toString(),
