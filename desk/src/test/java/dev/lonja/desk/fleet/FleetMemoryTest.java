@@ -170,7 +170,7 @@ class FleetMemoryTest {
   }
 
   /** All that the picture tells of each unit. */
-  private static List<Object> told(Session session) {
+  static List<Object> told(Session session) {
     FleetPicture fleet = FleetPicture.load(session, Cage.TODAY);
     List<Object> told = new ArrayList<>(List.of(fleet.policy(), fleet.variants(), fleet.meters()));
     for (Unit unit : fleet.units()) {
