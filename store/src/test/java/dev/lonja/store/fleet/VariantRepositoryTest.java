@@ -1,0 +1,225 @@
+package dev.lonja.store.fleet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.Stores;
+import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Variants on a real file with the example store; variant 1 is the workboat with two engines. */
+class VariantRepositoryTest {
+
+  private static final long BOAT = 1;
+  private static final CompartmentId PORT_SUMP = new CompartmentId(1);
+
+  @TempDir Path folder;
+  private LonjaStore store;
+
+  @BeforeEach
+  void open() {
+    store = Stores.example(folder);
+  }
+
+  @AfterEach
+  void close() {
+    store.close();
+  }
+
+  private <T> T write(Function<Session, T> work) {
+    return store.write(work);
+  }
+
+  private StoredVariant variant(long id) {
+    return store.<Optional<StoredVariant>>read(s -> s.variants().byId(id)).orElseThrow();
+  }
+
+  private UnitNeeds needs(long id) {
+    return store
+        .<Map<Long, UnitNeeds>>read(s -> s.fleet().needs(FillPolicy.DEFAULT))
+        .getOrDefault(id, new UnitNeeds(List.of(), List.of()));
+  }
+
+  private List<StoredTask> tasks(long id) {
+    return store.read(s -> s.variants().tasks().of(id));
+  }
+
+  /** Read alone it is as in the list: its units, retired ones too, and the meters they have. */
+  @Test
+  void aVariantKnowsItsUnitsAndTheirMeters() {
+    StoredVariant boat = variant(BOAT);
+    assertThat(store.<List<StoredVariant>>read(s -> s.variants().all())).contains(boat);
+    assertThat(boat.variant().display()).isEqualTo("Veldmark Twin 9");
+    assertThat(boat.units()).contains("WB-1");
+    assertThat(boat.meters()).isEqualTo(Map.of("port", "h", "starboard", "h"));
+  }
+
+  /** A second variant of a model that is there; renamed it takes its model along only if new. */
+  @Test
+  void aVariantIsAddedRenamedAndDeleted() {
+    long id = write(s -> s.variants().add("Veldmark", "Twin 9", "lifting keel"));
+    assertThat(variant(id).units()).isEmpty();
+    assertThat(variant(id).meters()).isEmpty();
+    assertThat(needs(id).compartments()).isEmpty();
+    assertThat(this.<Boolean>write(s -> s.variants().rename(id, 0, "Veldmark", "Twin 11", "")))
+        .isTrue();
+    assertThat(this.<Boolean>write(s -> s.variants().rename(id, 0, "Veldmark", "Twin 12", "")))
+        .isFalse();
+    assertThat(variant(id).variant().display()).isEqualTo("Veldmark Twin 11");
+    assertThat(variant(BOAT).variant().display()).isEqualTo("Veldmark Twin 9");
+    write(
+        s -> {
+          s.variants().delete(id);
+          return true;
+        });
+    assertThat(store.<Optional<StoredVariant>>read(s -> s.variants().byId(id))).isEmpty();
+  }
+
+  @Test
+  void anEditCountsTheVersionUpAndAnOldOneIsRefused() {
+    assertThat(this.<Boolean>write(s -> s.variants().touch(BOAT, 0))).isTrue();
+    assertThat(this.<Boolean>write(s -> s.variants().touch(BOAT, 0))).isFalse();
+    assertThat(variant(BOAT).version()).isEqualTo(1);
+  }
+
+  /** A compartment of a new number, then the same with another capacity in place of the first. */
+  @Test
+  void aCompartmentIsSavedOverWhatItWas() {
+    CompartmentId id =
+        write(
+            s -> {
+              CompartmentId next = s.variants().nextCompartment();
+              s.variants().save(BOAT, compartment(next, "Trim pump", "0.8"));
+              return next;
+            });
+    write(
+        s -> {
+          s.variants().save(BOAT, compartment(id, "Trim pump", "0.9"));
+          return true;
+        });
+    Compartment saved = needs(BOAT).compartment(id);
+    assertThat(saved.name()).isEqualTo("Trim pump");
+    assertThat(saved.capacities())
+        .isEqualTo(Map.of(FillCondition.WITHOUT_FILTER, Volume.ofLitres("0.9")));
+    assertThat(saved.itemId()).contains(new ItemId(5));
+  }
+
+  private static Compartment compartment(CompartmentId id, String name, String litres) {
+    return new Compartment(
+        id,
+        name,
+        Compartment.Kind.GEARBOX,
+        Spec.ofKind(FluidKind.GEAR_OIL),
+        Optional.of(new ItemId(5)),
+        Map.of(FillCondition.WITHOUT_FILTER, Volume.ofLitres(litres)),
+        "",
+        Optional.empty());
+  }
+
+  /** The port sump has positions and a task; a loose compartment of its own has nothing. */
+  @Test
+  void whatRefersToACompartmentIsCounted() {
+    List<Use> uses = store.read(s -> s.variants().usesOfCompartment(PORT_SUMP));
+    assertThat(uses).extracting(Use::kind).contains(Use.Kind.POSITIONS, Use.Kind.TASKS);
+    CompartmentId loose =
+        write(
+            s -> {
+              CompartmentId next = s.variants().nextCompartment();
+              s.variants().save(BOAT, compartment(next, "Loose", "1"));
+              return next;
+            });
+    assertThat(store.<List<Use>>read(s -> s.variants().usesOfCompartment(loose))).isEmpty();
+    write(
+        s -> {
+          s.variants().deleteCompartment(loose);
+          return true;
+        });
+    assertThat(needs(BOAT).compartments()).extracting(Compartment::name).doesNotContain("Loose");
+  }
+
+  /** Position 1, the port oil filter, is replaced by task 2. */
+  @Test
+  void whatRefersToAPositionAndATaskIsCounted() {
+    assertThat(store.<List<Use>>read(s -> s.variants().usesOfPosition(new PositionId(1))))
+        .contains(new Use(Use.Kind.TASKS, 1));
+    assertThat(store.<List<Use>>read(s -> s.variants().tasks().usesOf(new TaskId(1))))
+        .extracting(Use::kind)
+        .contains(Use.Kind.RECORDS);
+  }
+
+  /** Saved as it was read, a task is the same; with its interval changed only that is. */
+  @Test
+  void aTaskIsSavedAsItIs() {
+    List<StoredTask> before = tasks(BOAT);
+    write(
+        s -> {
+          before.forEach(task -> s.variants().tasks().save(BOAT, task));
+          return true;
+        });
+    assertThat(tasks(BOAT)).isEqualTo(before);
+  }
+
+  /** A copy has the same tasks on its own compartments and positions. */
+  @Test
+  void theTasksOfACopyPointIntoTheCopy() {
+    UnitNeeds original = needs(BOAT);
+    long copy = write(s -> s.variants().add("Veldmark", "Twin 9", "copy"));
+    write(
+        s -> {
+          Map<CompartmentId, CompartmentId> compartments = new java.util.HashMap<>();
+          Map<PositionId, PositionId> positions = new java.util.HashMap<>();
+          original
+              .compartments()
+              .forEach(
+                  c -> {
+                    Compartment made = c.copy(s.variants().nextCompartment());
+                    s.variants().save(copy, made);
+                    compartments.put(c.id(), made.id());
+                  });
+          original
+              .positions()
+              .forEach(
+                  p -> {
+                    PositionId next = s.variants().nextPosition();
+                    s.variants().save(copy, p.copy(next, p.compartmentId().map(compartments::get)));
+                    positions.put(p.id(), next);
+                  });
+          s.variants().tasks().copy(BOAT, copy, compartments, positions);
+          return true;
+        });
+    List<StoredTask> copied = tasks(copy);
+    assertThat(copied).extracting(StoredTask::name).isEqualTo(names(tasks(BOAT)));
+    UnitNeeds own = needs(copy);
+    assertThat(copied)
+        .allSatisfy(
+            task -> {
+              task.compartment().ifPresent(id -> assertThat(own.compartment(id)).isNotNull());
+              task.position().ifPresent(id -> assertThat(own.position(id)).isNotNull());
+            });
+  }
+
+  private static List<String> names(List<StoredTask> tasks) {
+    return tasks.stream().map(StoredTask::name).toList();
+  }
+}
