@@ -19,6 +19,8 @@ class FleetAhead {
 
   private static final Duration BEFORE_MIDNIGHT = Duration.ofHours(1);
 
+  private static final int WEEKS_FIRST = 13;
+
   private final LonjaStore store;
   private final StoreClock clock;
 
@@ -38,7 +40,9 @@ class FleetAhead {
     store.keepDigests();
   }
 
+  /** First as far as most pages look, so that they need not wait for the rest. */
   private static int plans(FleetPicture fleet) {
+    fleet.plans(fleet.today().plusWeeks(WEEKS_FIRST));
     return fleet.plans(fleet.horizon()).size();
   }
 }

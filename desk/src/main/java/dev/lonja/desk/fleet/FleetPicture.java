@@ -38,6 +38,7 @@ public final class FleetPicture {
   public static final int HORIZON_YEARS = 2;
 
   private final LocalDate today;
+  private final List<Unit> units;
   private final Map<UnitId, UnitStand> stands;
   private final Map<UnitId, UnitInputs> gone;
   private final Map<MeterId, MeterStanding> meters;
@@ -56,6 +57,7 @@ public final class FleetPicture {
       CommonInputs common) {
     this.today = today;
     this.stands = stands;
+    this.units = stands.values().stream().map(UnitStand::unit).toList();
     this.gone = gone;
     this.meters = meters;
     this.common = common;
@@ -130,7 +132,7 @@ public final class FleetPicture {
 
   /** The units in service, in order of their codes. */
   public List<Unit> units() {
-    return stands.values().stream().map(UnitStand::unit).toList();
+    return units;
   }
 
   /** The meters of the units in service. */

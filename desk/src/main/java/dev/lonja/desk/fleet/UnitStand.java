@@ -78,7 +78,7 @@ final class UnitStand {
 
   /** Its occurrences up to a day, none of them after it has left the fleet. */
   UnitPlan plan(LocalDate until) {
-    UnitPlan known = upTo(until.isAfter(horizon()) ? until : horizon());
+    UnitPlan known = upTo(until);
     int within = 0;
     while (within < known.occurrences().size()
         && !known.occurrences().get(within).date().isAfter(until)) {
@@ -91,10 +91,6 @@ final class UnitStand {
             known.unitCode(),
             known.occurrences().subList(0, within),
             known.needs());
-  }
-
-  private LocalDate horizon() {
-    return today.plusYears(FleetPicture.HORIZON_YEARS);
   }
 
   /** What is planned up to a nearer day is how a longer plan begins, so one plan serves all. */

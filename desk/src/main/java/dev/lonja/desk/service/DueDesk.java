@@ -1,13 +1,13 @@
 package dev.lonja.desk.service;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -62,12 +62,12 @@ public class DueDesk {
   }
 
   private static List<Planned> planned(FleetPicture fleet, int weeks) {
-    List<UnitPlan> plans = fleet.plans(fleet.today().plusWeeks(weeks));
+    LocalDate until = fleet.today().plusWeeks(weeks);
     List<Planned> planned = new ArrayList<>();
-    for (int i = 0; i < plans.size(); i++) {
+    for (Unit unit : fleet.units()) {
       boolean next = true;
-      for (Occurrence occurrence : plans.get(i).occurrences()) {
-        planned.add(new Planned(fleet.units().get(i), occurrence, next));
+      for (Occurrence occurrence : fleet.planOf(unit, until).occurrences()) {
+        planned.add(new Planned(unit, occurrence, next));
         next = false;
       }
     }

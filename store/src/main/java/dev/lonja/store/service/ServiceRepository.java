@@ -9,6 +9,7 @@ import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
@@ -51,18 +52,55 @@ public final class ServiceRepository {
   /** The tasks of units as their variants have them, by unit, in order of entry. */
   public Map<UnitId, List<Task>> tasks(UnitScope units) {
     Map<TaskId, List<FluidRow>> byFluid = fluidRows();
-    return context
-        .select()
+    // the rows of a variant are read once, however many units are of it
+    Map<Long, List<Record>> rows =
+        context
+            .select(SERVICE.VARIANT_ID, SERVICE.NAME, TASK.asterisk())
+            .from(SERVICE)
+            .join(TASK)
+            .on(TASK.SERVICE_ID.eq(SERVICE.ID))
+            .orderBy(TASK.ID)
+            .fetchGroups(SERVICE.VARIANT_ID, row -> row);
+    Map<UnitId, Map<String, CountedBy>> meters = meters(units);
+    Map<UnitId, List<Task>> tasks = new HashMap<>();
+    context
+        .select(UNIT.ID, UNIT.VARIANT_ID)
         .from(UNIT)
-        .join(SERVICE)
-        .on(SERVICE.VARIANT_ID.eq(UNIT.VARIANT_ID))
-        .join(TASK)
-        .on(TASK.SERVICE_ID.eq(SERVICE.ID))
-        .leftJoin(METER)
-        .on(METER.UNIT_ID.eq(UNIT.ID), METER.NAME.eq(TASK.METER_NAME))
         .where(units.holds(UNIT.ID))
-        .orderBy(UNIT.ID, TASK.ID)
-        .fetchGroups(UNIT.ID, row -> task(row, byFluid));
+        .forEach(
+            unit -> {
+              Map<String, CountedBy> own = meters.getOrDefault(unit.value1(), Map.of());
+              tasks.put(
+                  unit.value1(),
+                  rows.getOrDefault(unit.value2(), List.of()).stream()
+                      .map(
+                          row ->
+                              task(
+                                  row,
+                                  byFluid,
+                                  Optional.ofNullable(own.get(row.get(TASK.METER_NAME)))))
+                      .toList());
+            });
+    return tasks;
+  }
+
+  /** The meter of a unit that a task counts by. */
+  private record CountedBy(MeterId id, MeterMeasure measure) {}
+
+  private Map<UnitId, Map<String, CountedBy>> meters(UnitScope units) {
+    Map<UnitId, Map<String, CountedBy>> meters = new HashMap<>();
+    context
+        .select(METER.UNIT_ID, METER.NAME, METER.ID, METER.MEASURE)
+        .from(METER)
+        .where(units.holds(METER.UNIT_ID))
+        .forEach(
+            row ->
+                meters
+                    .computeIfAbsent(row.value1(), id -> new HashMap<>())
+                    .put(
+                        row.value2(),
+                        new CountedBy(row.value3(), MeterMeasure.ofSymbol(row.value4()))));
+    return meters;
   }
 
   /** By unit and task, all records that have not been withdrawn, the latest last. */
@@ -153,16 +191,17 @@ public final class ServiceRepository {
             .map(tenths -> new MeterValue(tenths, measure(row))));
   }
 
-  private static Task task(Record row, Map<TaskId, List<FluidRow>> byFluid) {
+  private static Task task(
+      Record row, Map<TaskId, List<FluidRow>> byFluid, Optional<CountedBy> meter) {
     return new Task(
         row.get(TASK.ID),
         row.get(SERVICE.NAME),
         row.get(TASK.NAME),
         action(row),
-        timing(row, byFluid.getOrDefault(row.get(TASK.ID), List.of())));
+        timing(row, byFluid.getOrDefault(row.get(TASK.ID), List.of()), meter));
   }
 
-  private static Timing timing(Record row, List<FluidRow> byFluid) {
+  private static Timing timing(Record row, List<FluidRow> byFluid, Optional<CountedBy> meter) {
     if (row.get(TASK.WITH_TASK_ID) != null) {
       return new Timing.EveryNth(
           row.get(TASK.WITH_TASK_ID), Math.toIntExact(row.get(TASK.EVERY_NTH)));
@@ -175,12 +214,12 @@ public final class ServiceRepository {
     if (row.get(TASK.BEFORE_LAY_UP) == 1) {
       return new Timing.BeforeLayUp(Math.toIntExact(row.get(TASK.LEAD_DAYS)), List.of());
     }
-    Optional<MeterSpan> firstSpan = span(row, row.get(TASK.FIRST_INTERVAL_TENTHS));
+    Optional<MeterSpan> firstSpan = span(meter, row.get(TASK.FIRST_INTERVAL_TENTHS));
     Optional<Integer> firstMonths = months(row.get(TASK.FIRST_INTERVAL_MONTHS));
     boolean hasFirst = firstSpan.isPresent() || firstMonths.isPresent();
     return new Timing.ByInterval(
-        Optional.ofNullable(row.get(METER.ID)),
-        interval(row, row.get(TASK.INTERVAL_TENTHS), row.get(TASK.INTERVAL_MONTHS)),
+        meter.map(CountedBy::id),
+        interval(meter, row.get(TASK.INTERVAL_TENTHS), row.get(TASK.INTERVAL_MONTHS)),
         hasFirst ? Optional.of(new Interval(firstSpan, firstMonths)) : Optional.empty(),
         new Severity(
             BigDecimal.valueOf(row.get(TASK.SEVERITY_E4), SEVERITY_SCALE),
@@ -189,7 +228,7 @@ public final class ServiceRepository {
             .map(
                 fluid ->
                     new Timing.FluidInterval(
-                        fluid.fluidClass(), interval(row, fluid.tenths(), fluid.months())))
+                        fluid.fluidClass(), interval(meter, fluid.tenths(), fluid.months())))
             .toList(),
         Optional.empty());
   }
@@ -210,8 +249,9 @@ public final class ServiceRepository {
                     row.get(FLUID_INTERVAL.INTERVAL_MONTHS)));
   }
 
-  private static Interval interval(Record row, @Nullable Long tenths, @Nullable Long months) {
-    return new Interval(span(row, tenths), months(months));
+  private static Interval interval(
+      Optional<CountedBy> meter, @Nullable Long tenths, @Nullable Long months) {
+    return new Interval(span(meter, tenths), months(months));
   }
 
   private static Task.Action action(Record row) {
@@ -222,8 +262,9 @@ public final class ServiceRepository {
     };
   }
 
-  private static Optional<MeterSpan> span(Record row, @Nullable Long tenths) {
-    return Optional.ofNullable(tenths).map(t -> new MeterSpan(t, measure(row)));
+  /** A unit lacks no meter that its tasks count by; one that does is broken data and throws. */
+  private static Optional<MeterSpan> span(Optional<CountedBy> meter, @Nullable Long tenths) {
+    return Optional.ofNullable(tenths).map(t -> new MeterSpan(t, meter.orElseThrow().measure()));
   }
 
   private static Optional<Integer> months(@Nullable Long months) {
