@@ -103,7 +103,8 @@ class UnitsTest {
     Visitor.Page page = visitor.get("/fleet/GN-2");
     Visitor.Page refused =
         visitor.submit(page.form("/retire"), Map.of("why", "sold", "on", "2001-01-01"));
-    assertThat(refused.words()).contains("2001-01-01 is before its first day of service");
+    assertThat(refused.document().select("#leaves-on-wrong").text())
+        .contains("2001-01-01 is before its first day of service");
     Visitor.Page after =
         visitor.submit(page.form("/retire"), Map.of("why", "sold", "on", "2027-09-01"));
     assertThat(after.path()).isEqualTo("/fleet/GN-2");

@@ -108,6 +108,7 @@ class UnitController {
             .orElseGet(typed::problems);
     if (!problems.isEmpty()) {
       next.addFlashAttribute("problems", problems);
+      next.addFlashAttribute("sentKey", sent.key());
       next.addFlashAttribute("edit", form);
     }
     return "redirect:/fleet/" + code;
@@ -132,6 +133,7 @@ class UnitController {
             .orElseGet(typed::problems);
     if (!problems.isEmpty()) {
       next.addFlashAttribute("problems", problems);
+      next.addFlashAttribute("sentKey", sent.key());
       next.addFlashAttribute("on", on);
       next.addFlashAttribute("why", why);
     }
