@@ -2,62 +2,80 @@ package dev.lonja.bench;
 
 import dev.lonja.app.demo.DemoStore;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.net.CookieManager;
+import java.net.HttpURLConnection;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** A storekeeper with a browser. */
+/**
+ * A storekeeper with a browser. It waits for each answer in the thread that asked, since a client
+ * with threads of its own would take the processor from the server that is measured.
+ */
 final class SignedIn {
 
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
-  private static final int OK = 200;
 
   private final String base;
-  private final HttpClient client =
-      HttpClient.newBuilder()
-          .cookieHandler(new CookieManager())
-          .followRedirects(HttpClient.Redirect.NORMAL)
-          .build();
+  private final String session;
 
   SignedIn(String base) {
     this.base = base;
-    Matcher token = TOKEN.matcher(get("/sign-in"));
+    HttpURLConnection page = open("/sign-in", "");
+    Matcher token = TOKEN.matcher(body(page, HttpURLConnection.HTTP_OK));
     if (!token.find()) {
       throw new IllegalStateException("the sign-in page has no token");
     }
-    String form = "name=storekeeper&password=" + DemoStore.PASSWORD + "&_csrf=" + token.group(1);
-    send(
-        request("/sign-in")
-            .header("Content-Type", "application/x-www-form-urlencoded")
-            .POST(HttpRequest.BodyPublishers.ofString(form))
-            .build());
+    HttpURLConnection form = open("/sign-in", sessionOf(page).orElse(""));
+    form.setDoOutput(true);
+    form.setInstanceFollowRedirects(false);
+    send(form, "name=storekeeper&password=" + DemoStore.PASSWORD + "&_csrf=" + token.group(1));
+    body(form, HttpURLConnection.HTTP_MOVED_TEMP);
+    this.session = sessionOf(form).orElseThrow();
   }
 
   String get(String path) {
-    return send(request(path).GET().build());
+    return body(open(path, session), HttpURLConnection.HTTP_OK);
   }
 
-  private HttpRequest.Builder request(String path) {
-    return HttpRequest.newBuilder(URI.create(base + path));
-  }
-
-  private String send(HttpRequest request) {
+  private HttpURLConnection open(String path, String cookie) {
     try {
-      HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
-      if (answer.statusCode() != OK) {
-        throw new IllegalStateException(request.uri() + " answers " + answer.statusCode());
-      }
-      return answer.body();
+      HttpURLConnection connection =
+          (HttpURLConnection) URI.create(base + path).toURL().openConnection();
+      connection.setRequestProperty("Cookie", cookie);
+      return connection;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(e);
     }
+  }
+
+  private static void send(HttpURLConnection connection, String form) {
+    try {
+      connection.getOutputStream().write(form.getBytes(StandardCharsets.UTF_8));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String body(HttpURLConnection connection, int expected) {
+    try {
+      int status = connection.getResponseCode();
+      if (status != expected) {
+        throw new IllegalStateException(connection.getURL() + " answers " + status);
+      }
+      try (InputStream body = connection.getInputStream()) {
+        return new String(body.readAllBytes(), StandardCharsets.UTF_8);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static Optional<String> sessionOf(HttpURLConnection connection) {
+    return Optional.ofNullable(connection.getHeaderField("Set-Cookie"))
+        .map(header -> header.substring(0, header.indexOf(';')));
   }
 }

@@ -73,6 +73,11 @@ public final class LonjaStore implements AutoCloseable {
         configuration -> work.apply(new Session(configuration.dsl(), memory, seen)));
   }
 
+  /** How many writes this process has made; a read that begins now shows them all. */
+  public long writes() {
+    return memory.writes();
+  }
+
   /** Runs {@code work} in one transaction; an exception undoes all of it. */
   public <T> T write(Function<Session, T> work) {
     writing.lock();

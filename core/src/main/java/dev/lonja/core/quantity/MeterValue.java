@@ -1,7 +1,6 @@
 package dev.lonja.core.quantity;
 
 import java.math.BigDecimal;
-import java.util.Locale;
 
 /**
  * What a meter stands at: a point on its scale, held in whole tenths of an hour or kilometre, from
@@ -76,7 +75,7 @@ public record MeterValue(long tenths, MeterMeasure measure) implements Comparabl
   }
 
   static String text(long tenths) {
-    String whole = String.format(Locale.ROOT, "%,d", tenths / 10);
+    String whole = Thousands.apart(tenths / 10);
     return tenths % 10 == 0 ? whole : whole + "." + tenths % 10;
   }
 

@@ -3,6 +3,7 @@ package dev.lonja.desk.forecast;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
@@ -26,11 +27,13 @@ public class AheadDesk {
   }
 
   /** The plan line over so many weeks, with stock held against it. */
+  @KeptAnswer
   public Forecast all(int weeks) {
     return store.read(session -> Forecast.load(session, clock.today(), weeks));
   }
 
   /** The plan line of one item, or of the fluid it is a pack of; empty for an unknown item. */
+  @KeptAnswer
   public Optional<OfItem> item(ItemId itemId) {
     Forecast forecast = all(WEEKS);
     return forecast.subjectOf(itemId).map(subject -> new OfItem(forecast.plan(), subject));

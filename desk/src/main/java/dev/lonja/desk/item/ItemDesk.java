@@ -9,6 +9,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.PartFile;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -42,6 +43,7 @@ public class ItemDesk {
   }
 
   /** Empty for an unknown item. */
+  @KeptAnswer
   public Optional<ItemFile> file(ItemId itemId) {
     return store.read(session -> session.items().byId(itemId).map(item -> file(session, item)));
   }

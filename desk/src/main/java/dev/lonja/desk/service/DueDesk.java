@@ -2,7 +2,9 @@ package dev.lonja.desk.service;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.service.Due;
+import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -12,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /** Answers what falls due on all units in the coming weeks. */
@@ -24,6 +27,9 @@ public class DueDesk {
 
   private static final int FEED_WEEKS = 26;
 
+  /** More in one page would take a browser longer than a storekeeper waits. */
+  private static final int PART = 200;
+
   private final LonjaStore store;
   private final StoreClock clock;
 
@@ -32,8 +38,60 @@ public class DueDesk {
     this.clock = clock;
   }
 
-  /** What falls due, with the classes of all units in service, in order of their codes. */
-  public record Coming(List<Planned> planned, List<Unit.UnitClass> classes) {}
+  /** In which order occurrences are listed. */
+  public enum Order {
+    DAY(Comparator.comparing(Planned::date).thenComparing(Planned::code)),
+    UNIT(Comparator.comparing(Planned::code).thenComparing(Planned::date));
+
+    private final Comparator<Planned> order;
+
+    Order(Comparator<Planned> order) {
+      this.order = order;
+    }
+  }
+
+  /** Which occurrences are listed. */
+  public enum Show {
+    ALL(planned -> true),
+    OVERDUE(planned -> planned.occurrence().leading().isOverdue()),
+    NO_RECORD(Planned::lacksRecord);
+
+    private final Predicate<Planned> lets;
+
+    Show(Predicate<Planned> lets) {
+      this.lets = lets;
+    }
+  }
+
+  /**
+   * What is asked for.
+   *
+   * @param unitClass the code of a class, or empty for all
+   * @param part which part of the list, 1 for the first; the nearest there is where there is none
+   */
+  public record Choice(String unitClass, Order order, Show show, int part) {
+
+    boolean lets(Planned planned) {
+      return (unitClass.isEmpty() || planned.unit().unitClass().code().equals(unitClass))
+          && show.lets.test(planned);
+    }
+  }
+
+  /**
+   * A part of what falls due.
+   *
+   * @param count how many occurrences there are in all parts
+   * @param classes those of all units in service, in order of their codes
+   */
+  public record Coming(
+      int count, int part, int parts, List<Listed> listed, List<Unit.UnitClass> classes) {}
+
+  /**
+   * An occurrence on the list.
+   *
+   * @param spread how sure its day is; empty where it rests on plans and not on readings
+   */
+  public record Listed(Planned planned, Optional<DueSpread> spread) {}
 
   /**
    * An occurrence with its unit.
@@ -47,18 +105,43 @@ public class DueDesk {
       return occurrence.tasks().stream()
           .anyMatch(task -> task.due().flags().contains(Due.Flag.NO_RECORD));
     }
+
+    private LocalDate date() {
+      return occurrence.date();
+    }
+
+    private String code() {
+      return unit.code();
+    }
   }
 
-  /** All occurrences of the coming 13 weeks, by unit. */
-  public Coming coming() {
+  /** Occurrences of the coming 13 weeks. */
+  @KeptAnswer
+  public Coming coming(Choice choice) {
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
+    List<Planned> all =
+        planned(fleet, WEEKS).stream().filter(choice::lets).sorted(choice.order().order).toList();
+    int parts = Math.max(1, (all.size() + PART - 1) / PART);
+    int part = Math.min(Math.max(choice.part(), 1), parts);
     return new Coming(
-        planned(fleet, WEEKS),
+        all.size(),
+        part,
+        parts,
+        all.stream().skip((part - 1L) * PART).limit(PART).map(p -> listed(fleet, p)).toList(),
         fleet.units().stream()
             .map(Unit::unitClass)
             .distinct()
             .sorted(Comparator.comparing(Unit.UnitClass::code))
             .toList());
+  }
+
+  private static Listed listed(FleetPicture fleet, Planned planned) {
+    return new Listed(
+        planned,
+        planned.isNext()
+            ? Optional.of(
+                DueSpread.of(planned.occurrence().leading(), fleet.today(), fleet.horizon()))
+            : Optional.empty());
   }
 
   private static List<Planned> planned(FleetPicture fleet, int weeks) {

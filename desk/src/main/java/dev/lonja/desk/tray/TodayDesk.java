@@ -11,6 +11,7 @@ import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.Substitute;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -81,6 +82,7 @@ public class TodayDesk {
   /** A unit with tasks that are overdue. */
   public record Late(Unit unit, List<Due> dues) {}
 
+  @KeptAnswer
   public Week week() {
     return store.read(session -> new Page(session, clock.today()).week());
   }

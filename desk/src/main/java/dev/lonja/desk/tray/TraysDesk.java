@@ -5,6 +5,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
@@ -47,6 +48,7 @@ public class TraysDesk {
   /** Trays that are open, and those handed over of late. */
   public record Rack(List<OnRack> open, List<OnRack> handedOver) {}
 
+  @KeptAnswer
   public Rack rack(Viewer viewer) {
     return store.read(
         session -> {
@@ -89,6 +91,7 @@ public class TraysDesk {
   public record OpenTray(OnRack onRack, Map<ItemId, Item> items) {}
 
   /** Empty for a tray that is not known, or not to be seen. */
+  @KeptAnswer
   public Optional<TrayFile> tray(TrayId id, Viewer viewer) {
     return store.read(
         session ->

@@ -3,6 +3,7 @@ package dev.lonja.desk.unit;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -41,6 +42,7 @@ public class FleetDesk {
   public record Retired(Unit unit, LocalDate retiredOn, List<AuditLog.Line> events) {}
 
   /** All units in service, the next due first. */
+  @KeptAnswer
   public List<Row> all() {
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
     return fleet.units().stream()
@@ -53,6 +55,7 @@ public class FleetDesk {
   }
 
   /** The file of a unit in service; empty for any other code. */
+  @KeptAnswer
   public Optional<UnitRecord> unit(String code) {
     return store.read(
         session ->

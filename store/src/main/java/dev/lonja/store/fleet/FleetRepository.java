@@ -39,6 +39,7 @@ import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.part.BoxRepository;
+import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.UnitScope;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -49,6 +50,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.SelectOnConditionStep;
 import org.jooq.impl.DSL;
@@ -57,6 +59,8 @@ import org.jooq.impl.DSL;
  * The machines and what they are made of. Everything is read for the whole fleet in one statement.
  */
 public final class FleetRepository {
+
+  private static final FixedQuery USERS = users();
 
   private final DSLContext context;
 
@@ -80,6 +84,10 @@ public final class FleetRepository {
   }
 
   private static Condition serves(LocalDate day) {
+    return serves(DSL.val(day, UNIT.RETIRED_ON));
+  }
+
+  private static Condition serves(Field<LocalDate> day) {
     return UNIT.RETIRED_ON.isNull().or(UNIT.RETIRED_ON.gt(day));
   }
 
@@ -260,24 +268,30 @@ public final class FleetRepository {
    * deviate to it, in order.
    */
   public List<String> unitsThatUse(ItemId itemId, LocalDate day) {
+    return USERS.with(context, day, itemId, itemId, itemId).fetch(UNIT.CODE);
+  }
+
+  /** Given first the day, then the item for compartments, positions and deviations. */
+  private static FixedQuery users() {
     Condition variantTakesIt =
         UNIT.VARIANT_ID.in(
             DSL.select(COMPARTMENT.VARIANT_ID)
                 .from(COMPARTMENT)
-                .where(COMPARTMENT.ITEM_ID.eq(itemId))
+                .where(COMPARTMENT.ITEM_ID.eq(FixedQuery.given(COMPARTMENT.ITEM_ID)))
                 .union(
                     DSL.select(POSITION.VARIANT_ID)
                         .from(POSITION)
-                        .where(POSITION.ITEM_ID.eq(itemId))));
+                        .where(POSITION.ITEM_ID.eq(FixedQuery.given(POSITION.ITEM_ID)))));
     Condition deviatesToIt =
         UNIT.ID.in(
-            DSL.select(DEVIATION.UNIT_ID).from(DEVIATION).where(DEVIATION.ITEM_ID.eq(itemId)));
-    return context
-        .select(UNIT.CODE)
-        .from(UNIT)
-        .where(serves(day), variantTakesIt.or(deviatesToIt))
-        .orderBy(UNIT.CODE)
-        .fetch(UNIT.CODE);
+            DSL.select(DEVIATION.UNIT_ID)
+                .from(DEVIATION)
+                .where(DEVIATION.ITEM_ID.eq(FixedQuery.given(DEVIATION.ITEM_ID))));
+    return FixedQuery.of(
+        DSL.select(UNIT.CODE)
+            .from(UNIT)
+            .where(serves(FixedQuery.given(UNIT.RETIRED_ON)), variantTakesIt.or(deviatesToIt))
+            .orderBy(UNIT.CODE));
   }
 
   private Map<Long, List<Compartment>> compartments() {

@@ -39,6 +39,29 @@ public final class KeepingRepository {
               .where(Bound.oneOfGiven(SUPPLY.ITEM_ID))
               .groupBy(SUPPLY.ITEM_ID));
 
+  private static final FixedQuery BINS =
+      FixedQuery.of(
+          DSL.select(BIN.ID, BIN.ADDRESS, ITEM.MEASURE, ITEM_BIN.LEAST_MICRO, ITEM_BIN.MOST_MICRO)
+              .from(ITEM_BIN)
+              .join(BIN)
+              .on(BIN.ID.eq(ITEM_BIN.BIN_ID))
+              .join(ITEM)
+              .on(ITEM.ID.eq(ITEM_BIN.ITEM_ID))
+              .where(ITEM_BIN.ITEM_ID.eq(FixedQuery.given(ITEM_BIN.ITEM_ID)))
+              .orderBy(BIN.WALK_ORDER));
+
+  private static final FixedQuery SUPPLIES =
+      FixedQuery.of(
+          DSL.select(SUPPLY.fields())
+              .select(SUPPLIER.ID, SUPPLIER.NAME, SUPPLIER.LEAD_DAYS, ITEM.MEASURE)
+              .from(SUPPLY)
+              .join(SUPPLIER)
+              .on(SUPPLIER.ID.eq(SUPPLY.SUPPLIER_ID))
+              .join(ITEM)
+              .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
+              .where(SUPPLY.ITEM_ID.eq(FixedQuery.given(SUPPLY.ITEM_ID)))
+              .orderBy(SUPPLY.PRICE_E4, SUPPLIER.NAME));
+
   private final DSLContext context;
 
   /** A picture of an item as a browser shows it. */
@@ -70,15 +93,7 @@ public final class KeepingRepository {
 
   /** The bins of an item in walking order, with how much each should hold. */
   public List<ItemBin> bins(ItemId itemId) {
-    return context
-        .select()
-        .from(ITEM_BIN)
-        .join(BIN)
-        .on(BIN.ID.eq(ITEM_BIN.BIN_ID))
-        .join(ITEM)
-        .on(ITEM.ID.eq(ITEM_BIN.ITEM_ID))
-        .where(ITEM_BIN.ITEM_ID.eq(itemId))
-        .orderBy(BIN.WALK_ORDER)
+    return BINS.with(context, itemId)
         .fetch(
             row -> {
               Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
@@ -153,16 +168,7 @@ public final class KeepingRepository {
 
   /** Who supplies an item, the cheapest first. */
   public List<Supply> supplies(ItemId itemId, Currency currency) {
-    return context
-        .select()
-        .from(SUPPLY)
-        .join(SUPPLIER)
-        .on(SUPPLIER.ID.eq(SUPPLY.SUPPLIER_ID))
-        .join(ITEM)
-        .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
-        .where(SUPPLY.ITEM_ID.eq(itemId))
-        .orderBy(SUPPLY.PRICE_E4, SUPPLIER.NAME)
-        .fetch(row -> supply(row, currency));
+    return SUPPLIES.with(context, itemId).fetch(row -> supply(row, currency));
   }
 
   private static Supply supply(Record row, Currency currency) {

@@ -87,6 +87,11 @@ public final class LedgerRepository {
               .and(STOCK.QUANTITY_MICRO.gt(0L))
               .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER));
 
+  private static final FixedQuery LATEST = lines(DSL.noCondition());
+  private static final FixedQuery LATEST_OF =
+      lines(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)));
+  private static final FixedQuery LINE = lines(MOVEMENT.ID.eq(FixedQuery.given(MOVEMENT.ID)));
+
   private final DSLContext context;
   private final Currency currency;
 
@@ -288,16 +293,16 @@ public final class LedgerRepository {
 
   /** The latest movements of an item, newest first. */
   public List<LedgerLine> latest(ItemId itemId, int most) {
-    return lines(MOVEMENT.ITEM_ID.eq(itemId), most);
+    return LATEST_OF.with(context, itemId, (long) most).fetch(this::ledgerLine);
   }
 
   /** The latest movements of the store, newest first. */
   public List<LedgerLine> latest(int most) {
-    return lines(DSL.noCondition(), most);
+    return LATEST.with(context, (long) most).fetch(this::ledgerLine);
   }
 
   public Optional<LedgerLine> line(long movementId) {
-    return lines(MOVEMENT.ID.eq(movementId), 1).stream().findFirst();
+    return LINE.with(context, movementId, 1L).fetchOptional(this::ledgerLine);
   }
 
   /**
@@ -377,22 +382,23 @@ public final class LedgerRepository {
         .as(name);
   }
 
-  private List<LedgerLine> lines(Condition condition, int most) {
-    return context
-        .select()
-        .from(MOVEMENT)
-        .join(ITEM)
-        .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
-        .join(LOT)
-        .on(LOT.ID.eq(MOVEMENT.LOT_ID))
-        .join(BIN)
-        .on(BIN.ID.eq(MOVEMENT.BIN_ID))
-        .leftJoin(TRAY)
-        .on(TRAY.NUMBER.eq(MOVEMENT.REFERENCE))
-        .where(condition)
-        .orderBy(MOVEMENT.ID.desc())
-        .limit(most)
-        .fetch(this::ledgerLine);
+  /** Given first what the condition asks for, then how many lines at most. */
+  private static FixedQuery lines(Condition condition) {
+    return FixedQuery.of(
+        DSL.select(MOVEMENT.fields())
+            .select(ITEM.MEASURE, LOT.CODE, BIN.ADDRESS, TRAY.MECHANIC)
+            .from(MOVEMENT)
+            .join(ITEM)
+            .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
+            .join(LOT)
+            .on(LOT.ID.eq(MOVEMENT.LOT_ID))
+            .join(BIN)
+            .on(BIN.ID.eq(MOVEMENT.BIN_ID))
+            .leftJoin(TRAY)
+            .on(TRAY.NUMBER.eq(MOVEMENT.REFERENCE))
+            .where(condition)
+            .orderBy(MOVEMENT.ID.desc())
+            .limit(FixedQuery.given(MOVEMENT.ID)));
   }
 
   private LedgerLine ledgerLine(Record row) {

@@ -16,17 +16,30 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.NextNumber;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 
 /** Trays; every change checks the version it was based on. */
 public final class TrayRepository {
+
+  private static final TrayQueries BY_ID =
+      TrayQueries.of(() -> TRAY.ID.eq(FixedQuery.given(TRAY.ID)));
+  private static final TrayQueries BY_NUMBER =
+      TrayQueries.of(() -> TRAY.NUMBER.equalIgnoreCase(FixedQuery.given(TRAY.NUMBER)));
+  private static final TrayQueries OPEN =
+      TrayQueries.of(() -> TRAY.STATE.eq(Tray.State.OPEN.name()));
+  private static final TrayQueries HANDED_OVER_SINCE =
+      TrayQueries.of(
+          () ->
+              TRAY.STATE
+                  .eq(Tray.State.HANDED_OVER.name())
+                  .and(TRAY.HANDED_OVER_ON.ge(FixedQuery.given(TRAY.HANDED_OVER_ON))));
 
   private final DSLContext context;
 
@@ -35,21 +48,21 @@ public final class TrayRepository {
   }
 
   public Optional<Tray> byId(TrayId id) {
-    return where(TRAY.ID.eq(id)).stream().findFirst();
+    return trays(BY_ID, id).stream().findFirst();
   }
 
   public Optional<Tray> byNumber(String number) {
-    return where(TRAY.NUMBER.equalIgnoreCase(number)).stream().findFirst();
+    return trays(BY_NUMBER, number).stream().findFirst();
   }
 
   /** Open trays in order of day and number. */
   public List<Tray> open() {
-    return where(TRAY.STATE.eq(Tray.State.OPEN.name()));
+    return trays(OPEN);
   }
 
   /** Trays handed over on or after {@code day}. */
   public List<Tray> handedOverSince(LocalDate day) {
-    return where(TRAY.STATE.eq(Tray.State.HANDED_OVER.name()).and(TRAY.HANDED_OVER_ON.ge(day)));
+    return trays(HANDED_OVER_SINCE, day);
   }
 
   /** Adds an empty open tray with the next number. */
@@ -214,36 +227,14 @@ public final class TrayRepository {
         == 1;
   }
 
-  private List<Tray> where(Condition condition) {
+  private List<Tray> trays(TrayQueries queries, Object... given) {
     Map<TrayId, List<TaskId>> tasks =
-        context
-            .select(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID)
-            .from(TRAY_TASK)
-            .join(TRAY)
-            .on(TRAY.ID.eq(TRAY_TASK.TRAY_ID))
-            .where(condition)
-            .orderBy(TRAY_TASK.ID)
-            .fetchGroups(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID);
+        queries.tasks().with(context, given).fetchGroups(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID);
     Map<TrayId, List<TrayLine>> lines =
-        context
-            .select()
-            .from(TRAY_LINE)
-            .join(TRAY)
-            .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
-            .join(ITEM)
-            .on(ITEM.ID.eq(TRAY_LINE.ITEM_ID))
-            .join(BIN)
-            .on(BIN.ID.eq(ITEM.HOME_BIN_ID))
-            .where(condition)
-            .orderBy(TRAY_LINE.ID)
-            .fetchGroups(TRAY_LINE.TRAY_ID, TrayRepository::line);
-    return context
-        .select()
-        .from(TRAY)
-        .join(UNIT)
-        .on(UNIT.ID.eq(TRAY.UNIT_ID))
-        .where(condition)
-        .orderBy(TRAY.PLANNED_ON, TRAY.NUMBER)
+        queries.lines().with(context, given).fetchGroups(TRAY_LINE.TRAY_ID, TrayRepository::line);
+    return queries
+        .trays()
+        .with(context, given)
         .fetch(
             row ->
                 tray(

@@ -87,7 +87,7 @@ final class TideLine {
   }
 
   private void water(Svg svg) {
-    String toFloor = point('L', WIDTH - RIGHT, y(0)) + point('L', LEFT, y(0)) + "Z";
+    String toFloor = new Svg.Path().lineTo(WIDTH - RIGHT, y(0)).lineTo(LEFT, y(0)).data() + "Z";
     svg.path(line(left -> Math.max(left, 0)) + toFloor, "fill=\"#d3dedb\"");
     svg.path(line(left -> Math.min(left, 0)) + toFloor, "fill=\"#f0d2ca\"");
     svg.path(line(left -> left), "fill=\"none\" stroke=\"#0e2b33\" stroke-width=\"2.6\"");
@@ -97,14 +97,14 @@ final class TideLine {
   private String line(DoubleUnaryOperator bound) {
     Quantity left = subject.free();
     double height = y(bound.applyAsDouble(amount(left)));
-    StringBuilder line = new StringBuilder(point('M', x(today), height));
+    Svg.Path line = new Svg.Path().moveTo(x(today), height);
     for (Demand demand : subject.demands()) {
-      line.append(point('L', x(demand.date()), height));
+      line.lineTo(x(demand.date()), height);
       left = left.minus(demand.quantity());
       height = y(bound.applyAsDouble(amount(left)));
-      line.append(point('L', x(demand.date()), height));
+      line.lineTo(x(demand.date()), height);
     }
-    return line + point('L', WIDTH - RIGHT, height);
+    return line.lineTo(WIDTH - RIGHT, height).data();
   }
 
   private void shortDay(Svg svg) {
@@ -142,10 +142,6 @@ final class TideLine {
 
   private static double amount(Quantity quantity) {
     return quantity.amount().doubleValue();
-  }
-
-  private static String point(char command, double x, double y) {
-    return String.format(Locale.ROOT, "%c%.1f %.1f", command, x, y);
   }
 
   private static String plain(double value) {

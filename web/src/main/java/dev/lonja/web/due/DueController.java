@@ -37,8 +37,8 @@ class DueController {
       @RequestParam(defaultValue = "all") String show,
       @RequestParam(defaultValue = "1") int page,
       Model model) {
-    DuePage.Choice choice = new DuePage.Choice(unitClass, sort, show, page);
-    model.addAttribute("view", DuePage.view(desk.coming(), choice, clock.today()));
+    DueDesk.Choice choice = new DueQuery(unitClass, sort, show, page).choice();
+    model.addAttribute("view", DuePage.view(desk.coming(choice), choice, clock.today()));
     return "due/due";
   }
 

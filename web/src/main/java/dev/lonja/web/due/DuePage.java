@@ -6,105 +6,66 @@ import dev.lonja.core.service.DueSpread;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.desk.service.DueDesk;
 import dev.lonja.web.frame.Words;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.springframework.web.util.UriUtils;
 
 /** Says in words what falls due, as it was asked for. */
 final class DuePage {
 
-  /** More in one page would take a browser longer than a storekeeper waits. */
-  private static final int PAGE = 200;
-
   private final DueDesk.Coming coming;
-  private final Choice choice;
+  private final DueDesk.Choice choice;
   private final LocalDate today;
+  private final DueRuler ruler;
 
-  /**
-   * What to show.
-   *
-   * @param unitClass the code of a class, or empty for all
-   * @param sort day or unit
-   * @param show all, overdue or no-record
-   * @param page which stretch of the list, 1 for the first
-   */
-  public record Choice(String unitClass, String sort, String show, int page) {
-
-    String query(String aClass, String aSort, String aShow) {
-      return "?unitClass=" + aClass + "&sort=" + aSort + "&show=" + aShow;
-    }
-
-    String page(int number) {
-      return query(unitClass, sort, show) + "&page=" + number;
-    }
-  }
-
-  private DuePage(DueDesk.Coming coming, Choice choice, LocalDate today) {
+  private DuePage(DueDesk.Coming coming, DueDesk.Choice choice, LocalDate today) {
     this.coming = coming;
     this.choice = choice;
     this.today = today;
+    this.ruler = new DueRuler(today, DueDesk.WEEKS);
   }
 
-  static DueView view(DueDesk.Coming coming, Choice choice, LocalDate today) {
+  static DueView view(DueDesk.Coming coming, DueDesk.Choice choice, LocalDate today) {
     return new DuePage(coming, choice, today).view();
   }
 
   private DueView view() {
-    List<DueDesk.Planned> shown =
-        coming.planned().stream().filter(this::isShown).sorted(order()).toList();
-    int pages = Math.max(1, (shown.size() + PAGE - 1) / PAGE);
-    int page = Math.min(Math.max(choice.page(), 1), pages);
-    List<DueDesk.Planned> listed = shown.stream().skip((page - 1L) * PAGE).limit(PAGE).toList();
+    int part = coming.part();
     return new DueView(
-        Words.count(shown.size(), "occurrence", "occurrences")
+        Words.count(coming.count(), "occurrence", "occurrences")
             + " in "
             + DueDesk.WEEKS
             + " weeks"
-            + (pages == 1 ? "" : ", part " + page + " of " + pages),
-        page == 1 ? "" : choice.page(page - 1),
-        page == pages ? "" : choice.page(page + 1),
+            + (coming.parts() == 1 ? "" : ", part " + part + " of " + coming.parts()),
+        part == 1 ? "" : part(part - 1),
+        part == coming.parts() ? "" : part(part + 1),
         DueRuler.scale(today, DueDesk.WEEKS),
         classes(),
-        List.of(sort("day", "by day"), sort("unit", "by unit")),
-        List.of(show("all", "all"), show("overdue", "overdue"), show("no-record", "no record")),
-        listed.stream().map(this::row).toList(),
-        weeks(listed));
+        List.of(order(DueDesk.Order.DAY, "by day"), order(DueDesk.Order.UNIT, "by unit")),
+        List.of(
+            show(DueDesk.Show.ALL, "all"),
+            show(DueDesk.Show.OVERDUE, "overdue"),
+            show(DueDesk.Show.NO_RECORD, "no record")),
+        coming.listed().stream().map(this::row).toList(),
+        weeks());
   }
 
-  private boolean isShown(DueDesk.Planned planned) {
-    boolean ofClass =
-        choice.unitClass().isEmpty()
-            || planned.unit().unitClass().code().equals(choice.unitClass());
-    return ofClass
-        && switch (choice.show()) {
-          case "overdue" -> planned.occurrence().leading().isOverdue();
-          case "no-record" -> planned.lacksRecord();
-          default -> true;
-        };
-  }
-
-  private Comparator<DueDesk.Planned> order() {
-    Comparator<DueDesk.Planned> byDay =
-        Comparator.comparing(planned -> planned.occurrence().date());
-    Comparator<DueDesk.Planned> byUnit = Comparator.comparing(planned -> planned.unit().code());
-    return choice.sort().equals("unit") ? byUnit.thenComparing(byDay) : byDay.thenComparing(byUnit);
-  }
-
-  private DueView.Row row(DueDesk.Planned planned) {
+  private DueView.Row row(DueDesk.Listed listed) {
+    DueDesk.Planned planned = listed.planned();
     Occurrence occurrence = planned.occurrence();
     Due due = occurrence.leading();
-    Optional<DueSpread> spread =
-        planned.isNext() ? Optional.of(UnitRuler.spread(occurrence, today)) : Optional.empty();
-    DueRuler.Post post = new DueRuler.Post(occurrence.date(), due.isOverdue(), spread);
+    DueRuler.Post post = new DueRuler.Post(occurrence.date(), due.isOverdue(), listed.spread());
     String code = planned.unit().code();
     String day = Words.day(occurrence.date(), today);
     return new DueView.Row(
-        new DueView.Day(day, occurrence.date().toString(), spread.map(this::span).orElse("")),
+        new DueView.Day(
+            day, occurrence.date().toString(), listed.spread().map(this::span).orElse("")),
         code,
         occurrence.title(),
         occurrence.tasks().stream()
@@ -112,7 +73,7 @@ final class DuePage {
             .collect(Collectors.joining(", ")),
         due.task().id(),
         DueWording.why(due, today),
-        DueRuler.draw(today, DueDesk.WEEKS, List.of(post), code + ": planned " + day),
+        ruler.draw(List.of(post), code + ": planned " + day),
         DueWording.state(due, today),
         planned.lacksRecord());
   }
@@ -129,15 +90,17 @@ final class DuePage {
         .orElse("");
   }
 
-  private List<DueView.Week> weeks(List<DueDesk.Planned> shown) {
+  private List<DueView.Week> weeks() {
     Map<IsoWeek, List<DueView.Entry>> weeks = new TreeMap<>();
-    for (DueDesk.Planned planned : shown) {
-      LocalDate day = planned.occurrence().date();
+    for (DueDesk.Listed listed : coming.listed()) {
+      Occurrence occurrence = listed.planned().occurrence();
       weeks
-          .computeIfAbsent(IsoWeek.of(day), week -> new ArrayList<>())
+          .computeIfAbsent(IsoWeek.of(occurrence.date()), week -> new ArrayList<>())
           .add(
               new DueView.Entry(
-                  Words.weekdayAndDay(day), planned.unit().code(), planned.occurrence().title()));
+                  Words.weekdayAndDay(occurrence.date()),
+                  listed.planned().unit().code(),
+                  occurrence.title()));
     }
     return weeks.entrySet().stream()
         .map(
@@ -158,16 +121,29 @@ final class DuePage {
 
   private DueView.Choice unitClass(String code, String words) {
     return new DueView.Choice(
-        words, choice.query(code, choice.sort(), choice.show()), code.equals(choice.unitClass()));
+        words, query(code, choice.order(), choice.show()), code.equals(choice.unitClass()));
   }
 
-  private DueView.Choice sort(String sort, String words) {
+  private DueView.Choice order(DueDesk.Order order, String words) {
     return new DueView.Choice(
-        words, choice.query(choice.unitClass(), sort, choice.show()), sort.equals(choice.sort()));
+        words, query(choice.unitClass(), order, choice.show()), order == choice.order());
   }
 
-  private DueView.Choice show(String show, String words) {
+  private DueView.Choice show(DueDesk.Show show, String words) {
     return new DueView.Choice(
-        words, choice.query(choice.unitClass(), choice.sort(), show), show.equals(choice.show()));
+        words, query(choice.unitClass(), choice.order(), show), show == choice.show());
+  }
+
+  private String part(int number) {
+    return query(choice.unitClass(), choice.order(), choice.show()) + "&page=" + number;
+  }
+
+  private static String query(String unitClass, DueDesk.Order order, DueDesk.Show show) {
+    return "?unitClass="
+        + UriUtils.encode(unitClass, StandardCharsets.UTF_8)
+        + "&sort="
+        + DueQuery.of(order)
+        + "&show="
+        + DueQuery.of(show);
   }
 }

@@ -21,26 +21,29 @@ public final class DueRuler {
   private static final int LEFT = 6;
   private static final int RIGHT = 6;
 
-  /** Something planned on a day, with how sure that day is where it can be said. */
-  record Post(LocalDate day, boolean overdue, Optional<DueSpread> spread) {}
-
   private final LocalDate today;
   private final LocalDate end;
-  private final Svg svg;
+  private final String ticks;
 
-  private DueRuler(LocalDate today, int weeks, String title) {
+  /** A ruler of so many weeks from today, on which one unit after the other can be drawn. */
+  DueRuler(LocalDate today, int weeks) {
     this.today = today;
     this.end = today.plusWeeks(weeks);
-    this.svg = new Svg(WIDTH, HEIGHT, title);
+    this.ticks = ticks();
   }
 
-  static String draw(LocalDate today, int weeks, List<Post> posts, String title) {
-    DueRuler ruler = new DueRuler(today, weeks, title);
-    posts.forEach(ruler::bar);
-    ruler.scale();
-    posts.forEach(ruler::post);
-    return ruler.svg.done();
+  String draw(List<Post> posts, String title) {
+    Svg svg = new Svg(WIDTH, HEIGHT, title);
+    posts.forEach(post -> bar(svg, post));
+    svg.line(LEFT, BASE, WIDTH - RIGHT, BASE, "stroke=\"#0e2b33\" stroke-width=\"1.6\"");
+    svg.line(LEFT, 4, LEFT, HEIGHT - 2, "stroke=\"#0e2b33\" stroke-width=\"2.4\"");
+    svg.path(ticks, "stroke=\"#44606a\" stroke-width=\"1\"");
+    posts.forEach(post -> post(svg, post));
+    return svg.done();
   }
+
+  /** Something planned on a day, with how sure that day is where it can be said. */
+  record Post(LocalDate day, boolean overdue, Optional<DueSpread> spread) {}
 
   public static String scale(LocalDate today, int weeks) {
     return "Ruler: today to "
@@ -48,20 +51,20 @@ public final class DueRuler {
         + ", a tick a week, long at the first of a month; post: planned day, bar: P10 to P90";
   }
 
-  private void scale() {
-    svg.line(LEFT, BASE, WIDTH - RIGHT, BASE, "stroke=\"#0e2b33\" stroke-width=\"1.6\"");
-    svg.line(LEFT, 4, LEFT, HEIGHT - 2, "stroke=\"#0e2b33\" stroke-width=\"2.4\"");
+  /** All ticks as one path: a page has the ruler a hundred times. */
+  private String ticks() {
+    Svg.Path path = new Svg.Path();
     for (LocalDate day = today.plusDays(1); day.isBefore(end); day = day.plusDays(1)) {
       boolean month = day.getDayOfMonth() == 1;
       if (month || day.getDayOfWeek() == DayOfWeek.MONDAY) {
-        svg.line(
-            x(day), BASE, x(day), BASE + (month ? 9 : 4), "stroke=\"#44606a\" stroke-width=\"1\"");
+        path.moveTo(x(day), BASE).lineTo(x(day), BASE + (month ? 9 : 4));
       }
     }
+    return path.data();
   }
 
   /** Open to the right if nine chances in ten lie beyond the ruler. */
-  private void bar(Post post) {
+  private void bar(Svg svg, Post post) {
     Optional<LocalDate> from = post.spread().flatMap(DueSpread::p10);
     if (from.isEmpty() || from.get().isAfter(end)) {
       return;
@@ -71,7 +74,7 @@ public final class DueRuler {
     svg.rect(x(from.get()), 12, width, BASE - 12, "fill=\"#9fc3c6\"");
   }
 
-  private void post(Post post) {
+  private void post(Svg svg, Post post) {
     if (!post.day().isAfter(end)) {
       String colour = post.overdue() ? "#b8361c" : "#0b6573";
       svg.rect(x(post.day()) - 3, 7, 6, BASE - 7, "fill=\"" + colour + "\"");

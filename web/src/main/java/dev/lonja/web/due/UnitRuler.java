@@ -33,10 +33,10 @@ public final class UnitRuler {
             .collect(Collectors.joining(", "));
     String title =
         unitCode + (days.isEmpty() ? ": nothing planned on the ruler" : ": planned " + days);
-    return DueRuler.draw(today, WEEKS, posts, title);
+    return new DueRuler(today, WEEKS).draw(posts, title);
   }
 
-  static DueSpread spread(Occurrence occurrence, LocalDate today) {
+  private static DueSpread spread(Occurrence occurrence, LocalDate today) {
     return DueSpread.of(occurrence.leading(), today, today.plusYears(FleetPicture.HORIZON_YEARS));
   }
 }

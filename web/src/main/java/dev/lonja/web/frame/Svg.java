@@ -1,6 +1,5 @@
 package dev.lonja.web.frame;
 
-import java.util.Locale;
 import org.springframework.web.util.HtmlUtils;
 
 /** Builds a drawing as SVG text; everything that comes from data is escaped. */
@@ -26,17 +25,10 @@ public final class Svg {
   }
 
   private Svg(int width, int height, String shownWidth, String title, String role) {
-    text.append(
-        String.format(
-            Locale.ROOT,
-            "<svg viewBox=\"0 0 %d %d\" width=\"%s\" font-family=\"Words\" role=\"%s\" aria-label=\"%s\" "
-                + "xmlns=\"http://www.w3.org/2000/svg\"><title>%s</title>",
-            width,
-            height,
-            shownWidth,
-            role,
-            escape(title),
-            escape(title)));
+    String escaped = escape(title);
+    put("<svg viewBox=\"0 0 " + width + " " + height + "\" width=\"" + shownWidth);
+    put("\" font-family=\"Words\" role=\"" + role + "\" aria-label=\"" + escaped);
+    put("\" xmlns=\"http://www.w3.org/2000/svg\"><title>" + escaped + "</title>");
   }
 
   public Svg line(double x1, double y1, double x2, double y2, String look) {
@@ -85,12 +77,39 @@ public final class Svg {
     return this;
   }
 
-  /** To a tenth; a page draws thousands of these, and a formatter would be most of its time. */
   private Svg at(double place) {
+    append(text, place);
+    return this;
+  }
+
+  /** To a tenth; a page draws thousands of these, and a formatter would be most of its time. */
+  private static void append(StringBuilder text, double place) {
     long tenths = Math.round(place * 10);
     text.append(tenths < 0 ? "-" : "").append(Math.abs(tenths) / 10);
     text.append('.').append(Math.abs(tenths) % 10);
-    return this;
+  }
+
+  /** The strokes of a path, to a tenth. */
+  public static final class Path {
+    private final StringBuilder data = new StringBuilder();
+
+    public Path moveTo(double x, double y) {
+      return to('M', x, y);
+    }
+
+    public Path lineTo(double x, double y) {
+      return to('L', x, y);
+    }
+
+    public String data() {
+      return data.toString();
+    }
+
+    private Path to(char command, double x, double y) {
+      append(data.append(command), x);
+      append(data.append(' '), y);
+      return this;
+    }
   }
 
   private static String escape(String words) {

@@ -1,5 +1,6 @@
 package dev.lonja.web.frame;
 
+import dev.lonja.core.quantity.Thousands;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -37,7 +38,7 @@ public final class Words {
 
   /** "1 day", "4 days", "1,815 days". */
   public static String count(long number, String one, String many) {
-    return String.format(Locale.ROOT, "%,d ", number) + (number == 1 ? one : many);
+    return Thousands.apart(number) + " " + (number == 1 ? one : many);
   }
 
   private static DateTimeFormatter format(String pattern) {

@@ -3,6 +3,7 @@ package dev.lonja.web.setup;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Thousands;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.desk.setting.PolicyDesk;
@@ -11,7 +12,6 @@ import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.Optional;
 
 /** The forms of the store's policies: shown as they stand in force, and read. */
@@ -48,8 +48,7 @@ final class PolicyForms {
   }
 
   private static String whole(Quantity quantity) {
-    return String.format(
-        Locale.ROOT, "%,d", quantity.amount().setScale(0, RoundingMode.HALF_UP).longValue());
+    return Thousands.apart(quantity.amount().setScale(0, RoundingMode.HALF_UP).longValue());
   }
 
   private static SetupView.Fills fills(FillPolicy policy) {

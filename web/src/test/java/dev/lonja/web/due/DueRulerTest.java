@@ -43,6 +43,18 @@ class DueRulerTest {
     assertThat(draw(post(95, false, Optional.of(spread(92, 99)))).select("rect")).isEmpty();
   }
 
+  /**
+   * 2027-03-15 is a Monday: twelve Mondays lie between it and its thirteenth week, and the firsts
+   * of April, May and June are a Thursday, a Saturday and a Tuesday: 15 ticks.
+   */
+  @Test
+  void aTickStandsOnEachMondayAndFirstOfAMonth() {
+    String ticks = draw(post(30, false, Optional.empty())).selectFirst("path").attr("d");
+    assertThat(ticks.chars().filter(c -> c == 'M').count()).isEqualTo(15);
+    // Monday 22 March: 6 + 7 / 91 × 408 = 37.4, short; Thursday 1 April: 6 + 17 / 91 × 408 = 82.2
+    assertThat(ticks).startsWith("M37.4 24.0L37.4 28.0").contains("M82.2 24.0L82.2 33.0");
+  }
+
   @Test
   void overdueStandsOutAndTheTitleIsThere() {
     Element drawing = draw(post(0, true, Optional.empty()));
@@ -52,7 +64,7 @@ class DueRulerTest {
   }
 
   private static Element draw(DueRuler.Post post) {
-    String svg = DueRuler.draw(TODAY, 13, List.of(post), "RT-05: planned 15 Mar");
+    String svg = new DueRuler(TODAY, 13).draw(List.of(post), "RT-05: planned 15 Mar");
     return Jsoup.parseBodyFragment(svg).selectFirst("svg");
   }
 
