@@ -12,6 +12,8 @@ import java.util.List;
 public record UsageCalendar(List<Integer> monthlyFactors, List<LayUp> layUps) {
 
   private static final int MONTHS = 12;
+  private static final int FEBRUARY = 2;
+  private static final int[] COMMON_DAYS = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
   private static final int SUM = MONTHS * EffectiveDays.ONE_DAY;
 
   /** Every day alike. */
@@ -38,7 +40,7 @@ public record UsageCalendar(List<Integer> monthlyFactors, List<LayUp> layUps) {
 
   /**
    * τ(a, b): the sum of the factors over the days a &lt; d ≤ b; 0 if b is not after a. Costs one
-   * step a month and one a lay-up.
+   * step a lay-up, however far the days lie apart.
    */
   public EffectiveDays between(LocalDate a, LocalDate b) {
     return new EffectiveDays(between(a.plusDays(1), b, 0));
@@ -53,18 +55,43 @@ public record UsageCalendar(List<Integer> monthlyFactors, List<LayUp> layUps) {
             + between(layUp.last().plusDays(1), last, i + 1);
       }
     }
-    return byMonths(first, last);
+    return withoutLayUps(first, last);
   }
 
-  private long byMonths(LocalDate first, LocalDate last) {
+  private long withoutLayUps(LocalDate first, LocalDate last) {
+    return first.isAfter(last) ? 0 : upTo(last) - upTo(first.minusDays(1));
+  }
+
+  /**
+   * The sum over all days from some first one of the calendar to this one, so that of two the
+   * difference counts: whole years, whole months of its year, days of its month. A plan over two
+   * years asks a hundred times for each unit, so no step is taken a month or a year.
+   */
+  private long upTo(LocalDate day) {
+    long sum = day.getYear() * commonYear() + leapYearsBefore(day.getYear()) * february();
+    for (int month = 1; month < day.getMonthValue(); month++) {
+      sum += (long) monthlyFactors.get(month - 1) * COMMON_DAYS[month - 1];
+    }
+    if (day.getMonthValue() > FEBRUARY && day.isLeapYear()) {
+      sum += february();
+    }
+    return sum + (long) monthlyFactors.get(day.getMonthValue() - 1) * day.getDayOfMonth();
+  }
+
+  private long commonYear() {
     long sum = 0;
-    LocalDate day = first;
-    while (!day.isAfter(last)) {
-      LocalDate next = day.plusMonths(1).withDayOfMonth(1);
-      LocalDate end = next.isAfter(last) ? last.plusDays(1) : next;
-      sum += monthlyFactors.get(day.getMonthValue() - 1) * (end.toEpochDay() - day.toEpochDay());
-      day = end;
+    for (int month = 0; month < MONTHS; month++) {
+      sum += (long) monthlyFactors.get(month) * COMMON_DAYS[month];
     }
     return sum;
+  }
+
+  private long february() {
+    return monthlyFactors.get(FEBRUARY - 1);
+  }
+
+  private static long leapYearsBefore(int year) {
+    int last = year - 1;
+    return Math.floorDiv(last, 4) - Math.floorDiv(last, 100) + Math.floorDiv(last, 400);
   }
 }

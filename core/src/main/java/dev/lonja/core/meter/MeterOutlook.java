@@ -54,9 +54,10 @@ public record MeterOutlook(
 
   /** The life expected on {@code day}; on days up to the base day it is the base value. */
   public ExpectedLife on(LocalDate day) {
-    return rate.map(r -> ExpectedLife.after(base, r, steadyDays(day)))
-        .orElse(ExpectedLife.of(base))
-        .plusTenths(burstTenths(day));
+    ExpectedLife steady =
+        rate.map(r -> ExpectedLife.after(base, r, steadyDays(day)))
+            .orElseGet(() -> ExpectedLife.of(base));
+    return burst.isPresent() ? steady.plusTenths(burstTenths(day)) : steady;
   }
 
   private EffectiveDays steadyDays(LocalDate day) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.meter.Fleets;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -75,6 +76,27 @@ class UsageCalendarTest {
     UsageCalendar calendar = new UsageCalendar(UsageCalendar.EVEN.monthlyFactors(), List.of(turn));
     assertThat(tau(UsageCalendar.EVEN, "2026-12-31", "2028-12-31")).isEqualTo(731);
     assertThat(tau(calendar, "2026-12-31", "2028-12-31")).isEqualTo(711);
+  }
+
+  /**
+   * Whatever the days, it is the sum over each of them: from 1899 on, so that 1900 and 2100, which
+   * are no leap years, and 2000, which is one, lie between; a step of 97 days meets every month.
+   */
+  @Test
+  void isTheSumOverEachOfTheDays() {
+    UsageCalendar calendar = Fleets.januaryOff();
+    LocalDate start = LocalDate.parse("1899-11-17");
+    long sum = 0;
+    int looks = 0;
+    for (LocalDate day = start.plusDays(1); day.getYear() < 2102; day = day.plusDays(1)) {
+      sum += calendar.monthlyFactors().get(day.getMonthValue() - 1);
+      if (start.until(day, ChronoUnit.DAYS) % 97 == 0) {
+        assertThat(calendar.between(start, day)).isEqualTo(new EffectiveDays(sum));
+        looks++;
+      }
+    }
+    // 2101-12-31 is 73,823 days on, and 73,823 / 97 = 761.06
+    assertThat(looks).isEqualTo(761);
   }
 
   @Test
