@@ -2,6 +2,7 @@ package dev.lonja.store;
 
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.fluid.FluidReference;
+import dev.lonja.core.fluid.Labels;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.crossref.RubberRepository;
 import dev.lonja.store.crossref.StatementRepository;
@@ -84,6 +85,11 @@ public final class Session {
   /** What verdicts on fluids rest on, as this store has it. */
   public FluidReference fluidReference() {
     return whileCommonStays(FluidReference.class, () -> references().fluids());
+  }
+
+  /** The labels of all products, in order of make and name, read against these. */
+  public Labels labels() {
+    return whileCommonStays(Labels.class, () -> Labels.of(fluidReference(), products().all()));
   }
 
   /** Which rubber stands which fluid, as this store has it. */

@@ -71,14 +71,14 @@ class ItemFormTest {
     assertThat(item.words())
         .contains("M20×1.5", "93.66 mm", "none", "2 × Cu 14×18×1.5")
         .contains("Should hold A-16: 2 to 6", "111222, 333444", "Keeps 1,500 days unopened.")
-        .contains("8.7000 EUR", "least 4");
+        .contains("8.70 EUR", "least 4");
     assertThat(visitor.get("/find?q=333444").path()).isEqualTo(item.path());
     // the form shows what is on file, and saving it unchanged changes nothing
     Visitor.Page form = visitor.get(item.path() + "/edit");
     assertThat(form.document().select("[name=height]").val()).isEqualTo("93.663");
     assertThat(form.document().select("[name=price-0]").val()).isEqualTo("8.70");
     Visitor.Page saved = visitor.submit(form.form("/edit"), Map.of());
-    assertThat(saved.words()).contains("93.66 mm", "Should hold A-16: 2 to 6", "8.7000 EUR");
+    assertThat(saved.words()).contains("93.66 mm", "Should hold A-16: 2 to 6", "8.70 EUR");
     assertThat(SERVER.isSound()).isTrue();
   }
 

@@ -54,11 +54,17 @@ public record UnitPrice(long tenThousandthsOfMinor, Currency currency) {
     return price.setScale(Math.max(digits, price.scale())).toPlainString();
   }
 
-  /** In whole currency units with two digits more than the currency has: "4.1250 EUR". */
+  /**
+   * In whole currency units with the digits of the currency, and up to two more where they say
+   * something, rounded half away from zero: "11.80 EUR", "4.125 EUR", "3.3333 EUR".
+   */
   public String display() {
     int digits = currency.getDefaultFractionDigits();
-    BigDecimal price = BigDecimal.valueOf(tenThousandthsOfMinor, digits + 4);
-    return price.setScale(digits + 2, RoundingMode.HALF_UP).toPlainString()
+    BigDecimal price =
+        BigDecimal.valueOf(tenThousandthsOfMinor, digits + 4)
+            .setScale(digits + 2, RoundingMode.HALF_UP)
+            .stripTrailingZeros();
+    return price.setScale(Math.max(digits, price.scale())).toPlainString()
         + " "
         + currency.getCurrencyCode();
   }

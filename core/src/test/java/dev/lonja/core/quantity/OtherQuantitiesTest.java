@@ -95,6 +95,20 @@ class OtherQuantitiesTest {
     assertThat(price.display()).isEqualTo("3.3333 EUR");
   }
 
+  /** A cent has ten thousandths; a price shows two of their digits at most, and no idle zeros. */
+  @ParameterizedTest
+  @CsvSource({
+    "11800000, 11.80 EUR",
+    "4125000, 4.125 EUR",
+    "752500, 0.7525 EUR",
+    "752549, 0.7525 EUR",
+    "752550, 0.7526 EUR",
+    "0, 0.00 EUR"
+  })
+  void aUnitPriceShowsNoIdleZeros(long tenThousandths, String shown) {
+    assertThat(new UnitPrice(tenThousandths, EUR).display()).isEqualTo(shown);
+  }
+
   @Test
   void quantitiesOfDifferentMeasuresDoNotMix() {
     assertThatThrownBy(() -> Quantity.pieces(1).plus(Quantity.litres("1")))

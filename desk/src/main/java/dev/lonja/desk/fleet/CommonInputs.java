@@ -2,8 +2,7 @@ package dev.lonja.desk.fleet;
 
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fluid.FluidReference;
-import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
@@ -40,12 +39,11 @@ record CommonInputs(
   }
 
   private static Map<ItemId, List<String>> fluidClasses(Session session) {
-    FluidReference reference = session.fluidReference();
     Map<ProductId, List<String>> byProduct = new HashMap<>();
-    for (Product product : session.products().all()) {
+    for (ProductClaims label : session.labels().products()) {
       byProduct.put(
-          product.id(),
-          reference.read(product).met().stream()
+          label.product().id(),
+          label.met().stream()
               .flatMap(met -> Stream.of(met.name(), met.text()))
               .distinct()
               .toList());

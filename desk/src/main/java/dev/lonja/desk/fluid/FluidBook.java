@@ -1,6 +1,7 @@
 package dev.lonja.desk.fluid;
 
 import dev.lonja.core.fluid.FluidReference;
+import dev.lonja.core.fluid.Labels;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ProductId;
@@ -37,7 +38,7 @@ public final class FluidBook {
   private final Map<ItemId, Quantity> freeByItem;
 
   private FluidBook(Session session, LocalDate today) {
-    Labels labels = Labels.load(session);
+    Labels labels = session.labels();
     this.reference = labels.reference();
     this.climate = session.climate().inForce();
     this.inOrder = labels.products();

@@ -25,7 +25,7 @@ final class PolicyForms {
     IntervalPolicy inForce = policies.intervals();
     return new SetupView(
         inForce.school().name(),
-        PlainDecimal.of(inForce.factor()),
+        inForce.factor().compareTo(BigDecimal.ONE) < 0 ? PlainDecimal.of(inForce.factor()) : "",
         inForce.calendarLimit(),
         SchoolWording.of(inForce),
         "in " + PolicyDesk.WEEKS + " weeks from today",
@@ -37,14 +37,22 @@ final class PolicyForms {
     IntervalPolicy.School school = outlook.policy().school();
     return new SetupView.School(
         school.name(),
-        school.words()
-            + (school == IntervalPolicy.School.SHORTENED
-                ? " of " + PlainDecimal.of(outlook.policy().factor())
-                : ""),
+        words(outlook.policy(), inForce),
         outlook.occurrences(),
         whole(outlook.litres()) + " L",
         whole(outlook.pieces()),
         school == inForce.school());
+  }
+
+  /** One that nobody has chosen yet is shown by an example. */
+  private static String words(IntervalPolicy policy, IntervalPolicy inForce) {
+    if (policy.school() != IntervalPolicy.School.SHORTENED) {
+      return policy.school().words();
+    }
+    boolean example = policy.factor().compareTo(inForce.factor()) != 0;
+    return policy.school().words()
+        + (example ? ", such as " : " of ")
+        + PlainDecimal.of(policy.factor());
   }
 
   private static String whole(Quantity quantity) {
@@ -118,6 +126,10 @@ final class PolicyForms {
               .findFirst();
       if (chosen.isEmpty()) {
         typed.refuse("school", "Choose a school of intervals.");
+      }
+      if (factor.isBlank() && chosen.equals(Optional.of(IntervalPolicy.School.SHORTENED))) {
+        typed.refuse(
+            "factor", "Type the factor by which intervals are shortened; allowed is 0.1 to 1.");
       }
       Optional<BigDecimal> share =
           factor.isBlank()
