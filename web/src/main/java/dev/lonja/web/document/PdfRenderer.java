@@ -6,9 +6,13 @@ import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
+import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -30,9 +34,19 @@ public class PdfRenderer {
   private static final String CODES = "Codes";
 
   private final ITemplateEngine templates;
+  private final List<Face> faces;
+
+  /** A face that is embedded; drawings can only take it from a file. */
+  private record Face(String family, int weight, File file) {}
 
   PdfRenderer(ITemplateEngine templates) {
     this.templates = templates;
+    this.faces =
+        List.of(
+            face(WORDS, 400, "next-400"),
+            face(WORDS, 700, "next-700"),
+            face(CODES, 400, "mono-400"),
+            face(CODES, 700, "mono-700"));
     XRLog.setLoggingEnabled(false);
   }
 
@@ -53,10 +67,7 @@ public class PdfRenderer {
     String page = templates.process("paper/" + template, context);
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     PdfRendererBuilder builder = new PdfRendererBuilder();
-    for (String weight : List.of("400", "700")) {
-      face(builder, "next-" + weight, WORDS, weight);
-      face(builder, "mono-" + weight, CODES, weight);
-    }
+    faces.forEach(face -> embed(builder, face));
     builder.useSVGDrawer(new BatikSVGDrawer());
     builder.withW3cDocument(new W3CDom().fromJsoup(Jsoup.parse(page)), "/");
     builder.toStream(bytes);
@@ -68,18 +79,27 @@ public class PdfRenderer {
     return bytes.toByteArray();
   }
 
-  private static void face(PdfRendererBuilder builder, String file, String family, String weight) {
+  private static void embed(PdfRendererBuilder builder, Face face) {
     builder.useFont(
-        () -> open(file),
-        family,
-        Integer.parseInt(weight),
+        face.file(),
+        face.family(),
+        face.weight(),
         FontStyle.NORMAL,
         true,
         EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
   }
 
-  private static InputStream open(String file) {
-    return Objects.requireNonNull(
-        PdfRenderer.class.getResourceAsStream(file + ".ttf"), "the face " + file + " is missing");
+  private static Face face(String family, int weight, String name) {
+    try (InputStream shipped = PdfRenderer.class.getResourceAsStream(name + ".ttf")) {
+      Path file = Files.createTempFile("lonja-" + name, ".ttf");
+      file.toFile().deleteOnExit();
+      Files.copy(
+          Objects.requireNonNull(shipped, "the face " + name + " is missing"),
+          file,
+          StandardCopyOption.REPLACE_EXISTING);
+      return new Face(family, weight, file.toFile());
+    } catch (IOException e) {
+      throw new UncheckedIOException("cannot lay out the face " + name, e);
+    }
   }
 }
