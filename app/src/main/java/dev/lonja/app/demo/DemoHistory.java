@@ -1,47 +1,24 @@
 package dev.lonja.app.demo;
 
-import de.siegmar.fastcsv.reader.NamedCsvRecord;
-import dev.lonja.core.item.Item;
-import dev.lonja.core.item.ItemId;
-import dev.lonja.core.ledger.Booking;
-import dev.lonja.core.ledger.ItemStock;
-import dev.lonja.core.ledger.Ledger;
-import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
-import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.meter.MeterId;
-import dev.lonja.core.place.BinId;
-import dev.lonja.core.quantity.Money;
-import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.Volume;
-import dev.lonja.desk.ledger.PackedIssue;
-import dev.lonja.store.Session;
-import dev.lonja.store.ledger.LotFacts;
-import dev.lonja.store.ledger.Posting;
-import dev.lonja.store.request.RequestLog;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 
 /**
- * What happened before today: eighteen months of readings, the last time each task was done, and
- * two months on the shelves. All chance comes from one fixed seed.
+ * What happened to the machines before today: eighteen months of readings, and the last time each
+ * task was done.
  */
 final class DemoHistory {
 
-  private static final long SEED = 20_270_315;
   private static final int DAYS = 548;
-  private static final int DAYS_BACK = 60;
-  private static final int OPEN_FOR = 365;
   private static final int WEEKS_SINCE_EXCHANGE = 10;
 
   /** How the forklifts' air filters were found, one after the other. */
@@ -51,7 +28,7 @@ final class DemoHistory {
 
   private final LocalDate today;
   private final DemoMaster master;
-  private final Random random = new Random(SEED);
+  private final Random random;
   private final Sheet readings =
       new Sheet("id,meter_id,read_on,read_at,value_h_or_km,source,corrects,actor,recorded_at");
   private final Sheet records =
@@ -70,12 +47,12 @@ final class DemoHistory {
               + "recorded_at");
   private final Sheet layUps = new Sheet("id,unit_id,first_on,last_on");
   private final Map<MeterId, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
-  private int requests;
   private int inspected;
 
-  DemoHistory(LocalDate today, DemoMaster master) {
+  DemoHistory(LocalDate today, DemoMaster master, Random random) {
     this.today = today;
     this.master = master;
+    this.random = random;
   }
 
   Map<String, String> texts(DemoFleet fleet) {
@@ -266,169 +243,12 @@ final class DemoHistory {
     return today.minusDays(Math.max(days, 1));
   }
 
-  /**
-   * What lies in an item's home bin at the start of the history.
-   *
-   * @param pack litres in a pack; empty for pieces
-   * @param unitCost in cents per piece or litre
-   */
-  private record Opening(
-      ItemId itemId,
-      BinId binId,
-      String lot,
-      String amount,
-      Optional<Volume> pack,
-      long unitCost,
-      int goodForDays) {}
-
-  private static List<Opening> openings(Session session) {
-    List<Opening> openings = new ArrayList<>();
-    for (NamedCsvRecord row : DemoMaster.extra("opening_stock.csv")) {
-      Item item = session.items().byId(ItemId.valueOf(row.getField("item_id"))).orElseThrow();
-      openings.add(
-          new Opening(
-              item.id(),
-              item.homeBin().id(),
-              row.getField("lot"),
-              row.getField("amount_pc_or_l"),
-              item.pack(),
-              Long.parseLong(row.getField("cents_each")),
-              Integer.parseInt(row.getField("good_for_days"))));
-    }
-    return openings;
-  }
-
-  /** Two months on the shelves, oldest first, through the same ledger rules as any booking. */
-  void stock(Session session) {
-    Instant opened = morning(today.minusDays(DAYS_BACK));
-    List<Opening> openings = openings(session);
-    for (Opening opening : openings) {
-      receive(session, opening, opened);
-    }
-    List<Opening> often = new ArrayList<>(openings);
-    for (int daysBack = DAYS_BACK - 3; daysBack > 0; daysBack -= 2) {
-      Opening pick = often.get(random.nextInt(often.size()));
-      issueSome(session, pick, morning(today.minusDays(daysBack)));
-    }
-    scrapOne(session, master.item("GLV L"), morning(today.minusDays(20)));
-    countOne(session, master.item("HC 12-16"), morning(today.minusDays(9)));
-    quarantineLot(session, morning(today.minusDays(5)));
-  }
-
-  /** Whole packs in a lot; what is in a pack that was opened in one of its own. */
-  private void receive(Session session, Opening opening, Instant at) {
-    BigDecimal amount = new BigDecimal(opening.amount());
-    BigDecimal open =
-        opening.pack().map(pack -> amount.remainder(pack.litres())).orElse(BigDecimal.ZERO);
-    LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
-    Optional<LocalDate> expiry =
-        opening.goodForDays() == 0
-            ? Optional.empty()
-            : Optional.of(day.plusDays(opening.goodForDays()));
-    LotId lot = session.ledger().addLot(opening.itemId(), opening.lot(), day, expiry);
-    if (amount.compareTo(open) > 0) {
-      receive(session, opening, lot, amount.subtract(open), at);
-    }
-    if (open.signum() > 0) {
-      LotFacts sealed =
-          new LotFacts(
-              new StockedLot(
-                  new Place(opening.itemId(), lot, opening.binId()),
-                  day,
-                  expiry,
-                  false,
-                  Optional.empty(),
-                  Quantity.of(opening.pack().orElseThrow())),
-              opening.lot(),
-              "");
-      LotId container =
-          session
-              .ledger()
-              .addOpenLot(opening.itemId(), sealed, day, Optional.of(day.plusDays(OPEN_FOR)));
-      receive(session, opening, container, open, at);
-    }
-  }
-
-  private void receive(Session session, Opening opening, LotId lot, BigDecimal amount, Instant at) {
-    ItemStock stock = session.ledger().stockOf(opening.itemId());
-    Quantity quantity = Quantity.of(stock.measure(), amount);
-    long cents =
-        amount
-            .multiply(BigDecimal.valueOf(opening.unitCost()))
-            .setScale(0, RoundingMode.HALF_UP)
-            .longValueExact();
-    Money cost = new Money(cents, stock.value().currency());
-    write(
-        session,
-        opening.itemId(),
-        Ledger.receive(stock, new Place(opening.itemId(), lot, opening.binId()), quantity, cost),
-        "opening stock",
-        at);
-  }
-
-  private void issueSome(Session session, Opening pick, Instant at) {
-    ItemStock stock = session.ledger().stockOf(pick.itemId());
-    Quantity wanted =
-        switch (stock.measure()) {
-          case PIECES -> Quantity.pieces(1);
-          case LITRES -> Quantity.litres("1.5");
-        };
-    boolean plenty = stock.onHand().compareTo(wanted.plus(wanted).plus(wanted)) > 0;
-    if (plenty) {
-      LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
-      Quantity none = Quantity.zero(stock.measure());
-      Booking issue = PackedIssue.of(session, pick.itemId(), wanted, none, day);
-      write(session, pick.itemId(), issue, "over the counter", at);
-    }
-  }
-
-  private void scrapOne(Session session, ItemId itemId, Instant at) {
-    ItemStock stock = session.ledger().stockOf(itemId);
-    Place place = session.ledger().lotsOf(itemId).get(0).lot().place();
-    write(session, itemId, Ledger.scrap(stock, place, Quantity.pieces(1)), "box got wet", at);
-  }
-
-  private void countOne(Session session, ItemId itemId, Instant at) {
-    ItemStock stock = session.ledger().stockOf(itemId);
-    LotFacts lot = session.ledger().lotsOf(itemId).get(0);
-    Quantity counted = lot.lot().quantity().minus(Quantity.pieces(1));
-    write(
-        session, itemId, Ledger.count(stock, lot.lot().place(), counted), "count, one missing", at);
-  }
-
-  /** A second delivery that was set aside: the sealing rings are the wrong size. */
-  private void quarantineLot(Session session, Instant at) {
-    ItemId itemId = master.item("TM-3308");
-    LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
-    LotId lot = session.ledger().addQuarantinedLot(itemId, "Q9-0042", day);
-    ItemStock stock = session.ledger().stockOf(itemId);
-    Place place = new Place(itemId, lot, stock.lots().get(0).place().binId());
-    Money cost = new Money(2_600, stock.value().currency());
-    write(
-        session,
-        itemId,
-        Ledger.receive(stock, place, Quantity.pieces(2), cost),
-        "gasket too small, set aside",
-        at);
-  }
-
-  private void write(Session session, ItemId itemId, Booking booking, String reason, Instant at) {
-    if (!(booking instanceof Booking.Booked booked)) {
-      throw new IllegalStateException("the demo's booking was refused: " + booking);
-    }
-    String key = String.format("demo-%05d", ++requests);
-    session
-        .requests()
-        .add(key, new RequestLog.Entry(RequestLog.hash(reason), ""), "storekeeper", at);
-    Posting posting = new Posting(reason, "", key, "storekeeper", at);
-    session.ledger().append(booked.lines(), posting, 1);
-  }
-
   private static String tenths(double value) {
     return BigDecimal.valueOf(value).setScale(1, RoundingMode.HALF_UP).toPlainString();
   }
 
-  private static Instant morning(LocalDate day) {
+  /** When the store opens. */
+  static Instant morning(LocalDate day) {
     return day.atTime(7, 30).toInstant(ZoneOffset.UTC);
   }
 }

@@ -19,6 +19,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
@@ -29,6 +30,7 @@ public final class DemoStore {
   /** What everyone in the demo signs in with. */
   public static final String PASSWORD = "lonja-demo";
 
+  private static final long SEED = 20_270_315;
   private static final int DAYS_OF_TRAYS = 4;
   private static final Set<String> LAID_WHOLE = Set.of("FL-2", "RT-02", "VN-2", "PW-5", "WB-4");
 
@@ -46,7 +48,9 @@ public final class DemoStore {
   private static void fill(Session session, LocalDate today) {
     DemoMaster master = new DemoMaster(today);
     DemoFleet fleet = new DemoFleet(master);
-    DemoHistory history = new DemoHistory(today, master);
+    // all chance comes from one fixed seed
+    Random random = new Random(SEED);
+    DemoHistory history = new DemoHistory(today, master, random);
     Map<String, String> texts = new TreeMap<>(session.exchange().files());
     texts.putAll(master.texts());
     texts.putAll(history.texts(fleet));
@@ -55,7 +59,7 @@ public final class DemoStore {
       throw new IllegalStateException("the demo data are broken: " + problems.get(0).display());
     }
     addPeople(session);
-    history.stock(session);
+    new DemoShelves(today, master, random).stock(session);
     moveOne(session, today);
     layTrays(session, today);
   }
