@@ -35,16 +35,23 @@ public record JudgedMeter(MeterStanding standing, MeterNotes notes, ReadingLog l
 
   /** What would become of one more reading. */
   public Trial trying(NewReading more) {
-    Reading entered = more.entered(next(0));
+    Reading entered = more.entered(next());
     return trial(entered, notes.with(List.of(entered)));
   }
 
-  /** What would become of several readings that are entered together, in their order. */
+  /**
+   * What would become of several readings that are entered together, in their order; costs n log n
+   * for n readings in all.
+   */
   public List<JudgedReading> trying(List<NewReading> more) {
+    long first = next();
     List<Reading> entered =
-        IntStream.range(0, more.size()).mapToObj(i -> more.get(i).entered(next(i))).toList();
-    ReadingLog then = ReadingLog.judge(notes.with(entered));
-    return entered.stream().map(then::judgementOf).toList();
+        IntStream.range(0, more.size()).mapToObj(i -> more.get(i).entered(first + i)).toList();
+    Map<Long, JudgedReading> judged = new HashMap<>();
+    for (JudgedReading reading : ReadingLog.judge(notes.with(entered)).readings()) {
+      judged.put(reading.reading().id(), reading);
+    }
+    return entered.stream().map(reading -> judged.get(reading.id())).toList();
   }
 
   /**
@@ -53,7 +60,7 @@ public record JudgedMeter(MeterStanding standing, MeterNotes notes, ReadingLog l
    * @param start what the new meter stands at
    */
   public Trial tryingExchange(NewReading last, MeterValue start) {
-    Reading entered = last.entered(next(0));
+    Reading entered = last.entered(next());
     MeterReplacement exchange = new MeterReplacement(nextExchange(), entered.id(), start);
     return trial(entered, notes.with(List.of(entered)).with(exchange));
   }
@@ -92,8 +99,8 @@ public record JudgedMeter(MeterStanding standing, MeterNotes notes, ReadingLog l
     return new Trial(log.judgementOf(entered), setAside);
   }
 
-  private long next(int after) {
-    return notes.readings().stream().mapToLong(Reading::id).max().orElse(0) + 1 + after;
+  private long next() {
+    return notes.readings().stream().mapToLong(Reading::id).max().orElse(0) + 1;
   }
 
   private long nextExchange() {

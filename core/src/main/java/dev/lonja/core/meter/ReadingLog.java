@@ -24,7 +24,7 @@ public record ReadingLog(List<JudgedReading> readings, MeterOffset offset) {
   /** The judgement on a reading that is in the log. */
   public JudgedReading judgementOf(Reading reading) {
     return readings.stream()
-        .filter(judged -> judged.reading().equals(reading))
+        .filter(judged -> judged.reading().id() == reading.id())
         .findFirst()
         .orElseThrow();
   }
