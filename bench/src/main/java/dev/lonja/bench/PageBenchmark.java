@@ -23,7 +23,9 @@ import org.openjdk.jmh.annotations.Threads;
 import org.openjdk.jmh.annotations.Warmup;
 
 /** Pages of the demo store over HTTP on a warm server, with 1 GB. */
-@Fork(value = 1, jvmArgsAppend = "-Xmx1g")
+@Fork(
+    value = 1,
+    jvmArgsAppend = {"-Xmx1g", "-Dhttp.maxConnections=50"})
 @Warmup(iterations = 3, time = 10)
 @Measurement(iterations = 3, time = 10)
 public class PageBenchmark {

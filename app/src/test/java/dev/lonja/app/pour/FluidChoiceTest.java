@@ -91,18 +91,6 @@ class FluidChoiceTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
-  /** The carrier's front drive: 0.28 L come out of the open can, nothing is split. */
-  @Test
-  void packsAreAdvisedAndTaken() {
-    Visitor.Page choices = choices(trayWith("Front drive"), "Front drive");
-    assertThat(choices.words()).contains("Which packs", "stays open until", "Next best");
-    if (choices.hasForm("/packs")) {
-      Visitor.Page taken = visitor.submit(choices.form("/packs"), Map.of());
-      assertThat(taken.text(line("Front drive"))).contains("280 mL");
-    }
-    assertThat(SERVER.isSound()).isTrue();
-  }
-
   /** Rola would ruin AT-3's wet clutch: it is not put on by hand either. */
   @Test
   void noFluidComesOntoATrayBesideTheRules() {
