@@ -77,6 +77,8 @@ public class PageBenchmark {
   @BenchmarkMode(Mode.Throughput)
   @OutputTimeUnit(TimeUnit.SECONDS)
   @Threads(CONNECTIONS)
+  // so many at once leave the compiler little of the processor, so it takes longer to be done
+  @Warmup(iterations = 12, time = 10)
   public String itemPages(Demo demo) {
     return demo.get(ITEM);
   }
