@@ -11,7 +11,6 @@ import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.schema.DefaultSchema;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -19,10 +18,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jooq.Table;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What writes touch, and how what is kept is brought up to date by it; on a real file. */
 class MemoryTest {
@@ -66,18 +63,7 @@ class MemoryTest {
           "tray_task",
           "withdrawal");
 
-  @TempDir Path folder;
-  private LonjaStore store;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   /**
    * Each table either touches the fleet or is named here as one that does not. Readings, rulings

@@ -4,35 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.store.LonjaStore;
+import dev.lonja.store.ExampleStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.Stores;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
-import java.nio.file.Path;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Classes of units on a real file with the example store; WB are its workboats. */
 class ClassRepositoryTest {
 
-  @TempDir Path folder;
-  private LonjaStore store;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   private <T> T write(Function<Session, T> work) {
     return store.write(work);

@@ -13,20 +13,16 @@ import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
-import dev.lonja.store.LonjaStore;
+import dev.lonja.store.ExampleStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.Stores;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Variants on a real file with the example store; variant 1 is the workboat with two engines. */
 class VariantRepositoryTest {
@@ -34,18 +30,7 @@ class VariantRepositoryTest {
   private static final long BOAT = 1;
   private static final CompartmentId PORT_SUMP = new CompartmentId(1);
 
-  @TempDir Path folder;
-  private LonjaStore store;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   private <T> T write(Function<Session, T> work) {
     return store.write(work);

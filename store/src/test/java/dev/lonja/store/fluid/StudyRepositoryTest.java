@@ -9,23 +9,19 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.store.LonjaStore;
-import dev.lonja.store.Stores;
+import dev.lonja.store.ExampleStore;
 import dev.lonja.store.fluid.StudyRepository.ChangeOver;
 import dev.lonja.store.fluid.StudyRepository.KeptStudy;
 import dev.lonja.store.fluid.StudyRepository.Line;
 import dev.lonja.store.fluid.StudyRepository.Study;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Studies and change-overs on a real file with the example store. */
 class StudyRepositoryTest {
@@ -36,18 +32,7 @@ class StudyRepositoryTest {
   private static final ProductId VERDE = new ProductId(2);
   private static final CompartmentId PORT_SUMP = new CompartmentId(1);
 
-  @TempDir Path folder;
-  private LonjaStore store;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   /** Costs 310 instead of 400 a year; unit 1 alone forces Ola. */
   private static Study study() {

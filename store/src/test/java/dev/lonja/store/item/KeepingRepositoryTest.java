@@ -9,20 +9,16 @@ import dev.lonja.core.item.Supply;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
-import dev.lonja.store.LonjaStore;
-import dev.lonja.store.Stores;
+import dev.lonja.store.ExampleStore;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** How items are kept, on a real file with the example store; item 8 is an oil filter. */
 class KeepingRepositoryTest {
@@ -31,18 +27,7 @@ class KeepingRepositoryTest {
   private static final ItemId OTHER = new ItemId(9);
   private static final Currency EUR = Currency.getInstance("EUR");
 
-  @TempDir Path folder;
-  private LonjaStore store;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   private void write(Consumer<KeepingRepository> work) {
     store.write(

@@ -7,17 +7,13 @@ import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.service.Boxes;
-import dev.lonja.store.LonjaStore;
-import dev.lonja.store.Stores;
-import java.nio.file.Path;
+import dev.lonja.store.ExampleStore;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Boxes on a real file with the example store: a drain plug, part 31, comes with washer 25. */
 class BoxRepositoryTest {
@@ -25,18 +21,7 @@ class BoxRepositoryTest {
   private static final PartId PLUG = new PartId(31);
   private static final PartId WASHER = new PartId(25);
 
-  @TempDir Path folder;
-  private LonjaStore store;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   private List<BoxContent> of(PartId part) {
     return store.read(session -> session.boxes().of(part));
