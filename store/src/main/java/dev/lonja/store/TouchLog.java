@@ -1,5 +1,6 @@
 package dev.lonja.store;
 
+import dev.lonja.store.query.FixedQuery;
 import dev.lonja.core.fleet.UnitId;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -29,6 +30,11 @@ final class TouchLog {
   private static final Table<?> TOUCHED = DSL.table(DSL.name("touched"));
   private static final Field<String> KIND = DSL.field(DSL.name("kind"), SQLDataType.VARCHAR);
   private static final Field<Long> NUMBER = DSL.field(DSL.name("number"), SQLDataType.BIGINT);
+
+  private static final Field<Long> TOTAL = DSL.field("total_changes()", SQLDataType.BIGINT);
+
+  private static final FixedQuery ALL = FixedQuery.of(DSL.select(KIND, NUMBER).from(TOUCHED));
+  private static final FixedQuery ROWS_WRITTEN = FixedQuery.of(DSL.select(TOTAL));
 
   private enum Kind {
     UNIT,
@@ -140,16 +146,15 @@ final class TouchLog {
     Set<Long> variants = new HashSet<>();
     Set<Long> classes = new HashSet<>();
     Set<Long> common = new HashSet<>();
-    context
-        .select(KIND, NUMBER)
-        .from(TOUCHED)
+    ALL.with(context)
         .forEach(
             row -> {
-              switch (Kind.valueOf(row.value1())) {
-                case UNIT -> units.add(new UnitId(row.value2()));
-                case VARIANT -> variants.add(row.value2());
-                case CLASS -> classes.add(row.value2());
-                case COMMON -> common.add(row.value2());
+              long number = row.get(NUMBER);
+              switch (Kind.valueOf(row.get(KIND))) {
+                case UNIT -> units.add(new UnitId(number));
+                case VARIANT -> variants.add(number);
+                case CLASS -> classes.add(number);
+                case COMMON -> common.add(number);
               }
             });
     return new Touched(units, variants, classes, !common.isEmpty());
@@ -168,7 +173,6 @@ final class TouchLog {
    * Grows with every row that the connection writes, so two looks tell whether it wrote between.
    */
   static long rowsWritten(DSLContext context) {
-    Field<Long> total = DSL.field("total_changes()", SQLDataType.BIGINT);
-    return context.select(total).fetchSingle(total);
+    return ROWS_WRITTEN.with(context).fetchSingle(TOTAL);
   }
 }

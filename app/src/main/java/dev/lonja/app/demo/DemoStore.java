@@ -1,5 +1,9 @@
 package dev.lonja.app.demo;
 
+import dev.lonja.app.demo.history.DemoHistory;
+import dev.lonja.app.demo.shelf.DemoShelves;
+import dev.lonja.app.demo.fleet.DemoFleet;
+import dev.lonja.app.demo.master.DemoMaster;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.quantity.Quantity;

@@ -53,6 +53,15 @@ public final class ItemRepository {
   private static final FixedQuery BY_ID =
       FixedQuery.of(items().where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
   private static final FixedQuery BY_IDS = FixedQuery.of(inOrder(Bound.oneOfGiven(ITEM.ID)));
+  private static final FixedQuery BY_KEY =
+      FixedQuery.of(inOrder(PART.NUMBER_KEY.eq(FixedQuery.given(PART.NUMBER_KEY))));
+  private static final FixedQuery BY_BARCODE =
+      FixedQuery.of(
+          inOrder(
+              ITEM.ID.in(
+                  DSL.select(BARCODE.ITEM_ID)
+                      .from(BARCODE)
+                      .where(BARCODE.CODE.eq(FixedQuery.given(BARCODE.CODE))))));
   private static final FixedQuery BY_PARTS = FixedQuery.of(inOrder(Bound.oneOfGiven(ITEM.PART_ID)));
 
   private final DSLContext context;
@@ -104,14 +113,12 @@ public final class ItemRepository {
 
   /** All items whose number has this key; several makes may share one. */
   public List<Item> byKey(PartKey key) {
-    return where(PART.NUMBER_KEY.eq(key.text()));
+    return BY_KEY.with(context, key.text()).map(ItemRepository::item);
   }
 
   /** The item with this barcode, as scanned. */
   public Optional<Item> byBarcode(String code) {
-    return where(ITEM.ID.in(DSL.select(BARCODE.ITEM_ID).from(BARCODE).where(BARCODE.CODE.eq(code))))
-        .stream()
-        .findFirst();
+    return BY_BARCODE.with(context, code).fetchOptional(ItemRepository::item);
   }
 
   /** Items at home in this bin. */

@@ -33,6 +33,21 @@ public final class BoxRepository {
               .where(Bound.oneOfGiven(BOX_CONTENT.PART_ID))
               .orderBy(BOX_CONTENT.ID));
 
+  private static final FixedQuery WITH =
+      FixedQuery.of(
+          DSL.select(BOX_CONTENT.PART_ID)
+              .from(BOX_CONTENT)
+              .where(BOX_CONTENT.CONTENT_PART_ID.eq(FixedQuery.given(BOX_CONTENT.CONTENT_PART_ID))));
+
+  private static final FixedQuery STOCKED =
+      FixedQuery.of(
+          DSL.select(PART.ID, ITEM.ID)
+              .from(ITEM)
+              .join(PART)
+              .on(PART.ID.eq(ITEM.PART_ID))
+              .where(
+                  PART.FAMILY.eq(FixedQuery.given(PART.FAMILY)), ITEM.RETIRED_ON.isNull()));
+
   private final DSLContext context;
 
   public BoxRepository(DSLContext context) {
@@ -105,13 +120,7 @@ public final class BoxRepository {
 
     private Map<Part, ItemId> read(Family family) {
       Map<PartId, ItemId> items =
-          context
-              .select(PART.ID, ITEM.ID)
-              .from(ITEM)
-              .join(PART)
-              .on(PART.ID.eq(ITEM.PART_ID))
-              .where(PART.FAMILY.eq(family.name()), ITEM.RETIRED_ON.isNull())
-              .fetchMap(PART.ID, ITEM.ID);
+          STOCKED.with(context, family.name()).fetchMap(PART.ID, ITEM.ID);
       Map<Part, ItemId> parts = new HashMap<>();
       new PartRepository(context)
           .byIds(items.keySet())
@@ -122,11 +131,7 @@ public final class BoxRepository {
 
   /** The parts in whose boxes a part comes. */
   public List<PartId> boxesWith(PartId contentPartId) {
-    return context
-        .select(BOX_CONTENT.PART_ID)
-        .from(BOX_CONTENT)
-        .where(BOX_CONTENT.CONTENT_PART_ID.eq(contentPartId))
-        .fetch(BOX_CONTENT.PART_ID);
+    return WITH.with(context, contentPartId).fetch(BOX_CONTENT.PART_ID);
   }
 
   /** Writes what comes in a box in place of what did. */

@@ -2,6 +2,8 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import org.jooq.impl.DSL;
+import dev.lonja.store.query.FixedQuery;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
@@ -29,6 +31,9 @@ public final class SettingRepository {
   private static final String LEAST_HOLD_BACK = "least_hold_back";
   private static final String JUG = "jug";
 
+  private static final FixedQuery ALL =
+      FixedQuery.of(DSL.select(SETTING.NAME, SETTING.VALUE).from(SETTING));
+
   private final DSLContext context;
   private final Supplier<Values> values;
 
@@ -45,11 +50,7 @@ public final class SettingRepository {
 
   /** Reads what is set. */
   public static Values read(DSLContext context) {
-    return new Values(
-        context
-            .select(SETTING.NAME, SETTING.VALUE)
-            .from(SETTING)
-            .fetchMap(SETTING.NAME, SETTING.VALUE));
+    return new Values(ALL.with(context).fetchMap(SETTING.NAME, SETTING.VALUE));
   }
 
   public String storeName() {

@@ -1,4 +1,4 @@
-package dev.lonja.app.demo;
+package dev.lonja.app.demo.master;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -9,17 +9,17 @@ import org.jspecify.annotations.Nullable;
 /**
  * A table of the exchange format while it is filled; rows are numbered from 1 in its first column.
  */
-final class Sheet {
+public final class Sheet {
 
   private final String header;
   private final List<String> rows = new ArrayList<>();
 
-  Sheet(String header) {
+  public Sheet(String header) {
     this.header = header;
   }
 
   /** Adds a row behind its number, which is returned; {@code null} is an empty cell. */
-  long add(@Nullable Object... cells) {
+  public long add(@Nullable Object... cells) {
     long id = rows.size() + 1;
     List<Object> all = new ArrayList<>();
     all.add(id);
@@ -28,7 +28,7 @@ final class Sheet {
     return id;
   }
 
-  String text() {
+  public String text() {
     return header + "\r\n" + rows.stream().map(row -> row + "\r\n").collect(Collectors.joining());
   }
 

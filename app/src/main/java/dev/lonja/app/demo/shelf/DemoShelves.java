@@ -1,5 +1,6 @@
-package dev.lonja.app.demo;
+package dev.lonja.app.demo.shelf;
 
+import dev.lonja.app.demo.master.DemoMaster;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
@@ -29,7 +30,7 @@ import java.util.Optional;
 import java.util.Random;
 
 /** What happened on the shelves before today: two months of bookings. */
-final class DemoShelves {
+public final class DemoShelves {
 
   private static final int DAYS_BACK = 60;
   private static final int OPEN_FOR = 365;
@@ -39,7 +40,7 @@ final class DemoShelves {
   private final Random random;
   private int requests;
 
-  DemoShelves(LocalDate today, DemoMaster master, Random random) {
+  public DemoShelves(LocalDate today, DemoMaster master, Random random) {
     this.today = today;
     this.master = master;
     this.random = random;
@@ -78,8 +79,8 @@ final class DemoShelves {
   }
 
   /** Two months on the shelves, oldest first, through the same ledger rules as any booking. */
-  void stock(Session session) {
-    Instant opened = DemoHistory.morning(today.minusDays(DAYS_BACK));
+  public void stock(Session session) {
+    Instant opened = DemoMaster.morning(today.minusDays(DAYS_BACK));
     List<Opening> openings = openings(session);
     for (Opening opening : openings) {
       receive(session, opening, opened);
@@ -87,11 +88,11 @@ final class DemoShelves {
     List<Opening> often = new ArrayList<>(openings);
     for (int daysBack = DAYS_BACK - 3; daysBack > 0; daysBack -= 2) {
       Opening pick = often.get(random.nextInt(often.size()));
-      issueSome(session, pick, DemoHistory.morning(today.minusDays(daysBack)));
+      issueSome(session, pick, DemoMaster.morning(today.minusDays(daysBack)));
     }
-    scrapOne(session, master.item("GLV L"), DemoHistory.morning(today.minusDays(20)));
-    countOne(session, master.item("HC 12-16"), DemoHistory.morning(today.minusDays(9)));
-    quarantineLot(session, DemoHistory.morning(today.minusDays(5)));
+    scrapOne(session, master.item("GLV L"), DemoMaster.morning(today.minusDays(20)));
+    countOne(session, master.item("HC 12-16"), DemoMaster.morning(today.minusDays(9)));
+    quarantineLot(session, DemoMaster.morning(today.minusDays(5)));
   }
 
   /** Whole packs in a lot; what is in a pack that was opened in one of its own. */

@@ -1,11 +1,12 @@
-package dev.lonja.app.demo;
+package dev.lonja.app.demo.history;
 
+import dev.lonja.app.demo.master.Sheet;
+import dev.lonja.app.demo.fleet.DemoFleet;
+import dev.lonja.app.demo.master.DemoMaster;
 import dev.lonja.core.meter.MeterId;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +17,7 @@ import java.util.TreeMap;
  * What happened to the machines before today: eighteen months of readings, and the last time each
  * task was done.
  */
-final class DemoHistory {
+public final class DemoHistory {
 
   private static final int DAYS = 548;
   private static final int WEEKS_SINCE_EXCHANGE = 10;
@@ -49,13 +50,13 @@ final class DemoHistory {
   private final Map<MeterId, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
   private int inspected;
 
-  DemoHistory(LocalDate today, DemoMaster master, Random random) {
+  public DemoHistory(LocalDate today, DemoMaster master, Random random) {
     this.today = today;
     this.master = master;
     this.random = random;
   }
 
-  Map<String, String> texts(DemoFleet fleet) {
+  public Map<String, String> texts(DemoFleet fleet) {
     fleet
         .laidUp()
         .forEach(
@@ -109,7 +110,7 @@ final class DemoHistory {
       }
       long reading = read(meter.meterId(), day, life.get(day) - before);
       if (!replaced && !day.isBefore(today.minusDays(WEEKS_SINCE_EXCHANGE * 7))) {
-        replacements.add(reading, 0, null, "glass broken by a pallet", "storekeeper", morning(day));
+        replacements.add(reading, 0, null, "glass broken by a pallet", "storekeeper", DemoMaster.morning(day));
         before = life.get(day);
         replaced = true;
       }
@@ -136,7 +137,7 @@ final class DemoHistory {
 
   private long read(MeterId meterId, LocalDate day, double value) {
     return readings.add(
-        meterId, day, null, tenths(value), "entered", null, "storekeeper", morning(day));
+        meterId, day, null, tenths(value), "entered", null, "storekeeper", DemoMaster.morning(day));
   }
 
   /** Records a task as done where its meter stood so much of an interval below today's life. */
@@ -159,10 +160,10 @@ final class DemoHistory {
             null,
             "carried over from the paper book",
             "storekeeper",
-            morning(day));
+            DemoMaster.morning(day));
     if (task.inspects() && plan.code().startsWith("FL")) {
       String outcome = OUTCOMES[inspected++ % OUTCOMES.length];
-      inspections.add(record, outcome, "", "workshop", morning(day));
+      inspections.add(record, outcome, "", "workshop", DemoMaster.morning(day));
     }
   }
 
@@ -207,7 +208,7 @@ final class DemoHistory {
         null,
         "read at the full mark",
         "workshop",
-        morning(day));
+        DemoMaster.morning(day));
   }
 
   private void topUp(DemoFleet fleet, String item, String litres, long daysAgo) {
@@ -223,7 +224,7 @@ final class DemoHistory {
         null,
         "low at the dipstick",
         "storekeeper",
-        morning(day));
+        DemoMaster.morning(day));
   }
 
   /** The day on which a meter came to a life; empty if that was before the readings. */
@@ -245,10 +246,5 @@ final class DemoHistory {
 
   private static String tenths(double value) {
     return BigDecimal.valueOf(value).setScale(1, RoundingMode.HALF_UP).toPlainString();
-  }
-
-  /** When the store opens. */
-  static Instant morning(LocalDate day) {
-    return day.atTime(7, 30).toInstant(ZoneOffset.UTC);
   }
 }

@@ -1,5 +1,6 @@
-package dev.lonja.app.demo;
+package dev.lonja.app.demo.fleet;
 
+import dev.lonja.app.demo.master.DemoMaster;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.meter.MeterId;
 import java.util.ArrayList;
@@ -12,7 +13,7 @@ import java.util.stream.Stream;
  * Where the demo's machines stand: what their meters should show today, and how much of each
  * service's interval has passed. The machines themselves are master data.
  */
-final class DemoFleet {
+public final class DemoFleet {
 
   /** Off the beach, or out of the water, for most of January. */
   private static final List<String> LAID_UP =
@@ -24,10 +25,10 @@ final class DemoFleet {
    * @param perDay hours or kilometres on a mean day
    * @param lifeToday what it should stand at today
    */
-  record MeterPlan(MeterId meterId, double perDay, double lifeToday, Oddity oddity) {}
+  public record MeterPlan(MeterId meterId, double perDay, double lifeToday, Oddity oddity) {}
 
   /** What makes a meter's readings worth looking at. */
-  enum Oddity {
+  public enum Oddity {
     NONE,
     BACKWARDS,
     SILENT,
@@ -46,18 +47,18 @@ final class DemoFleet {
    * @param passed by service, the share of the interval that has passed; without a share there is
    *     no record
    */
-  record UnitPlan(
+  public record UnitPlan(
       DemoMaster.UnitRow unit,
       double[] months,
       List<DemoMaster.TaskPlan> tasks,
       Map<String, MeterPlan> meters,
       Map<String, Double> passed) {
 
-    UnitId unitId() {
+    public UnitId unitId() {
       return unit.id();
     }
 
-    String code() {
+    public String code() {
       return unit.code();
     }
 
@@ -70,7 +71,7 @@ final class DemoFleet {
   private final DemoMaster master;
   private final List<UnitPlan> plans = new ArrayList<>();
 
-  DemoFleet(DemoMaster master) {
+  public DemoFleet(DemoMaster master) {
     this.master = master;
     trucks();
     vans();
@@ -82,16 +83,16 @@ final class DemoFleet {
     generators();
   }
 
-  UnitPlan plan(String code) {
+  public UnitPlan plan(String code) {
     return plans.stream().filter(plan -> plan.code().equals(code)).findFirst().orElseThrow();
   }
 
-  List<UnitPlan> plans() {
+  public List<UnitPlan> plans() {
     return plans;
   }
 
   /** The units that are laid up from 2 to 24 January. */
-  Stream<UnitPlan> laidUp() {
+  public Stream<UnitPlan> laidUp() {
     return LAID_UP.stream().map(this::plan);
   }
 

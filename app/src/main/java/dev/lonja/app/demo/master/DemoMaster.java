@@ -1,4 +1,4 @@
-package dev.lonja.app.demo;
+package dev.lonja.app.demo.master;
 
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
@@ -11,7 +11,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
@@ -22,9 +24,9 @@ import java.util.regex.Pattern;
  * The demo's master data: files of the exchange format beside this class, as they stood on {@link
  * #WRITTEN_ON}. Every date in them moves along with the day on which the demo starts.
  */
-final class DemoMaster {
+public final class DemoMaster {
 
-  static final LocalDate WRITTEN_ON = LocalDate.parse("2027-03-15");
+  public static final LocalDate WRITTEN_ON = LocalDate.parse("2027-03-15");
 
   private static final List<String> TABLES =
       List.of(
@@ -66,13 +68,13 @@ final class DemoMaster {
   private final Map<String, List<NamedCsvRecord>> rows = new HashMap<>();
 
   /** A task of a variant; {@code interval} is in force, shortened where dust asks for it. */
-  record TaskPlan(
+  public record TaskPlan(
       TaskId taskId, String service, String meter, double interval, int months, boolean inspects) {}
 
   /** A unit of the fleet. */
-  record UnitRow(UnitId id, String code, long classId, long variantId, LocalDate inService) {}
+  public record UnitRow(UnitId id, String code, long classId, long variantId, LocalDate inService) {}
 
-  DemoMaster(LocalDate today) {
+  public DemoMaster(LocalDate today) {
     long later = ChronoUnit.DAYS.between(WRITTEN_ON, today);
     for (String table : TABLES) {
       String text = moved(resource("store/" + table + ".csv"), later);
@@ -82,12 +84,12 @@ final class DemoMaster {
   }
 
   /** By file name, as the import takes them. */
-  Map<String, String> texts() {
+  public Map<String, String> texts() {
     return texts;
   }
 
   /** The rows of a file of the demo that is no table of the exchange format. */
-  static List<NamedCsvRecord> extra(String name) {
+  public static List<NamedCsvRecord> extra(String name) {
     return read(resource(name));
   }
 
@@ -129,7 +131,7 @@ final class DemoMaster {
         .orElseThrow(() -> new IllegalStateException("no row of " + table + " with " + where));
   }
 
-  UnitRow unit(String code) {
+  public UnitRow unit(String code) {
     NamedCsvRecord row = only("units", Map.of("code", code));
     return new UnitRow(
         new UnitId(number(row, "id")),
@@ -139,22 +141,22 @@ final class DemoMaster {
         LocalDate.parse(row.getField("in_service_on")));
   }
 
-  MeterId meter(UnitId unit, String name) {
+  public MeterId meter(UnitId unit, String name) {
     return new MeterId(number(only("meters", Map.of("unit_id", unit, "name", name)), "id"));
   }
 
-  CompartmentId compartment(long variant, String name) {
+  public CompartmentId compartment(long variant, String name) {
     Map<String, Object> which = Map.of("variant_id", variant, "name", name);
     return new CompartmentId(number(only("compartments", which), "id"));
   }
 
-  ItemId item(String number) {
+  public ItemId item(String number) {
     long part = number(only("parts", Map.of("number", number)), "id");
     return new ItemId(number(only("items", Map.of("part_id", part)), "id"));
   }
 
   /** How much of its mean month a class runs in each month of the year. */
-  double[] months(long classId) {
+  public double[] months(long classId) {
     return rows.get("class_months").stream()
         .filter(row -> number(row, "class_id") == classId)
         .mapToDouble(row -> Double.parseDouble(row.getField("factor")))
@@ -162,7 +164,7 @@ final class DemoMaster {
   }
 
   /** The tasks of a variant in order of entry. */
-  List<TaskPlan> tasks(long variant) {
+  public List<TaskPlan> tasks(long variant) {
     Map<Long, String> services = new HashMap<>();
     rows.get("services").stream()
         .filter(row -> number(row, "variant_id") == variant)
@@ -186,5 +188,10 @@ final class DemoMaster {
             : Double.parseDouble(interval) * Double.parseDouble(row.getField("severity")),
         byInterval ? (months.isEmpty() ? 0 : Integer.parseInt(months)) : 12,
         row.getField("action").equals("inspect"));
+  }
+
+  /** When the store opens. */
+  public static Instant morning(LocalDate day) {
+    return day.atTime(7, 30).toInstant(ZoneOffset.UTC);
   }
 }
