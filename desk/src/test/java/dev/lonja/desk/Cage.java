@@ -60,7 +60,8 @@ public final class Cage implements BeforeEachCallback, AfterEachCallback {
   /** A request that was never sent before. */
   public Sent sent() {
     requests++;
-    return new Sent("a-key-of-its-own-" + requests, "content " + requests, "storekeeper");
+    return new Sent(
+        "a-key-of-its-own-" + requests, "content " + requests, "storekeeper", "127.0.0.1");
   }
 
   public <T> T read(Function<Session, T> what) {

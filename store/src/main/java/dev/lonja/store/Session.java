@@ -23,6 +23,7 @@ import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.PartRepository;
+import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.request.RequestLog;
@@ -217,6 +218,10 @@ public final class Session {
 
   public Verification verification() {
     return new Verification(context);
+  }
+
+  public DeviceRepository devices() {
+    return new DeviceRepository(context);
   }
 
   public AuditLog audit() {

@@ -1,7 +1,7 @@
 package dev.lonja.store;
 
-import dev.lonja.store.query.FixedQuery;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.store.query.FixedQuery;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;

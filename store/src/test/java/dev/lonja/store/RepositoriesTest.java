@@ -22,6 +22,9 @@ import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.person.PersonId;
+import dev.lonja.core.person.PersonName;
+import dev.lonja.core.person.Role;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.MeterSpan;
@@ -40,7 +43,10 @@ import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.AuditLine;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.person.Person;
@@ -55,6 +61,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -340,15 +347,22 @@ class RepositoriesTest {
   /** Imported people have no password, so nobody administers the store until one is set. */
   @Test
   void peopleNeedAPasswordToCount() {
+    PersonId id =
+        store.write(
+            session ->
+                session
+                    .people()
+                    .add(new PersonName("Ana Sol"), Set.of(Role.ADMINISTRATOR, Role.BUYER)));
     assertThat(store.<Boolean>read(session -> session.people().hasAdministrator())).isFalse();
     store.write(
         session -> {
-          session.people().save("storekeeper", Person.Role.ADMINISTRATOR, "hash");
+          session.people().setPassword(id, "hash");
           return true;
         });
     assertThat(store.<Boolean>read(session -> session.people().hasAdministrator())).isTrue();
-    Person person = store.read(session -> session.people().byName("storekeeper")).orElseThrow();
-    assertThat(person.role()).isEqualTo(Person.Role.ADMINISTRATOR);
+    Person person = store.read(session -> session.people().byName(" ANA  sol ")).orElseThrow();
+    assertThat(person.roles()).containsExactlyInAnyOrder(Role.ADMINISTRATOR, Role.BUYER);
+    assertThat(store.<Optional<Long>>read(session -> session.people().stamp(id))).contains(1L);
   }
 
   @Test
@@ -375,17 +389,20 @@ class RepositoriesTest {
     store.write(
         session -> {
           session.requests().add("key-00001", new RequestLog.Entry("abc", "/x"), "me", NOW);
-          session.audit().add("item", 8, new AuditLog.Line("edited", "a", "b", "me", NOW));
-          session.audit().add("item", 8, new AuditLog.Line("edited", "b", "c", "me", NOW));
+          session.audit().add(edited(Facts.of("price", "4"), Facts.of("price", "5")));
+          session.audit().add(edited(Facts.of("price", "5"), Facts.of("price", "6")));
           return true;
         });
     assertThat(
             store.<Optional<RequestLog.Entry>>read(session -> session.requests().find("key-00001")))
         .contains(new RequestLog.Entry("abc", "/x"));
-    assertThat(store.<List<AuditLog.Line>>read(session -> session.audit().latest("item", 8, 1)))
-        .extracting(AuditLog.Line::after)
-        .containsExactly("c");
+    assertThat(store.<List<AuditLine>>read(session -> session.audit().latest(Matter.ITEM, 8, 1)))
+        .containsExactly(edited(Facts.of("price", "5"), Facts.of("price", "6")));
     assertThat(RequestLog.hash("")).startsWith("e3b0c44298fc1c14");
+  }
+
+  private static AuditLine edited(Facts before, Facts after) {
+    return new AuditLine(NOW, "me", "10.0.0.8", Matter.ITEM, "8", Deed.EDITED, before, after);
   }
 
   @Test

@@ -1,11 +1,13 @@
 package dev.lonja.app.demo;
 
-import dev.lonja.app.demo.history.DemoHistory;
-import dev.lonja.app.demo.shelf.DemoShelves;
 import dev.lonja.app.demo.fleet.DemoFleet;
+import dev.lonja.app.demo.history.DemoHistory;
 import dev.lonja.app.demo.master.DemoMaster;
+import dev.lonja.app.demo.shelf.DemoShelves;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.person.PersonName;
+import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayId;
@@ -15,12 +17,12 @@ import dev.lonja.desk.tray.TrayMaker;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.exchange.ExchangeProblem;
-import dev.lonja.store.person.Person;
 import dev.lonja.store.tray.Tray;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -70,8 +72,9 @@ public final class DemoStore {
 
   private static void addPeople(Session session) {
     String hash = new BCryptPasswordEncoder().encode(PASSWORD);
-    for (Person.Role role : Person.Role.values()) {
-      session.people().save(role.name().toLowerCase(), role, hash);
+    for (Role role : Role.values()) {
+      PersonName name = new PersonName(role.name().toLowerCase(Locale.ROOT));
+      session.people().setPassword(session.people().add(name, Set.of(role)), hash);
     }
   }
 

@@ -1,15 +1,21 @@
 package dev.lonja.app.server;
 
+import dev.lonja.desk.person.FrontDoor;
+import dev.lonja.web.sign.DoorwaySource;
 import dev.lonja.web.sign.FirstStartFilter;
-import dev.lonja.web.sign.SignInThrottle;
+import dev.lonja.web.sign.Refusals;
+import dev.lonja.web.sign.SessionWatch;
+import dev.lonja.web.sign.SignInHandlers;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
 /** Form sign-in, strict content policy, no page for strangers but those that lead in. */
@@ -27,12 +33,27 @@ class SecurityConfiguration {
   }
 
   @Bean
-  SecurityFilterChain pages(HttpSecurity http, FirstStartFilter firstStart, SignInThrottle throttle)
+  SecurityFilterChain pages(
+      HttpSecurity http,
+      FirstStartFilter firstStart,
+      FrontDoor door,
+      DoorwaySource doorways,
+      SignInHandlers handlers,
+      Refusals refusals,
+      SessionWatch watch)
       throws Exception {
-    return http.authorizeHttpRequests(
+    return http.authenticationManager(new ProviderManager(door))
+        .authorizeHttpRequests(
             requests ->
                 requests
-                    .requestMatchers("/assets/**", "/sign-in", "/first-start", "/error", "/feeds/*")
+                    .requestMatchers(
+                        "/assets/**",
+                        "/sign-in",
+                        "/sign-in/over",
+                        "/first-start",
+                        "/new-password",
+                        "/error",
+                        "/feeds/*")
                     .permitAll()
                     .anyRequest()
                     .authenticated())
@@ -41,9 +62,16 @@ class SecurityConfiguration {
                 form.loginPage("/sign-in")
                     .usernameParameter("name")
                     .passwordParameter("password")
-                    .successHandler(throttle.onSuccess())
-                    .failureHandler(throttle.onFailure()))
-        .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
+                    .authenticationDetailsSource(doorways)
+                    .successHandler(handlers)
+                    .failureHandler(handlers))
+        .logout(
+            logout ->
+                logout
+                    .logoutUrl("/sign-out")
+                    .addLogoutHandler(handlers)
+                    .logoutSuccessUrl("/sign-in?left"))
+        .exceptionHandling(exceptions -> exceptions.accessDeniedHandler(refusals))
         .headers(
             headers ->
                 headers
@@ -52,7 +80,7 @@ class SecurityConfiguration {
                         policy ->
                             policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
         .addFilterBefore(firstStart, UsernamePasswordAuthenticationFilter.class)
-        .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
+        .addFilterAfter(watch, SecurityContextHolderFilter.class)
         .build();
   }
 }

@@ -4,6 +4,7 @@ import dev.lonja.app.LonjaApplication;
 import dev.lonja.app.demo.DemoStore;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.person.PersonId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.StoreFiles;
@@ -127,6 +128,11 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     return store()
         .<ItemId>read(
             session -> session.items().byKey(PartKey.of(number).orElseThrow()).get(0).id());
+  }
+
+  /** The number of the person of this name. */
+  public PersonId personId(String name) {
+    return store().<PersonId>read(session -> session.people().byName(name).orElseThrow().id());
   }
 
   public Quantity onHand(String number) {

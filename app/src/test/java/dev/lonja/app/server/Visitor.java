@@ -57,8 +57,16 @@ public final class Visitor {
     }
   }
 
+  private boolean saysWhere;
+
   public Visitor(String base) {
     this.base = base;
+  }
+
+  /** From now on the visitor says with each request that it comes from a page of this site. */
+  public Visitor fromHere() {
+    saysWhere = true;
+    return this;
   }
 
   public Page get(String path) {
@@ -144,7 +152,9 @@ public final class Visitor {
   }
 
   private HttpRequest.Builder request(String path) {
-    return HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html");
+    HttpRequest.Builder request =
+        HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html");
+    return saysWhere ? request.header("Sec-Fetch-Site", "same-origin") : request;
   }
 
   private Page send(HttpRequest request) {

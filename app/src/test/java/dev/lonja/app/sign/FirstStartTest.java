@@ -17,6 +17,8 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class FirstStartTest {
 
+  private static final String PASSWORD = "four gulls on a mast";
+
   @RegisterExtension static final LonjaServer SERVER = LonjaServer.empty();
 
   @Test
@@ -31,12 +33,20 @@ class FirstStartTest {
   void everyProblemIsNamedAndWhatWasTypedStays() {
     Visitor.Page answer =
         setUp(
-            Map.of("code", "000000", "currency", "XQX", "timeZone", "Moon/Sea", "password", "ab"));
+            Map.of(
+                "setUpCode",
+                "AAAAA-AAAAA",
+                "currency",
+                "XQX",
+                "timeZone",
+                "Moon/Sea",
+                "password",
+                "ab"));
     assertThat(answer.words())
         .contains("That is not the code that the server printed.")
         .contains("\"XQX\" is no currency")
         .contains("\"Moon/Sea\" is no time zone")
-        .contains("The password has 2 characters; allowed is 10 or more");
+        .contains("The password has 2 characters; allowed is 12 or more");
     assertThat(answer.document().select("#storeName").attr("value")).isEqualTo("Net Loft");
     assertThat(answer.document().select("#password").attr("value")).isEmpty();
   }
@@ -47,7 +57,7 @@ class FirstStartTest {
     Visitor.Page answer = setUp(Map.of());
     assertThat(answer.path()).isEqualTo("/sign-in?ready");
     Visitor visitor = SERVER.stranger();
-    Visitor.Page today = visitor.signIn("harbour master", "ten and more");
+    Visitor.Page today = visitor.signIn("harbour master", PASSWORD);
     assertThat(today.path()).isEqualTo("/");
     assertThat(today.text(".band")).contains("Net Loft");
   }
@@ -63,7 +73,7 @@ class FirstStartTest {
   @Order(5)
   void anEmptyStoreHasPagesThatSayHowToFillThem() {
     Visitor visitor = SERVER.stranger();
-    visitor.signIn("harbour master", "ten and more");
+    visitor.signIn("harbour master", PASSWORD);
     assertThat(visitor.get("/").words()).contains("Nothing. Every line on the rack is covered");
     assertThat(visitor.get("/fleet").words()).contains("No units yet.");
     assertThat(visitor.get("/ahead").words()).contains("Nothing is expected to be used.");
@@ -74,12 +84,12 @@ class FirstStartTest {
 
   private static Visitor.Page setUp(Map<String, String> changes) {
     Map<String, String> typed = new HashMap<>();
-    typed.put("code", SERVER.bean(FirstStartDesk.class).code());
+    typed.put("setUpCode", SERVER.bean(FirstStartDesk.class).code());
     typed.put("storeName", "Net Loft");
     typed.put("currency", "EUR");
     typed.put("timeZone", "Atlantic/Azores");
     typed.put("name", "harbour master");
-    typed.put("password", "ten and more");
+    typed.put("password", PASSWORD);
     typed.putAll(changes);
     Visitor visitor = SERVER.stranger();
     return visitor.submit(visitor.get("/first-start").form("/first-start"), typed);

@@ -30,7 +30,24 @@ class RoleWalkTest {
 
   /** Pages that lead in or are read without signing in, and the server's own. */
   private static final Set<String> OPEN_TO_ALL =
-      Set.of("/sign-in", "/first-start", "/feeds/{secret}.ics", "/error");
+      Set.of(
+          "/sign-in",
+          "/sign-in/over",
+          "/first-start",
+          "/new-password",
+          "/feeds/{secret}.ics",
+          "/error");
+
+  /** What each does about themselves; what is sent there would end the walker's session. */
+  private static final Set<String> ABOUT_ONESELF =
+      Set.of("/me", "/me/password", "/me/sessions", "/me/sessions/end", "/sign-in/again");
+
+  /** What only an administrator may open. */
+  private static final Set<String> FOR_ADMINISTRATORS =
+      Set.of("/setup/people", "/setup/people/{id}");
+
+  /** What an auditor may open beside. */
+  private static final Set<String> FOR_AUDITORS = Set.of("/setup/audit", "/setup/audit.jsonl");
 
   /** What the workshop may open: machines and their meters, numbers, its own trays. */
   private static final Set<String> FOR_THE_WORKSHOP =
@@ -64,6 +81,7 @@ class RoleWalkTest {
         .filter(entry -> entry.getKey().getMethodsCondition().getMethods().contains(method))
         .flatMap(entry -> paths(entry.getKey()).map(path -> new Route(path, entry.getValue())))
         .filter(route -> !OPEN_TO_ALL.contains(route.path()))
+        .filter(route -> !ABOUT_ONESELF.contains(route.path()))
         .toList();
   }
 
@@ -97,6 +115,26 @@ class RoleWalkTest {
       assertThat(status).as(route.path()).isLessThan(500);
     }
     assertThat(opened).isEqualTo(new TreeSet<>(FOR_THE_WORKSHOP));
+  }
+
+  private static Set<String> refused(Visitor visitor) {
+    Set<String> refused = new TreeSet<>();
+    for (Route route : routes(RequestMethod.GET)) {
+      if (visitor.get(filled(route.path())).status() == 403) {
+        refused.add(route.path());
+      }
+    }
+    return refused;
+  }
+
+  @Test
+  void onlyAdministratorsSeePeopleAndOnlyAuditorsBesideThemTheAudit() {
+    Set<String> forFew = new TreeSet<>(FOR_ADMINISTRATORS);
+    assertThat(refused(SERVER.signedInAs("auditor"))).containsAll(forFew);
+    forFew.addAll(FOR_AUDITORS);
+    assertThat(refused(SERVER.signedInAs("storekeeper"))).isEqualTo(forFew);
+    assertThat(refused(SERVER.signedInAs("buyer"))).containsAll(forFew);
+    assertThat(refused(SERVER.signedInAs("administrator"))).isEmpty();
   }
 
   @ParameterizedTest

@@ -65,18 +65,6 @@ class SecurityTest {
     assertThat(answer.words()).contains("Nothing was changed");
   }
 
-  /** Five wrong passwords, then even the right one has to wait; another name does not. */
-  @Test
-  void guessingIsSlowedDown() {
-    Visitor visitor = SERVER.stranger();
-    for (int i = 0; i < 5; i++) {
-      assertThat(visitor.signIn("buyer", "guess-" + i).path()).isEqualTo("/sign-in?wrong");
-    }
-    assertThat(visitor.signIn("buyer", "lonja-demo").words())
-        .contains("Too many wrong passwords for this name");
-    assertThat(visitor.signIn("auditor", "lonja-demo").path()).isEqualTo("/");
-  }
-
   @Test
   void auditorsAndBuyersReadAndDoNotBook() {
     for (String name : List.of("auditor", "administrator")) {

@@ -11,6 +11,8 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.person.PersonName;
+import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.LineReason;
@@ -19,7 +21,6 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.ledger.Posting;
-import dev.lonja.store.person.Person;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.tray.Tray;
 import java.io.IOException;
@@ -34,6 +35,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Queue;
+import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -115,7 +117,11 @@ class KilledServerTest {
           session -> {
             session.settings().set("Boatyard Cage", Currency.getInstance("EUR"), ZoneId.of("UTC"));
             String hash = new BCryptPasswordEncoder(4).encode("a good password");
-            session.people().save("keeper", Person.Role.ADMINISTRATOR, hash);
+            session
+                .people()
+                .setPassword(
+                    session.people().add(new PersonName("keeper"), Set.of(Role.ADMINISTRATOR)),
+                    hash);
             receiveClips(session);
             List<TrayId> ids = new ArrayList<>();
             for (int i = 0; i < TRAYS; i++) {

@@ -12,7 +12,7 @@ import java.util.Optional;
 /**
  * One way in which a unit differs from its variant.
  *
- * @param reason in a person's words, or how it was learned
+ * @param reason in a person's words; empty for what was learned
  * @param since the day from which it holds
  */
 public record Deviation(

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 /**
  * A {@link Deviation} before it is noted.
  *
- * @param reason in a person's words, or how it was learned
+ * @param reason in a person's words; empty for what was learned
  * @param since the day from which it holds
  */
 public record NewDeviation(

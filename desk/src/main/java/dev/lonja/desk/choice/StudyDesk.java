@@ -17,7 +17,9 @@ import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fluid.StudyRepository.ChangeOver;
 import dev.lonja.store.fluid.StudyRepository.KeptStudy;
 import dev.lonja.store.fluid.StudyRepository.Study;
@@ -170,7 +172,7 @@ public class StudyDesk extends KeepersDesk {
                       .set(
                           new ChangeOver(
                               change.compartmentId(), change.item().id(), change.on(), id)));
-          audit(session, sent, id, "applied", changes.size());
+          audit(session, sent, id, Deed.APPLIED, changes.size());
           return Outcome.done();
         });
   }
@@ -186,18 +188,13 @@ public class StudyDesk extends KeepersDesk {
                   .filter(change -> change.studyId() == id)
                   .toList();
           set.forEach(change -> session.studies().cancel(change.compartmentId()));
-          audit(session, sent, id, "taken back", set.size());
+          audit(session, sent, id, Deed.TAKEN_BACK, set.size());
           return Outcome.done();
         });
   }
 
-  private void audit(Session session, Sent sent, long id, String action, int changeOvers) {
-    session
-        .audit()
-        .add(
-            "study",
-            id,
-            new AuditLog.Line(
-                action, "", "change-overs: " + changeOvers, sent.actor(), clock.now()));
+  private void audit(Session session, Sent sent, long id, Deed deed, int changeOvers) {
+    Facts after = Facts.of("change_overs", changeOvers);
+    session.audit().add(sent.line(clock.now(), Matter.STUDY, id, deed, Facts.NONE, after));
   }
 }

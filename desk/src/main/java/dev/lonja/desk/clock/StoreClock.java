@@ -46,6 +46,16 @@ public final class StoreClock {
     return LocalDate.ofInstant(instant, clock.getZone());
   }
 
+  /** When a day begins. */
+  public Instant beginOf(LocalDate day) {
+    return day.atStartOfDay(clock.getZone()).toInstant();
+  }
+
+  /** The time of day of an instant, "08:30". */
+  public String timeOf(Instant instant) {
+    return LocalTime.ofInstant(instant, clock.getZone()).truncatedTo(ChronoUnit.MINUTES).toString();
+  }
+
   public boolean isPinned() {
     return pinned;
   }

@@ -22,7 +22,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.ledger.LotFacts;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -201,7 +203,7 @@ public class ProductDesk extends KeepersDesk {
             return refused.get();
           }
           session.products().add(product);
-          audit(session, sent, "added", "", product);
+          audit(session, sent, Deed.ADDED, Facts.NONE, product);
           return Outcome.done(product.id());
         });
   }
@@ -217,12 +219,16 @@ public class ProductDesk extends KeepersDesk {
           if (refused.isPresent()) {
             return refused.get();
           }
-          String before =
-              session.products().byId(id).map(p -> SpecSheet.line(ProductSheet.of(p))).orElse("");
+          Facts before =
+              session
+                  .products()
+                  .byId(id)
+                  .map(known -> new Facts(ProductSheet.of(known)))
+                  .orElse(Facts.NONE);
           if (!session.products().update(product)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          audit(session, sent, "edited", before, product);
+          audit(session, sent, Deed.EDITED, before, product);
           return Outcome.done(id);
         });
   }
@@ -235,17 +241,17 @@ public class ProductDesk extends KeepersDesk {
         .map(other -> Outcome.refused(new NameTaken(other)));
   }
 
-  private void audit(Session session, Sent sent, String action, String before, Product product) {
+  private void audit(Session session, Sent sent, Deed deed, Facts before, Product product) {
+    Facts after = new Facts(ProductSheet.of(product));
     session
         .audit()
         .add(
-            "product",
-            product.id().value(),
-            new AuditLog.Line(
-                action,
-                before,
-                SpecSheet.line(ProductSheet.of(product)),
-                sent.actor(),
-                clock.now()));
+            sent.line(
+                clock.now(),
+                Matter.PRODUCT,
+                product.id(),
+                deed,
+                before.unlike(after),
+                after.unlike(before)));
   }
 }

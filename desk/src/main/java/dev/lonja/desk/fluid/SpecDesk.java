@@ -20,7 +20,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import java.util.List;
 import java.util.Optional;
@@ -145,17 +147,18 @@ public class SpecDesk extends KeepersDesk {
           }
           session.specs().save(compartmentId, spec);
           Compartment before = place.get().compartment();
+          Facts was = new Facts(SpecSheet.of(before.spec()));
+          Facts is = new Facts(SpecSheet.of(spec));
           session
               .audit()
               .add(
-                  "variant",
-                  place.get().stored().variant().id(),
-                  new AuditLog.Line(
-                      "spec of " + before.name(),
-                      SpecSheet.line(SpecSheet.of(before.spec())),
-                      SpecSheet.line(SpecSheet.of(spec)),
-                      sent.actor(),
-                      clock.now()));
+                  sent.line(
+                      clock.now(),
+                      Matter.VARIANT,
+                      place.get().stored().variant().id(),
+                      Deed.EDITED,
+                      was.unlike(is),
+                      is.unlike(was).with("compartment", before.name())));
           return Outcome.done();
         });
   }

@@ -51,12 +51,4 @@ public final class SpecSheet {
     fields.put("base", limits.base().map(Enum::name).orElse(""));
     return fields;
   }
-
-  /** "kind ENGINE_OIL; grade-1 15W-40; …", empty fields left out. */
-  static String line(Map<String, String> fields) {
-    return fields.entrySet().stream()
-        .filter(field -> !field.getValue().isEmpty())
-        .map(field -> field.getKey() + " " + field.getValue().replace("\n", " or "))
-        .collect(Collectors.joining("; "));
-  }
 }

@@ -16,7 +16,9 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -81,17 +83,20 @@ public class YearDesk extends KeepersDesk {
           session
               .audit()
               .add(
-                  "setting",
-                  1,
-                  new AuditLog.Line(
-                      "temperature year", before, line(climate), sent.actor(), clock.now()));
+                  sent.line(
+                      clock.now(),
+                      Matter.CLIMATE,
+                      "",
+                      Deed.EDITED,
+                      Facts.of("months_c", before),
+                      Facts.of("months_c", line(climate))));
           return Outcome.done();
         });
   }
 
   private static String line(Climate climate) {
     return climate.months().stream()
-        .map(range -> range.lowest().exactText() + " to " + range.highest().exactText())
-        .collect(Collectors.joining(", "));
+        .map(range -> range.lowest().exactText() + "/" + range.highest().exactText())
+        .collect(Collectors.joining(" "));
   }
 }

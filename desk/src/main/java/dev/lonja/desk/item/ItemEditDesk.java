@@ -14,7 +14,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.item.ItemRepository;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -114,7 +116,13 @@ public class ItemEditDesk {
     describe(session, partId, draft, read.orElseThrow());
     ItemId id = session.items().add(partId, read.get().facts());
     keep(session, id, read.get());
-    audit(session, sent, id, "added", "", identity.make() + " " + identity.number());
+    audit(
+        session,
+        sent,
+        id,
+        Deed.ADDED,
+        Facts.NONE,
+        Facts.of("make", identity.make()).with("number", identity.number()));
     return Outcome.done(id);
   }
 
@@ -127,7 +135,7 @@ public class ItemEditDesk {
   private Outcome edit(Session session, Sent sent, ItemId itemId, long version, ItemDraft draft) {
     ItemDraft.Identity identity = draft.identity();
     Item before = session.items().byId(itemId).orElseThrow();
-    Map<String, String> stored = ItemSheet.of(session, before);
+    Facts stored = new Facts(ItemSheet.of(session, before));
     DraftReader reader = new DraftReader(session, draft, Optional.of(before));
     Optional<DraftReader.Read> read = reader.read();
     session
@@ -148,14 +156,8 @@ public class ItemEditDesk {
     session.parts().rename(before.partId(), identity.make(), identity.number());
     describe(session, before.partId(), draft, read.get());
     keep(session, itemId, read.get());
-    Map<String, String> now = ItemSheet.of(session, session.items().byId(itemId).orElseThrow());
-    audit(
-        session,
-        sent,
-        itemId,
-        "edited",
-        ItemSheet.changes(stored, now),
-        ItemSheet.changes(now, stored));
+    Facts now = new Facts(ItemSheet.of(session, session.items().byId(itemId).orElseThrow()));
+    audit(session, sent, itemId, Deed.EDITED, stored.unlike(now), now.unlike(stored));
     return Outcome.done(itemId);
   }
 
@@ -186,7 +188,13 @@ public class ItemEditDesk {
           if (!written) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          audit(session, sent, itemId, again ? "kept again" : "retired", "", "");
+          audit(
+              session,
+              sent,
+              itemId,
+              again ? Deed.KEPT_AGAIN : Deed.RETIRED,
+              Facts.NONE,
+              Facts.NONE);
           return Outcome.done(itemId);
         });
   }
@@ -209,17 +217,17 @@ public class ItemEditDesk {
       return Outcome.refused(new ItemRefusal.InUse(item.get(), uses));
     }
     session.items().delete(itemId);
-    audit(session, sent, itemId, "deleted", item.get().make() + " " + item.get().number(), "");
+    audit(
+        session,
+        sent,
+        itemId,
+        Deed.DELETED,
+        Facts.of("make", item.get().make()).with("number", item.get().number()),
+        Facts.NONE);
     return Outcome.done(item.get().partId());
   }
 
-  private void audit(
-      Session session, Sent sent, ItemId itemId, String action, String before, String after) {
-    session
-        .audit()
-        .add(
-            "item",
-            itemId.value(),
-            new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+  private void audit(Session session, Sent sent, ItemId id, Deed deed, Facts before, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.ITEM, id, deed, before, after));
   }
 }

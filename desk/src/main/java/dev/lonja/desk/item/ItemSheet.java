@@ -10,9 +10,6 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.Session;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Objects;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /**
  * Everything on file of an item by field, each value as it can be read back; what is listed has a
@@ -74,14 +71,5 @@ public final class ItemSheet {
     fields.remove("barcodes");
     fields.keySet().removeIf(name -> name.startsWith("orderNumber-"));
     return fields;
-  }
-
-  /** The fields of one that are not so in the other: "height 93, bin A-03". */
-  static String changes(Map<String, String> these, Map<String, String> those) {
-    return new TreeSet<>(these.keySet())
-        .stream()
-            .filter(name -> !Objects.equals(these.get(name), those.getOrDefault(name, "")))
-            .map(name -> name + " " + these.get(name))
-            .collect(Collectors.joining(", "));
   }
 }

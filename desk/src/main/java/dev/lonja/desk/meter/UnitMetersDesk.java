@@ -22,7 +22,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.query.UnitScope;
@@ -197,9 +199,9 @@ public class UnitMetersDesk extends KeepersDesk {
         session,
         sent,
         meter.standing().file().unit(),
-        "reading corrected",
-        wrong.value().display(),
-        value.display() + " (reading " + id + "), " + reason);
+        Deed.CORRECTED,
+        Facts.of("reading_id", wrong.id()).with("value", wrong.value().exactText()),
+        Facts.of("reading_id", id).with("value", value.exactText()).with("reason", reason));
     return Outcome.done();
   }
 
@@ -280,7 +282,7 @@ public class UnitMetersDesk extends KeepersDesk {
             return Outcome.refused(new Overlaps(other.get()));
           }
           session.fleet().addLayUp(unit.id(), layUp);
-          audit(session, sent, unit, "lay-up", "", days(layUp));
+          audit(session, sent, unit, Deed.LAID_UP, Facts.NONE, days(layUp));
           return Outcome.done();
         });
   }
@@ -301,18 +303,16 @@ public class UnitMetersDesk extends KeepersDesk {
             return Outcome.refused(new UnknownLayUp());
           }
           session.fleet().removeLayUp(layUpId);
-          audit(session, sent, unit, "lay-up taken off", days(gone.get()), "");
+          audit(session, sent, unit, Deed.LAY_UP_TAKEN_OFF, days(gone.get()), Facts.NONE);
           return Outcome.done();
         });
   }
 
-  private static String days(LayUp layUp) {
-    return layUp.first() + " to " + layUp.last();
+  private static Facts days(LayUp layUp) {
+    return Facts.of("first_on", layUp.first()).with("last_on", layUp.last());
   }
 
-  private void audit(
-      Session session, Sent sent, Unit unit, String action, String before, String after) {
-    AuditLog.Line line = new AuditLog.Line(action, before, after, sent.actor(), clock.now());
-    session.audit().add("unit", unit.id().value(), line);
+  private void audit(Session session, Sent sent, Unit unit, Deed deed, Facts before, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.UNIT, unit.id(), deed, before, after));
   }
 }

@@ -38,6 +38,24 @@ public final class Allowed {
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'BUYER', 'AUDITOR', 'ADMINISTRATOR', 'WORKSHOP')")
   public @interface ToSeeMachines {}
 
+  /** Says who may do what, and keeps the backups. */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("hasRole('ADMINISTRATOR')")
+  public @interface ToAdminister {}
+
+  /** Sees who did what. */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("hasAnyRole('AUDITOR', 'ADMINISTRATOR')")
+  public @interface ToAudit {}
+
+  /** Looks after their own password and sessions: everyone who is signed in. */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("hasAnyRole('STOREKEEPER', 'BUYER', 'AUDITOR', 'ADMINISTRATOR', 'WORKSHOP')")
+  public @interface ToBeOneself {}
+
   /** Stands at the door: everyone, before they sign in. */
   @Target({ElementType.METHOD, ElementType.TYPE})
   @Retention(RetentionPolicy.RUNTIME)

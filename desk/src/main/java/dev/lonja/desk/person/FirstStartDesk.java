@@ -1,17 +1,24 @@
 package dev.lonja.desk.person;
 
+import dev.lonja.core.person.PasswordRule;
+import dev.lonja.core.person.PersonName;
+import dev.lonja.core.person.Role;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.person.Person;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.SecureRandom;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Currency;
+import java.util.EnumSet;
 import java.util.List;
-import org.springframework.security.crypto.password.PasswordEncoder;
+import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /**
@@ -25,28 +32,30 @@ public class FirstStartDesk {
   /** The longest name of a store or a person. */
   public static final int LONGEST_NAME = 60;
 
-  /** The shortest password, in characters. */
-  public static final int LEAST_PASSWORD = 10;
-
-  /** The longest password, in bytes of UTF-8; what is behind that would not count. */
-  public static final int MOST_PASSWORD_BYTES = 72;
-
-  private static final int CODE_BOUND = 900_000;
-  private static final int CODE_LOWEST = 100_000;
+  private static final String TRIES = "set-up code";
 
   private final LonjaStore store;
-  private final PasswordEncoder encoder;
-  private final String code = String.valueOf(CODE_LOWEST + new SecureRandom().nextInt(CODE_BOUND));
+  private final StoreClock clock;
+  private final Secrets secrets;
+  private final Tries tries;
+  private final String code;
   private volatile boolean done;
 
-  public FirstStartDesk(LonjaStore store, PasswordEncoder encoder) {
+  public FirstStartDesk(LonjaStore store, StoreClock clock, Secrets secrets, Tries tries) {
     this.store = store;
-    this.encoder = encoder;
+    this.clock = clock;
+    this.secrets = secrets;
+    this.tries = tries;
+    this.code = secrets.code();
   }
 
-  /** What a store begins with. */
+  /**
+   * What a store begins with.
+   *
+   * @param name of the administrator: somebody the store knows already, or somebody new
+   */
   public record Beginning(
-      String code,
+      String setUpCode,
       String storeName,
       String currency,
       String timeZone,
@@ -58,6 +67,9 @@ public class FirstStartDesk {
 
   /** It has an administrator. */
   public record SetUpAlready() implements Refused {}
+
+  /** Too many wrong codes; the next one has to wait. */
+  public record MustWait() implements Refused {}
 
   /** Not the code that the server printed. */
   public record WrongCode() implements Refused {}
@@ -74,8 +86,8 @@ public class FirstStartDesk {
   /** No time zone has this name. */
   public record UnknownZone(String name) implements Refused {}
 
-  /** The password is too short or too long. */
-  public record BadPassword(int characters) implements Refused {}
+  /** The password is not good enough. */
+  public record BadPassword(PasswordRule.Objection objection, int characters) implements Refused {}
 
   /** What the server prints at its start. */
   public String code() {
@@ -90,10 +102,34 @@ public class FirstStartDesk {
     return !done;
   }
 
-  /** Creates the administrator and names the store. */
-  public synchronized Outcome setUp(Beginning asked) {
+  /**
+   * How far a store is that is to be set up.
+   *
+   * @param people whom an import brought, by name
+   */
+  public record SoFar(String storeName, String currency, String timeZone, List<String> people) {}
+
+  /** What is there already. */
+  public SoFar soFar() {
+    return store.read(
+        session ->
+            new SoFar(
+                session.settings().isNamed() ? session.settings().storeName() : "",
+                session.settings().currency().getCurrencyCode(),
+                session.settings().timeZone().getId(),
+                isNeeded()
+                    ? session.people().all().stream().map(p -> p.name().text()).toList()
+                    : List.of()));
+  }
+
+  /** Makes someone administrator and names the store; what else is there stays as it is. */
+  @Allowed.ToEveryone
+  public synchronized Outcome setUp(Sent sent, Beginning asked) {
     if (!isNeeded()) {
       return Outcome.refused(new SetUpAlready());
+    }
+    if (tries.mustWait(TRIES)) {
+      return Outcome.refused(new MustWait());
     }
     List<Refused> refusals = refusals(asked);
     if (!refusals.isEmpty()) {
@@ -107,12 +143,33 @@ public class FirstStartDesk {
                   asked.storeName().strip(),
                   Currency.getInstance(asked.currency()),
                   ZoneId.of(asked.timeZone()));
+          PersonName name = PersonName.of(asked.name()).orElseThrow();
+          Person administrator =
+              session
+                  .people()
+                  .byName(name.text())
+                  .or(
+                      () ->
+                          session
+                              .people()
+                              .byId(session.people().add(name, Set.of(Role.ADMINISTRATOR))))
+                  .orElseThrow();
+          Set<Role> roles = EnumSet.of(Role.ADMINISTRATOR);
+          roles.addAll(administrator.roles());
+          session.people().setRoles(administrator.id(), roles);
+          session.people().setActive(administrator.id(), true);
+          session.people().setPassword(administrator.id(), secrets.hash(asked.password()));
           session
-              .people()
-              .save(
-                  asked.name().strip(),
-                  Person.Role.ADMINISTRATOR,
-                  encoder.encode(asked.password()));
+              .audit()
+              .add(
+                  new Sent(sent.key(), "", name.text(), sent.origin())
+                      .line(
+                          clock.now(),
+                          Matter.STORE,
+                          "",
+                          Deed.SET_UP,
+                          Facts.NONE,
+                          Facts.of("store_name", asked.storeName().strip())));
           return true;
         });
     return Outcome.done();
@@ -120,7 +177,8 @@ public class FirstStartDesk {
 
   private List<Refused> refusals(Beginning asked) {
     List<Refused> refusals = new ArrayList<>();
-    if (!MessageDigest.isEqual(bytes(code), bytes(asked.code().strip()))) {
+    if (!Secrets.isCode(asked.setUpCode(), Secrets.digest(code))) {
+      tries.wrong(TRIES, 0);
       refusals.add(new WrongCode());
     }
     if (isNoName(asked.storeName())) {
@@ -135,21 +193,20 @@ public class FirstStartDesk {
     if (!ZoneId.getAvailableZoneIds().contains(asked.timeZone())) {
       refusals.add(new UnknownZone(asked.timeZone()));
     }
-    if (isNoName(asked.name())) {
+    Optional<PersonName> name = PersonName.of(asked.name());
+    if (name.isEmpty()) {
       refusals.add(new BadName(asked.name().length()));
     }
-    if (asked.password().length() < LEAST_PASSWORD
-        || bytes(asked.password()).length > MOST_PASSWORD_BYTES) {
-      refusals.add(new BadPassword(asked.password().length()));
-    }
+    name.flatMap(known -> secrets.objection(asked.password(), known))
+        .map(
+            objection ->
+                new BadPassword(
+                    objection, asked.password().codePointCount(0, asked.password().length())))
+        .ifPresent(refusals::add);
     return refusals;
   }
 
   private static boolean isNoName(String text) {
     return text.isBlank() || text.length() > LONGEST_NAME;
-  }
-
-  private static byte[] bytes(String text) {
-    return text.getBytes(StandardCharsets.UTF_8);
   }
 }

@@ -14,6 +14,11 @@ public final class Viewer {
 
   private Viewer() {}
 
+  /** True for who sees stock, plans and books: everyone with a role beside the workshop's. */
+  public static boolean seesStore() {
+    return seesMoney();
+  }
+
   /** Prices, costs and what stock is worth: everyone who sees the store; nobody without a role. */
   public static boolean seesMoney() {
     Optional<Authentication> person =

@@ -31,6 +31,9 @@ public class OnceOnly {
     if (!KEY.matcher(sent.key()).matches()) {
       return Outcome.refused(RequestRefusal.KEY_LOST);
     }
+    if (!RequestKey.mayBeSentBy(sent.key(), sent.actor())) {
+      return Outcome.refused(RequestRefusal.NOT_YOURS);
+    }
     try {
       return store.write(session -> runWithin(session, sent, work));
     } catch (Undo undo) {

@@ -4,6 +4,8 @@ package dev.lonja.desk.request;
 public enum RequestRefusal implements Refusal {
   /** It has no key by which a second sending could be told from it. */
   KEY_LOST,
+  /** It was shown to somebody else. */
+  NOT_YOURS,
   /** Its key was used before, for something else. */
   OTHER_CONTENT,
   /** What it was made of was changed by someone else since it was shown. */

@@ -18,7 +18,9 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
@@ -105,21 +107,16 @@ public class PolicyDesk extends KeepersDesk {
         session -> {
           FillPolicy before = session.settings().fillPolicy();
           session.settings().set(policy);
-          audit(session, sent, "how a fill is poured", line(before), line(policy));
+          audit(session, sent, facts(before), facts(policy));
           return Outcome.done();
         });
   }
 
-  private static String line(FillPolicy policy) {
-    return "loss "
-        + PlainDecimal.of(policy.handlingLoss())
-        + ", hold-back "
-        + PlainDecimal.of(policy.holdBack())
-        + ", least "
-        + policy.leastHoldBack().exactText()
-        + " L, jug "
-        + policy.jug().exactText()
-        + " L";
+  private static Facts facts(FillPolicy policy) {
+    return Facts.of("handling_loss", PlainDecimal.of(policy.handlingLoss()))
+        .with("hold_back", PlainDecimal.of(policy.holdBack()))
+        .with("least_hold_back_l", policy.leastHoldBack().exactText())
+        .with("jug_l", policy.jug().exactText());
   }
 
   /** Chooses a school for the whole store. */
@@ -130,22 +127,18 @@ public class PolicyDesk extends KeepersDesk {
         session -> {
           IntervalPolicy before = session.settings().intervalPolicy();
           session.settings().set(policy);
-          audit(session, sent, "school of intervals", line(before), line(policy));
+          audit(session, sent, facts(before), facts(policy));
           return Outcome.done();
         });
   }
 
-  private static String line(IntervalPolicy policy) {
-    return policy.school().name()
-        + ", factor "
-        + PlainDecimal.of(policy.factor())
-        + ", calendar limit "
-        + (policy.calendarLimit() ? "yes" : "no");
+  private static Facts facts(IntervalPolicy policy) {
+    return Facts.of("interval_school", policy.school())
+        .with("interval_factor", PlainDecimal.of(policy.factor()))
+        .with("calendar_limit", policy.calendarLimit());
   }
 
-  private void audit(Session session, Sent sent, String action, String before, String after) {
-    session
-        .audit()
-        .add("setting", 1, new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+  private void audit(Session session, Sent sent, Facts before, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.POLICY, "", Deed.EDITED, before, after));
   }
 }

@@ -15,7 +15,9 @@ import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.crossref.RubberRepository;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -84,9 +86,10 @@ public class ReferenceDesk extends KeepersDesk {
           audit(
               session,
               sent,
-              "rubber",
-              rubber + " in " + fluid + ": " + before.map(Guidance::name).orElse(""),
-              wanted.map(Guidance::name).orElse(""));
+              Matter.RUBBER,
+              rubber + ' ' + fluid,
+              Facts.of("guidance", before.map(Guidance::name).orElse("")),
+              Facts.of("guidance", wanted.map(Guidance::name).orElse("")));
           return Outcome.done();
         });
   }
@@ -105,7 +108,7 @@ public class ReferenceDesk extends KeepersDesk {
             return Outcome.refused(new SupplierTaken(name));
           }
           session.keeping().addSupplier(name, leadDays);
-          audit(session, sent, "supplier added", "", name);
+          audit(session, sent, Matter.SUPPLIER, name, Facts.NONE, Facts.of("lead_days", leadDays));
           return Outcome.done();
         });
   }
@@ -128,14 +131,15 @@ public class ReferenceDesk extends KeepersDesk {
             return new Outcome.Refused(refusals);
           }
           addresses.forEach(session.items()::addBin);
-          audit(session, sent, "bins put up", "", String.join(" ", addresses));
+          addresses.forEach(
+              address -> audit(session, sent, Matter.BIN, address, Facts.NONE, Facts.NONE));
           return Outcome.done();
         });
   }
 
-  private void audit(Session session, Sent sent, String action, String before, String after) {
-    session
-        .audit()
-        .add("reference", 1, new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+  private void audit(
+      Session session, Sent sent, Matter matter, String subject, Facts before, Facts after) {
+    Deed deed = matter == Matter.RUBBER ? Deed.EDITED : Deed.ADDED;
+    session.audit().add(sent.line(clock.now(), matter, subject, deed, before, after));
   }
 }

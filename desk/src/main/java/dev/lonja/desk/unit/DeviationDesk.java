@@ -26,7 +26,9 @@ import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.query.UnitScope;
 import java.util.List;
 import java.util.Optional;
@@ -39,39 +41,38 @@ import org.springframework.stereotype.Service;
 public class DeviationDesk extends KeepersDesk {
 
   /** A change as the audit keeps it. */
-  private static final Cases<Deviation.Change, String> LINE =
-      Cases.<Deviation.Change, String>over(Deviation.Change.class)
+  private static final Cases<Deviation.Change, Facts> FACTS =
+      Cases.<Deviation.Change, Facts>over(Deviation.Change.class)
           .when(
               Deviation.Change.NoCompartment.class,
-              c -> "compartment " + c.compartmentId() + " absent")
+              c -> Facts.of("compartment_id", c.compartmentId()).with("absent", true))
           .when(
               Deviation.Change.OtherFluid.class,
-              c -> "compartment " + c.compartmentId() + " item " + c.itemId())
+              c -> Facts.of("compartment_id", c.compartmentId()).with("item_id", c.itemId()))
           .when(
               Deviation.Change.OtherCapacity.class,
               c ->
-                  "compartment "
-                      + c.compartmentId()
-                      + " "
-                      + c.condition()
-                      + " "
-                      + c.volume().exactText()
-                      + " L")
-          .when(Deviation.Change.NoPosition.class, p -> "position " + p.positionId() + " absent")
+                  Facts.of("compartment_id", c.compartmentId())
+                      .with("condition", c.condition())
+                      .with("volume_l", c.volume().exactText()))
+          .when(
+              Deviation.Change.NoPosition.class,
+              p -> Facts.of("position_id", p.positionId()).with("absent", true))
           .when(
               Deviation.Change.OtherPart.class,
-              p -> "position " + p.positionId() + " item " + p.itemId())
+              p -> Facts.of("position_id", p.positionId()).with("item_id", p.itemId()))
           .when(
               Deviation.Change.OtherTorque.class,
-              p -> "position " + p.positionId() + " " + p.torque().display())
-          .when(Deviation.Change.NoTask.class, t -> "task " + t.taskId() + " absent")
+              p -> Facts.of("position_id", p.positionId()).with("torque_nm", p.torque().display()))
+          .when(
+              Deviation.Change.NoTask.class,
+              t -> Facts.of("task_id", t.taskId()).with("absent", true))
           .when(
               Deviation.Change.OtherInterval.class,
               t ->
-                  "task "
-                      + t.taskId()
-                      + t.interval().run().map(run -> " " + run.display()).orElse("")
-                      + t.interval().months().map(months -> " " + months + " months").orElse(""))
+                  Facts.of("task_id", t.taskId())
+                      .with("interval", t.interval().run().map(run -> run.display()).orElse(""))
+                      .with("months", t.interval().months().map(String::valueOf).orElse("")))
           .all();
 
   private final LonjaStore store;
@@ -196,7 +197,7 @@ public class DeviationDesk extends KeepersDesk {
         .put(
             unit.id(),
             new NewDeviation(change, Deviation.Source.UNIT, reason, clock.today(), sent.actor()));
-    audit(session, sent, unit, "as the variant", LINE.apply(change) + ", " + reason);
+    audit(session, sent, unit, Deed.DEVIATES, FACTS.apply(change).with("reason", reason));
     return Outcome.done();
   }
 
@@ -287,28 +288,23 @@ public class DeviationDesk extends KeepersDesk {
   }
 
   private Outcome accept(Session session, Sent sent, Unit unit, LearnedCapacity learned) {
-    String reason =
-        "median of "
-            + learned.fills().size()
-            + " fills, the last on "
-            + learned.fills().get(0).day();
+    Deviation.Change change =
+        new Deviation.Change.OtherCapacity(
+            learned.compartment().id(), learned.condition(), learned.median());
     session
         .deviations()
         .put(
             unit.id(),
-            new NewDeviation(
-                new Deviation.Change.OtherCapacity(
-                    learned.compartment().id(), learned.condition(), learned.median()),
-                Deviation.Source.LEARNED,
-                reason,
-                clock.today(),
-                sent.actor()));
+            new NewDeviation(change, Deviation.Source.LEARNED, "", clock.today(), sent.actor()));
     audit(
         session,
         sent,
         unit,
-        learned.compartment().name() + " " + learned.book().display(),
-        learned.median().display() + ", " + reason);
+        Deed.DEVIATES,
+        FACTS
+            .apply(change)
+            .with("learned_fills", learned.fills().size())
+            .with("last_fill_on", learned.fills().get(0).day()));
     return Outcome.done();
   }
 
@@ -322,7 +318,7 @@ public class DeviationDesk extends KeepersDesk {
           if (!session.deviations().remove(unit.id(), deviationId)) {
             return Outcome.refused(new NotInForce());
           }
-          audit(session, sent, unit, "deviation " + deviationId, "as the variant");
+          audit(session, sent, unit, Deed.FOLLOWS_VARIANT, Facts.of("deviation_id", deviationId));
           return Outcome.done();
         });
   }
@@ -336,12 +332,7 @@ public class DeviationDesk extends KeepersDesk {
                 .orElseGet(() -> Outcome.refused(new UnknownUnit(code))));
   }
 
-  private void audit(Session session, Sent sent, Unit unit, String before, String after) {
-    session
-        .audit()
-        .add(
-            "unit",
-            unit.id().value(),
-            new AuditLog.Line("deviation", before, after, sent.actor(), clock.now()));
+  private void audit(Session session, Sent sent, Unit unit, Deed deed, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.UNIT, unit.id(), deed, Facts.NONE, after));
   }
 }

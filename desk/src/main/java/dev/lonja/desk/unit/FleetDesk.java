@@ -8,7 +8,8 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.AuditLine;
+import dev.lonja.store.audit.Matter;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -39,7 +40,7 @@ public class FleetDesk {
   }
 
   /** A unit that has left the fleet, with what was done to its file, latest first. */
-  public record Retired(Unit unit, LocalDate retiredOn, List<AuditLog.Line> events) {}
+  public record Retired(Unit unit, LocalDate retiredOn, List<AuditLine> events) {}
 
   /** All units in service, the next due first. */
   @KeptAnswer
@@ -83,6 +84,6 @@ public class FleetDesk {
                                         day,
                                         session
                                             .audit()
-                                            .latest("unit", unit.id().value(), MOST_EVENTS)))));
+                                            .latest(Matter.UNIT, unit.id(), MOST_EVENTS)))));
   }
 }

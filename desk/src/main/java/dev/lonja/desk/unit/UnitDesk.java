@@ -13,7 +13,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
@@ -126,7 +128,13 @@ public class UnitDesk extends KeepersDesk {
                 asked.inServiceOn());
     meters(session, model)
         .forEach(m -> session.fleet().addMeter(id, m.name(), asked.starts().get(m.name())));
-    audit(session, sent, id, "added", "", asked.code() + ", like " + model.code());
+    audit(
+        session,
+        sent,
+        id,
+        Deed.ADDED,
+        Facts.NONE,
+        Facts.of("code", asked.code()).with("name", asked.name()).with("like", model.code()));
     return Outcome.done(asked.code());
   }
 
@@ -170,7 +178,13 @@ public class UnitDesk extends KeepersDesk {
           if (!session.fleet().retire(unit.id(), version, day)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          audit(session, sent, unit.id(), "retired", "", day + ", " + why);
+          audit(
+              session,
+              sent,
+              unit.id(),
+              Deed.RETIRED,
+              Facts.NONE,
+              Facts.of("retired_on", day).with("reason", why));
           return Outcome.done();
         });
   }
@@ -219,19 +233,19 @@ public class UnitDesk extends KeepersDesk {
         session,
         sent,
         unit.id(),
-        "edited",
-        unit.name() + ", " + unit.unitClass().name() + ", " + unit.inServiceOn(),
-        edit.name() + ", " + chosen.name() + ", " + edit.inServiceOn());
+        Deed.EDITED,
+        facts(unit.name(), unit.unitClass(), unit.inServiceOn()),
+        facts(edit.name(), chosen, edit.inServiceOn()));
     return Outcome.done();
   }
 
-  private void audit(
-      Session session, Sent sent, UnitId unitId, String action, String before, String after) {
-    session
-        .audit()
-        .add(
-            "unit",
-            unitId.value(),
-            new AuditLog.Line(action, before, after, sent.actor(), clock.now()));
+  private static Facts facts(String name, Unit.UnitClass unitClass, LocalDate inServiceOn) {
+    return Facts.of("name", name)
+        .with("class", unitClass.code())
+        .with("in_service_on", inServiceOn);
+  }
+
+  private void audit(Session session, Sent sent, UnitId id, Deed deed, Facts before, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.UNIT, id, deed, before, after));
   }
 }

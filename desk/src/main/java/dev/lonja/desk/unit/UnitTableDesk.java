@@ -11,7 +11,9 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import java.time.LocalDate;
@@ -108,9 +110,8 @@ public class UnitTableDesk {
                 unit.variant().id(),
                 row.inServiceOn());
     row.meters().forEach((meter, start) -> session.fleet().addMeter(id, meter, start));
-    AuditLog.Line line =
-        new AuditLog.Line("added", "", row.code() + ", by a table", sent.actor(), clock.now());
-    session.audit().add("unit", id.value(), line);
+    Facts after = Facts.of("code", row.code()).with("name", row.name());
+    session.audit().add(sent.line(clock.now(), Matter.UNIT, id, Deed.ADDED, Facts.NONE, after));
   }
 
   /** What rows are held against. */

@@ -15,7 +15,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import java.math.BigDecimal;
 import java.security.SecureRandom;
@@ -139,7 +141,8 @@ public class ClassDesk extends KeepersDesk {
                 session.classes().edit(id, 0, name, from.outline());
                 session.classes().setMonths(id, 1, from.months());
               });
-          audit(session, sent, id, "added", "", code + ", " + name);
+          audit(
+              session, sent, id, Deed.ADDED, Facts.NONE, Facts.of("code", code).with("name", name));
           return Outcome.done(code);
         });
   }
@@ -156,8 +159,9 @@ public class ClassDesk extends KeepersDesk {
             return Outcome.refused(new HasUnits(units));
           }
           session.classes().delete(stored.unitClass().id());
-          String before = stored.unitClass().code() + ", " + stored.unitClass().name();
-          audit(session, sent, stored.unitClass().id(), "deleted", before, "");
+          Facts before =
+              Facts.of("code", stored.unitClass().code()).with("name", stored.unitClass().name());
+          audit(session, sent, stored.unitClass().id(), Deed.DELETED, before, Facts.NONE);
           return Outcome.done();
         });
   }
@@ -175,9 +179,9 @@ public class ClassDesk extends KeepersDesk {
               session,
               sent,
               stored.unitClass().id(),
-              "edited",
-              stored.unitClass().name() + ", " + stored.outline().name(),
-              name + ", " + outline.name());
+              Deed.EDITED,
+              Facts.of("name", stored.unitClass().name()).with("outline", stored.outline()),
+              Facts.of("name", name).with("outline", outline));
           return Outcome.done();
         });
   }
@@ -200,9 +204,9 @@ public class ClassDesk extends KeepersDesk {
               session,
               sent,
               stored.unitClass().id(),
-              "months",
-              line(stored.months()),
-              line(factors.get()));
+              Deed.EDITED,
+              Facts.of("months", line(stored.months())),
+              Facts.of("months", line(factors.get())));
           return Outcome.done();
         });
   }
@@ -229,9 +233,9 @@ public class ClassDesk extends KeepersDesk {
               session,
               sent,
               stored.unitClass().id(),
-              "calendar",
-              stored.secret().isPresent() ? "an address" : "no address",
-              wanted ? "a new address" : "no address");
+              Deed.EDITED,
+              Facts.of("calendar_feed", stored.secret().isPresent()),
+              Facts.of("calendar_feed", wanted));
           return Outcome.done();
         });
   }
@@ -247,9 +251,7 @@ public class ClassDesk extends KeepersDesk {
                 .orElseGet(() -> Outcome.refused(RequestRefusal.CHANGED_MEANWHILE)));
   }
 
-  private void audit(
-      Session session, Sent sent, long id, String action, String before, String after) {
-    AuditLog.Line line = new AuditLog.Line(action, before, after, sent.actor(), clock.now());
-    session.audit().add("class", id, line);
+  private void audit(Session session, Sent sent, long id, Deed deed, Facts before, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.UNIT_CLASS, id, deed, before, after));
   }
 }

@@ -20,7 +20,9 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import java.util.ArrayList;
@@ -113,7 +115,7 @@ public class MakeUpDesk extends KeepersDesk {
       return new Outcome.Refused(refusals);
     }
     edit.session().variants().save(edit.id(), compartment);
-    return Outcome.done("compartment " + draft.name());
+    return edit.done(Facts.of("compartment", draft.name()));
   }
 
   /** Saves a position, or adds one. */
@@ -149,7 +151,7 @@ public class MakeUpDesk extends KeepersDesk {
       return new Outcome.Refused(refusals);
     }
     edit.session().variants().save(edit.id(), position);
-    return Outcome.done("position " + position.name());
+    return edit.done(Facts.of("position", position.name()));
   }
 
   /**
@@ -174,7 +176,7 @@ public class MakeUpDesk extends KeepersDesk {
             return new Outcome.Refused(refusals);
           }
           edit.session().variants().tasks().save(id, task);
-          return Outcome.done("task " + task.name());
+          return edit.done(Facts.of("task", task.name()).with("service", task.service()));
         });
   }
 
@@ -190,7 +192,7 @@ public class MakeUpDesk extends KeepersDesk {
                 !edit.lacks(compartment),
                 edit.session().variants().usesOfCompartment(compartment),
                 () -> edit.session().variants().deleteCompartment(compartment),
-                "compartment " + compartment + " deleted"));
+                Facts.of("compartment_id", compartment)));
   }
 
   /** Deletes a position that nothing refers to. */
@@ -205,7 +207,7 @@ public class MakeUpDesk extends KeepersDesk {
                 edit.needs().knownPosition(position).isPresent(),
                 edit.session().variants().usesOfPosition(position),
                 () -> edit.session().variants().deletePosition(position),
-                "position " + position + " deleted"));
+                Facts.of("position_id", position)));
   }
 
   /** Deletes a task that nothing refers to. */
@@ -220,10 +222,10 @@ public class MakeUpDesk extends KeepersDesk {
                 !edit.lacks(task),
                 edit.session().variants().tasks().usesOf(task),
                 () -> edit.session().variants().tasks().delete(id, task),
-                "task " + task + " deleted"));
+                Facts.of("task_id", task)));
   }
 
-  /** Carries an edit out; what it answers is what stands in the audit. */
+  /** Carries an edit out and notes it in the audit. */
   private Outcome edit(Sent sent, long id, long version, Function<VariantEdit, Outcome> work) {
     return once.run(
         sent,
@@ -232,9 +234,14 @@ public class MakeUpDesk extends KeepersDesk {
           if (stored.isEmpty() || !session.variants().touch(id, version)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          Outcome outcome = work.apply(edit(session, stored.get()));
-          if (outcome instanceof Outcome.Done done) {
-            audit(session, sent, id, "edited", "", done.answer());
+          VariantEdit edit = edit(session, stored.get());
+          Outcome outcome = work.apply(edit);
+          if (outcome instanceof Outcome.Done) {
+            Deed deed = edit.deleted().isEmpty() ? Deed.EDITED : Deed.DELETED;
+            session
+                .audit()
+                .add(
+                    sent.line(clock.now(), Matter.VARIANT, id, deed, edit.deleted(), edit.saved()));
           }
           return outcome;
         });
@@ -244,11 +251,5 @@ public class MakeUpDesk extends KeepersDesk {
     UnitNeeds needs =
         FleetPicture.load(session, clock.today()).variants().get(stored.variant().id());
     return new VariantEdit(session, stored, needs);
-  }
-
-  private void audit(
-      Session session, Sent sent, long id, String action, String before, String after) {
-    AuditLog.Line line = new AuditLog.Line(action, before, after, sent.actor(), clock.now());
-    session.audit().add("variant", id, line);
   }
 }

@@ -18,7 +18,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import java.util.ArrayList;
@@ -56,10 +58,6 @@ public class VariantDesk extends KeepersDesk {
       return variant.make().equals(make)
           && variant.model().equals(model)
           && variant.name().equals(name);
-    }
-
-    String line() {
-      return (make + " " + model + " " + name).strip();
     }
   }
 
@@ -125,9 +123,12 @@ public class VariantDesk extends KeepersDesk {
               session,
               sent,
               id,
-              "added",
-              original.map(from -> "like " + from.variant().display()).orElse(""),
-              name.line());
+              Deed.ADDED,
+              Facts.NONE,
+              facts(name)
+                  .with(
+                      "like",
+                      original.map(from -> from.variant().id()).map(String::valueOf).orElse("")));
           return Outcome.done(id);
         });
   }
@@ -177,7 +178,7 @@ public class VariantDesk extends KeepersDesk {
           if (!session.variants().rename(id, version, name.make(), name.model(), name.name())) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          audit(session, sent, id, "renamed", stored.variant().display(), name.line());
+          audit(session, sent, id, Deed.RENAMED, facts(stored.variant()), facts(name));
           return Outcome.done();
         });
   }
@@ -193,14 +194,22 @@ public class VariantDesk extends KeepersDesk {
             return Outcome.refused(new VariantRefusal.MadeLike(stored));
           }
           session.variants().delete(id);
-          audit(session, sent, id, "deleted", stored.variant().display(), "");
+          audit(session, sent, id, Deed.DELETED, facts(stored.variant()), Facts.NONE);
           return Outcome.done();
         });
   }
 
-  private void audit(
-      Session session, Sent sent, long id, String action, String before, String after) {
-    AuditLog.Line line = new AuditLog.Line(action, before, after, sent.actor(), clock.now());
-    session.audit().add("variant", id, line);
+  private static Facts facts(Name name) {
+    return Facts.of("make", name.make()).with("model", name.model()).with("variant", name.name());
+  }
+
+  private static Facts facts(Variant variant) {
+    return Facts.of("make", variant.make())
+        .with("model", variant.model())
+        .with("variant", variant.name());
+  }
+
+  private void audit(Session session, Sent sent, long id, Deed deed, Facts before, Facts after) {
+    session.audit().add(sent.line(clock.now(), Matter.VARIANT, id, deed, before, after));
   }
 }

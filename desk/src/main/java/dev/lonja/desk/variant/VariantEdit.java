@@ -11,6 +11,7 @@ import dev.lonja.desk.item.ItemNaming;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.store.Session;
+import dev.lonja.store.audit.Facts;
 import dev.lonja.store.fleet.Use;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
@@ -26,6 +27,8 @@ final class VariantEdit {
   private final StoredVariant stored;
   private final UnitNeeds needs;
   private final List<StoredTask> tasks;
+  private Facts saved = Facts.NONE;
+  private Facts deleted = Facts.NONE;
 
   VariantEdit(Session session, StoredVariant stored, UnitNeeds needs) {
     this.session = session;
@@ -98,7 +101,21 @@ final class VariantEdit {
     return refusals;
   }
 
-  Outcome delete(boolean isThere, List<Use> uses, Runnable delete, String what) {
+  /** Saved; this is what. */
+  Outcome done(Facts what) {
+    saved = what;
+    return Outcome.done();
+  }
+
+  Facts saved() {
+    return saved;
+  }
+
+  Facts deleted() {
+    return deleted;
+  }
+
+  Outcome delete(boolean isThere, List<Use> uses, Runnable delete, Facts what) {
     if (!isThere) {
       return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
     }
@@ -106,6 +123,7 @@ final class VariantEdit {
       return Outcome.refused(new VariantRefusal.InUse(uses));
     }
     delete.run();
-    return Outcome.done(what);
+    deleted = what;
+    return Outcome.done();
   }
 }

@@ -29,7 +29,7 @@ class OnceOnlyTest {
   }
 
   private static Sent sent(String content) {
-    return new Sent("the-same-key", content, "storekeeper");
+    return new Sent("the-same-key", content, "storekeeper", "127.0.0.1");
   }
 
   @Test
@@ -68,7 +68,9 @@ class OnceOnlyTest {
   @ParameterizedTest
   @ValueSource(strings = {"", "short", "with a space in it"})
   void withoutAKeyNothingIsDone(String key) {
-    assertThat(Cage.reasons(cage.once().run(new Sent(key, "six", "storekeeper"), this::add)))
+    assertThat(
+            Cage.reasons(
+                cage.once().run(new Sent(key, "six", "storekeeper", "127.0.0.1"), this::add)))
         .containsExactly(RequestRefusal.KEY_LOST);
     assertThat(runs).isZero();
   }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /**
  * Checks all files before anything is written: headers, every cell, keys that occur twice,
@@ -78,8 +79,9 @@ final class ExchangeCheck {
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e);
     }
-    checkDoubles(table, table.key(), found);
-    table.unique().forEach(columns -> checkDoubles(table, columns, found));
+    checkDoubles(table, table.key(), found, cell -> cell);
+    table.unique().forEach(columns -> checkDoubles(table, columns, found, cell -> cell));
+    table.alike().forEach((column, key) -> checkDoubles(table, List.of(column), found, key));
   }
 
   /** Rows too long or too short are let through here, to be named with their line. */
@@ -151,18 +153,22 @@ final class ExchangeCheck {
     }
   }
 
-  private void checkDoubles(ExchangeTable table, List<String> columns, List<CheckedRow> found) {
+  private void checkDoubles(
+      ExchangeTable table,
+      List<String> columns,
+      List<CheckedRow> found,
+      UnaryOperator<String> compared) {
     Map<List<String>, Long> first = new HashMap<>();
     for (CheckedRow row : found) {
-      List<String> key = columns.stream().map(row.cells()::get).toList();
-      Long before = first.putIfAbsent(key, row.line());
+      List<String> cells = columns.stream().map(row.cells()::get).toList();
+      Long before = first.putIfAbsent(cells.stream().map(compared).toList(), row.line());
       if (before != null) {
         problems.add(
             new ExchangeProblem(
                 table.file(),
                 row.line(),
                 String.join(" + ", columns),
-                String.join(" + ", key),
+                String.join(" + ", cells),
                 "each only once; line " + before + " has it already"));
       }
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.jooq.Field;
 import org.jooq.Table;
 
@@ -14,6 +15,7 @@ import org.jooq.Table;
  *
  * @param key the columns that tell its rows apart and give their order
  * @param unique further sets of columns that no two rows share
+ * @param alike columns of which no two rows have what comes to the same
  * @param leads columns that name a row of the same table, which names none itself
  * @param derived database fields worked out from the cells
  */
@@ -23,6 +25,7 @@ record ExchangeTable(
     List<Column<?>> columns,
     List<String> key,
     List<List<String>> unique,
+    Map<String, UnaryOperator<String>> alike,
     List<RowRule> rules,
     List<JointReference> joint,
     List<String> leads,
@@ -49,6 +52,7 @@ record ExchangeTable(
     private final Table<?> table;
     private final List<Column<?>> columns = new ArrayList<>();
     private final List<List<String>> unique = new ArrayList<>();
+    private final Map<String, UnaryOperator<String>> alike = new LinkedHashMap<>();
     private final List<RowRule> rules = new ArrayList<>();
     private final List<JointReference> joint = new ArrayList<>();
     private final List<String> leads = new ArrayList<>();
@@ -66,6 +70,12 @@ record ExchangeTable(
 
     Builder unique(String... names) {
       unique.add(List.of(names));
+      return this;
+    }
+
+    /** No two rows have cells of this column that come to the same. */
+    Builder notAlike(String column, UnaryOperator<String> key) {
+      alike.put(column, key);
       return this;
     }
 
@@ -119,6 +129,7 @@ record ExchangeTable(
           List.copyOf(columns),
           List.of(first.orElseThrow().name()),
           List.copyOf(unique),
+          Map.copyOf(alike),
           List.copyOf(rules),
           List.copyOf(joint),
           List.copyOf(leads),

@@ -2,6 +2,7 @@ package dev.lonja.store.exchange;
 
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
+import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.symbol;
 import static dev.lonja.store.exchange.Format.text;
@@ -9,10 +10,14 @@ import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.AUDIT_LINE;
 import static dev.lonja.store.schema.Tables.PERSON;
+import static dev.lonja.store.schema.Tables.PERSON_ROLE;
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.person.PersonName;
+import dev.lonja.core.person.Role;
 import dev.lonja.core.service.IntervalPolicy;
-import dev.lonja.store.person.Person;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Matter;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Currency;
@@ -32,7 +37,7 @@ final class ExchangeTables {
   private ExchangeTables() {}
 
   private static List<ExchangeTable> inOrder() {
-    List<ExchangeTable> all = new ArrayList<>(List.of(settings(), people()));
+    List<ExchangeTable> all = new ArrayList<>(List.of(settings(), people(), personRoles()));
     all.addAll(PartTables.ALL);
     all.addAll(StockTables.BINS);
     all.addAll(FluidTables.PRODUCTS);
@@ -74,23 +79,41 @@ final class ExchangeTables {
   private static ExchangeTable people() {
     return ExchangeTable.named("people", PERSON)
         .with(number("id", PERSON.ID, "number of the row"))
-        .with(of("name", PERSON.NAME, text(60), "name to sign in with"))
-        .with(of("role", PERSON.ROLE, words(Person.Role.values()), "what the person may do"))
+        .with(of("name", PERSON.NAME, text(PersonName.LONGEST), "name to sign in with"))
         .with(of("active", PERSON.ACTIVE, yesNo(), "whether the person may sign in"))
-        .unique("name")
+        .rule(
+            new RowRule(
+                "name",
+                "no blanks around it or two in a row",
+                row ->
+                    PersonName.of(row.get("name"))
+                        .filter(n -> n.text().equals(row.get("name")))
+                        .isPresent()))
+        .notAlike("name", PersonName::keyOf)
+        .derive(PERSON.NAME_KEY, row -> PersonName.keyOf(row.get("name")))
+        .build();
+  }
+
+  private static ExchangeTable personRoles() {
+    return ExchangeTable.named("person_roles", PERSON_ROLE)
+        .with(number("id", PERSON_ROLE.ID, "number of the row"))
+        .with(reference("person_id", PERSON_ROLE.PERSON_ID, "people", "who"))
+        .with(of("role", PERSON_ROLE.ROLE, words(Role.values()), "what the person may do"))
+        .unique("person_id", "role")
         .build();
   }
 
   private static ExchangeTable auditLines() {
     return ExchangeTable.named("audit_lines", AUDIT_LINE)
         .with(number("id", AUDIT_LINE.ID, "number of the row"))
-        .with(of("entity", AUDIT_LINE.ENTITY, text(40), "what was edited"))
-        .with(number("entity_id", AUDIT_LINE.ENTITY_ID, "which"))
-        .with(of("action", AUDIT_LINE.ACTION, text(80), "what was done"))
-        .with(of("before", AUDIT_LINE.BEFORE_TEXT, text(2000), "how it was").orEmptyText())
-        .with(of("after", AUDIT_LINE.AFTER_TEXT, text(2000), "how it is").orEmptyText())
-        .with(of("actor", AUDIT_LINE.ACTOR, text(60), "who"))
         .with(of("recorded_at", AUDIT_LINE.RECORDED_AT, instant(), "when"))
+        .with(of("actor", AUDIT_LINE.ACTOR, text(60), "who").orEmptyText())
+        .with(of("origin", AUDIT_LINE.ORIGIN, text(60), "from where").orEmptyText())
+        .with(of("matter", AUDIT_LINE.MATTER, words(Matter.values()), "what it is about"))
+        .with(of("subject", AUDIT_LINE.SUBJECT, text(60), "which").orEmptyText())
+        .with(of("deed", AUDIT_LINE.DEED, words(Deed.values()), "what was done"))
+        .with(of("before", AUDIT_LINE.BEFORE_FACTS, Format.facts(), "how it was, as JSON"))
+        .with(of("after", AUDIT_LINE.AFTER_FACTS, Format.facts(), "how it is, as JSON"))
         .build();
   }
 

@@ -3,6 +3,9 @@ package dev.lonja.store.exchange;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.SensibleDay;
+import dev.lonja.core.text.PlainText;
+import dev.lonja.store.audit.Facts;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -34,8 +37,9 @@ record Format<T>(
   static Format<String> text(int longest) {
     return new Format<>(
         "string",
-        "text of 1 to " + longest + " characters",
-        cell -> Optional.of(cell).filter(text -> text.length() <= longest),
+        "text of 1 to " + longest + " characters that can be seen",
+        cell ->
+            Optional.of(cell).filter(text -> text.length() <= longest).filter(PlainText::isPlain),
         text -> text);
   }
 
@@ -44,7 +48,10 @@ record Format<T>(
     return new Format<>(
         "string",
         "text of 1 to 60 characters with at least one letter or digit",
-        cell -> Optional.of(cell).filter(t -> t.length() <= 60 && PartKey.of(t).isPresent()),
+        cell ->
+            Optional.of(cell)
+                .filter(t -> t.length() <= 60 && PlainText.isPlain(t))
+                .filter(t -> PartKey.of(t).isPresent()),
         text -> text);
   }
 
@@ -123,8 +130,8 @@ record Format<T>(
   static Format<LocalDate> date() {
     return new Format<>(
         "date",
-        "a date as YYYY-MM-DD",
-        cell -> attempt(() -> LocalDate.parse(cell)),
+        "a date as YYYY-MM-DD, " + SensibleDay.ALLOWED,
+        cell -> attempt(() -> LocalDate.parse(cell)).filter(SensibleDay::is),
         Object::toString);
   }
 
@@ -168,6 +175,21 @@ record Format<T>(
         "one of " + String.join(", ", list),
         cell -> Optional.of(cell).filter(list::contains),
         value -> value);
+  }
+
+  /** Fields with texts, as one JSON object. */
+  static Format<String> facts() {
+    return new Format<>(
+        "string",
+        "a JSON object of texts",
+        cell -> {
+          try {
+            return Optional.of(Facts.ofJson(cell).json());
+          } catch (IllegalArgumentException e) {
+            return Optional.empty();
+          }
+        },
+        text -> text);
   }
 
   private static String plain(long base, int scale) {

@@ -195,7 +195,7 @@ final class ServiceTables {
             of("interval_months", DEVIATION.INTERVAL_MONTHS, whole(1, 240), "interval here")
                 .optional())
         .with(of("source", DEVIATION.SOURCE, words(Deviation.Source.values()), "stated or learned"))
-        .with(of("reason", DEVIATION.REASON, text(200), "why"))
+        .with(of("reason", DEVIATION.REASON, text(200), "why").orEmptyText())
         .with(of("since_on", DEVIATION.SINCE_ON, date(), "from when"))
         .with(of("actor", DEVIATION.ACTOR, text(60), "who put it in force"))
         .filledExactlyFor("condition", "change", "capacity")
@@ -203,6 +203,11 @@ final class ServiceTables {
         .filledExactlyFor("item_id", "change", "item")
         .filledExactlyFor("torque_low_nm", "change", "torque")
         .filledExactlyFor("torque_high_nm", "change", "torque")
+        .rule(
+            new RowRule(
+                "reason",
+                "why; empty only for what was learned",
+                row -> row.get("source").equals("learned") || !row.get("reason").isEmpty()))
         .build();
   }
 }

@@ -113,7 +113,7 @@ public final class ItemRepository {
 
   /** All items whose number has this key; several makes may share one. */
   public List<Item> byKey(PartKey key) {
-    return BY_KEY.with(context, key.text()).map(ItemRepository::item);
+    return BY_KEY.with(context, key.text()).fetch(ItemRepository::item);
   }
 
   /** The item with this barcode, as scanned. */

@@ -37,7 +37,8 @@ public final class BoxRepository {
       FixedQuery.of(
           DSL.select(BOX_CONTENT.PART_ID)
               .from(BOX_CONTENT)
-              .where(BOX_CONTENT.CONTENT_PART_ID.eq(FixedQuery.given(BOX_CONTENT.CONTENT_PART_ID))));
+              .where(
+                  BOX_CONTENT.CONTENT_PART_ID.eq(FixedQuery.given(BOX_CONTENT.CONTENT_PART_ID))));
 
   private static final FixedQuery STOCKED =
       FixedQuery.of(
@@ -45,8 +46,7 @@ public final class BoxRepository {
               .from(ITEM)
               .join(PART)
               .on(PART.ID.eq(ITEM.PART_ID))
-              .where(
-                  PART.FAMILY.eq(FixedQuery.given(PART.FAMILY)), ITEM.RETIRED_ON.isNull()));
+              .where(PART.FAMILY.eq(FixedQuery.given(PART.FAMILY)), ITEM.RETIRED_ON.isNull()));
 
   private final DSLContext context;
 
@@ -119,8 +119,7 @@ public final class BoxRepository {
     }
 
     private Map<Part, ItemId> read(Family family) {
-      Map<PartId, ItemId> items =
-          STOCKED.with(context, family.name()).fetchMap(PART.ID, ITEM.ID);
+      Map<PartId, ItemId> items = STOCKED.with(context, family.name()).fetchMap(PART.ID, ITEM.ID);
       Map<Part, ItemId> parts = new HashMap<>();
       new PartRepository(context)
           .byIds(items.keySet())

@@ -2,12 +2,11 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
-import org.jooq.impl.DSL;
-import dev.lonja.store.query.FixedQuery;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.IntervalPolicy;
+import dev.lonja.store.query.FixedQuery;
 import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
@@ -15,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 
 /** The settings of the store; each has a default until it is set. */
 public final class SettingRepository {
@@ -55,6 +55,11 @@ public final class SettingRepository {
 
   public String storeName() {
     return value(STORE_NAME, "Main store");
+  }
+
+  /** True once the store has a name of its own. */
+  public boolean isNamed() {
+    return values.get().byName().containsKey(STORE_NAME);
   }
 
   public Currency currency() {

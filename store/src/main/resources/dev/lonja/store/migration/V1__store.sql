@@ -7,25 +7,54 @@ CREATE TABLE setting (
   value TEXT NOT NULL
 ) STRICT;
 
+-- Someone who may sign in; the key is the name as it is compared. What they know is kept as a hash.
 CREATE TABLE person (
   id INTEGER NOT NULL PRIMARY KEY,
-  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 60),
-  role TEXT NOT NULL CHECK (role IN ('STOREKEEPER', 'BUYER', 'WORKSHOP', 'AUDITOR', 'ADMINISTRATOR')),
+  name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
+  name_key TEXT NOT NULL UNIQUE CHECK (length(name_key) >= 1),
+  active INTEGER NOT NULL DEFAULT 1 CHECK (active IN (0, 1)),
   password_hash TEXT,
-  active INTEGER NOT NULL DEFAULT 1 CHECK (active IN (0, 1))
+  pin_hash TEXT,
+  badge_hash TEXT UNIQUE,
+  -- a code that was given once, to set a password with
+  code_hash TEXT,
+  code_until_at TEXT,
+  -- grows when all sessions that have begun are over
+  stamp INTEGER NOT NULL DEFAULT 0 CHECK (stamp >= 0),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  CHECK ((code_hash IS NULL) = (code_until_at IS NULL))
 ) STRICT;
 
+CREATE TABLE person_role (
+  id INTEGER NOT NULL PRIMARY KEY,
+  person_id INTEGER NOT NULL REFERENCES person,
+  role TEXT NOT NULL CHECK (role IN ('STOREKEEPER', 'BUYER', 'WORKSHOP', 'AUDITOR', 'ADMINISTRATOR')),
+  UNIQUE (person_id, role)
+) STRICT;
+
+-- A device on which somebody has signed in keeps its way in while others guess at their password.
+CREATE TABLE known_device (
+  id INTEGER NOT NULL PRIMARY KEY,
+  person_id INTEGER NOT NULL REFERENCES person,
+  token_hash TEXT NOT NULL UNIQUE,
+  added_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX known_device_person ON known_device (person_id);
+
+-- Who did what to what, when and from where; facts are objects of texts in JSON, never sentences.
+-- Lines are added and never changed.
 CREATE TABLE audit_line (
   id INTEGER NOT NULL PRIMARY KEY,
-  entity TEXT NOT NULL,
-  entity_id INTEGER NOT NULL,
-  action TEXT NOT NULL,
-  before_text TEXT NOT NULL,
-  after_text TEXT NOT NULL,
-  actor TEXT NOT NULL,
-  recorded_at TEXT NOT NULL
+  recorded_at TEXT NOT NULL,
+  actor TEXT NOT NULL CHECK (length(actor) <= 60),
+  origin TEXT NOT NULL DEFAULT '' CHECK (length(origin) <= 60),
+  matter TEXT NOT NULL CHECK (length(matter) BETWEEN 1 AND 40),
+  subject TEXT NOT NULL DEFAULT '' CHECK (length(subject) <= 60),
+  deed TEXT NOT NULL CHECK (length(deed) BETWEEN 1 AND 40),
+  before_facts TEXT NOT NULL CHECK (json_valid(before_facts)),
+  after_facts TEXT NOT NULL CHECK (json_valid(after_facts))
 ) STRICT;
-CREATE INDEX audit_line_entity ON audit_line (entity, entity_id);
+CREATE INDEX audit_line_subject ON audit_line (matter, subject);
 
 -- Every state-changing form carries a key; what was answered the first time is answered again.
 CREATE TABLE request (
@@ -627,9 +656,11 @@ CREATE TABLE deviation (
   interval_tenths INTEGER CHECK (interval_tenths > 0),
   interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
   source TEXT NOT NULL CHECK (source IN ('UNIT', 'LEARNED')),
-  reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
+  -- a person's words; what is learned needs none
+  reason TEXT NOT NULL CHECK (length(reason) <= 200),
   since_on TEXT NOT NULL CHECK (date(since_on) = since_on),
   actor TEXT NOT NULL,
+  CHECK (source = 'LEARNED' OR reason <> ''),
   CHECK ((compartment_id IS NOT NULL) + (position_id IS NOT NULL) + (task_id IS NOT NULL) = 1),
   CHECK ((change = 'CAPACITY') = (volume_ul IS NOT NULL)),
   CHECK ((change = 'CAPACITY') = (condition IS NOT NULL)),

@@ -3,12 +3,13 @@ package dev.lonja.web.frame;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Viewer;
+import dev.lonja.desk.request.RequestKey;
 import dev.lonja.desk.setting.StoreDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.store.tray.Tray;
 import jakarta.servlet.http.HttpSession;
 import java.util.Locale;
-import java.util.UUID;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -29,20 +30,26 @@ class FrameAdvice {
 
   @ModelAttribute("frame")
   FrameView frame(Authentication person, HttpSession session) {
-    boolean workshop = has(person, "ROLE_WORKSHOP");
-    boolean keepsStore = has(person, "ROLE_STOREKEEPER") || has(person, "ROLE_ADMINISTRATOR");
+    boolean seesStore = Viewer.seesStore();
+    boolean administers = has(person, "ROLE_ADMINISTRATOR");
+    boolean keepsStore = has(person, "ROLE_STOREKEEPER") || administers;
     return new FrameView(
         store.name(),
         Words.whole(clock.today()),
         clock.isPinned(),
         person == null ? "" : person.getName(),
-        new FrameView.May(keepsStore, person != null && !workshop, keepsStore || workshop),
-        workshop ? Rail.forWorkshop() : Rail.forStore(),
+        new FrameView.May(
+            keepsStore,
+            seesStore,
+            keepsStore || has(person, "ROLE_WORKSHOP"),
+            administers,
+            administers || has(person, "ROLE_AUDITOR")),
+        seesStore ? Rail.forStore() : Rail.forWorkshop(),
         OpenTrayChoice.of(session)
             .filter(id -> keepsStore)
             .flatMap(trays::open)
             .map(FrameAdvice::view),
-        UUID.randomUUID().toString());
+        RequestKey.of(person == null ? "" : person.getName()));
   }
 
   private static boolean has(Authentication person, String role) {

@@ -20,7 +20,12 @@ public record FrameView(
     String requestKey) {
 
   /** What the person may do. */
-  public record May(boolean keepsStore, boolean seesStore, boolean readsMeters) {}
+  public record May(
+      boolean keepsStore,
+      boolean seesStore,
+      boolean readsMeters,
+      boolean administers,
+      boolean audits) {}
 
   /** A view that the rail leads to; {@code key} goes with Alt. */
   public record RailEntry(String id, String words, String path, String icon, String key) {}

@@ -61,6 +61,8 @@ public final class RefusalWording {
     return Problem.ofWhole(
         switch (reason) {
           case KEY_LOST -> "The form has lost its key. Load the page again.";
+          case NOT_YOURS ->
+              "This form was shown to somebody else, who alone may send it. Nothing was changed.";
           case OTHER_CONTENT ->
               "This form was already sent with other content. Nothing was changed; "
                   + "load the page again.";

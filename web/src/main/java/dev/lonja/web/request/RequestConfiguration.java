@@ -8,6 +8,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.part.PartId;
+import dev.lonja.core.person.PersonId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
@@ -36,6 +37,7 @@ class RequestConfiguration implements WebMvcConfigurer {
     id(registry, LotId.class, LotId::valueOf);
     id(registry, MeterId.class, MeterId::valueOf);
     id(registry, PartId.class, PartId::valueOf);
+    id(registry, PersonId.class, PersonId::valueOf);
     id(registry, PositionId.class, PositionId::valueOf);
     id(registry, ProductId.class, ProductId::valueOf);
     id(registry, TaskId.class, TaskId::valueOf);

@@ -12,6 +12,7 @@ import java.util.HexFormat;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
 import org.springframework.util.unit.DataSize;
@@ -30,6 +31,10 @@ final class SentResolver implements HandlerMethodArgumentResolver {
 
   /** Fields of the frame, which differ between two sendings of the same form. */
   private static final Set<String> NOT_CONTENT = Set.of(KEY, "_csrf");
+
+  /** What is kept nowhere, not as a fast hash of all that was sent either. */
+  private static final Pattern SECRET =
+      Pattern.compile("(?i).*password|pin|badge|setUpCode|oneTimeCode");
 
   private static final int CHUNK = Math.toIntExact(DataSize.ofKilobytes(64).toBytes());
 
@@ -50,7 +55,7 @@ final class SentResolver implements HandlerMethodArgumentResolver {
     String actor =
         Optional.ofNullable(request.getUserPrincipal()).map(Principal::getName).orElse("");
     String key = Optional.ofNullable(request.getParameter(KEY)).orElse("");
-    return new Sent(key, actor + ' ' + content(request), actor);
+    return new Sent(key, actor + ' ' + content(request), actor, request.getRemoteAddr());
   }
 
   private static String content(HttpServletRequest request) throws Exception {
@@ -59,7 +64,7 @@ final class SentResolver implements HandlerMethodArgumentResolver {
     new TreeMap<>(request.getParameterMap())
         .forEach(
             (name, values) -> {
-              if (!NOT_CONTENT.contains(name)) {
+              if (!NOT_CONTENT.contains(name) && !SECRET.matcher(name).matches()) {
                 content.append('\n').append(name).append('=').append(Arrays.toString(values));
               }
             });

@@ -1,6 +1,7 @@
 package dev.lonja.web.request;
 
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.SensibleDay;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -113,7 +114,12 @@ public final class Typed {
   /** A date as YYYY-MM-DD. */
   public Optional<LocalDate> day(String field, String text) {
     try {
-      return Optional.of(LocalDate.parse(text.strip()));
+      LocalDate day = LocalDate.parse(text.strip());
+      if (SensibleDay.is(day)) {
+        return Optional.of(day);
+      }
+      refuse(field, text.strip() + " is too far away; allowed is " + SensibleDay.ALLOWED + ".");
+      return Optional.empty();
     } catch (DateTimeException e) {
       refuse(field, "\"" + text + "\" is not a date. Write one as 2027-03-15.");
       return Optional.empty();

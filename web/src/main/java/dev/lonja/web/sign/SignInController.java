@@ -2,15 +2,22 @@ package dev.lonja.web.sign;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.desk.person.FirstStartDesk;
+import dev.lonja.desk.person.OwnDesk;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** The pages that lead in. */
 @Controller
@@ -25,7 +32,8 @@ class SignInController {
                   already -> Problem.ofWhole("This store is already set up. Sign in instead."))
               .when(
                   FirstStartDesk.WrongCode.class,
-                  wrong -> new Problem("code", "That is not the code that the server printed."))
+                  wrong ->
+                      new Problem("setUpCode", "That is not the code that the server printed."))
               .when(
                   FirstStartDesk.BadStoreName.class,
                   bad -> new Problem("storeName", "Give the store a name of 1 to 60 characters."))
@@ -52,20 +60,18 @@ class SignInController {
                   FirstStartDesk.BadPassword.class,
                   bad ->
                       new Problem(
-                          "password",
-                          "The password has "
-                              + bad.characters()
-                              + " characters; allowed is "
-                              + FirstStartDesk.LEAST_PASSWORD
-                              + " or more, up to "
-                              + FirstStartDesk.MOST_PASSWORD_BYTES
-                              + " bytes."))
+                          "password", PersonProblems.password(bad.objection(), bad.characters())))
+              .when(
+                  FirstStartDesk.MustWait.class,
+                  wait -> Problem.ofWhole("Too many wrong codes. Wait a minute, then try again."))
               .all());
 
   private final FirstStartDesk desk;
+  private final OwnDesk own;
 
-  SignInController(FirstStartDesk desk) {
+  SignInController(FirstStartDesk desk, OwnDesk own) {
     this.desk = desk;
+    this.own = own;
   }
 
   @GetMapping("/sign-in")
@@ -73,24 +79,79 @@ class SignInController {
     return "sign/sign-in";
   }
 
+  /** The door again, with what was sent when the session was over. */
+  @RequestMapping("/sign-in/over")
+  String over(HttpServletRequest request, Model model) {
+    Optional<Kept> kept = Optional.ofNullable((Kept) request.getAttribute("kept"));
+    if (kept.isEmpty()) {
+      return "redirect:/sign-in";
+    }
+    model.addAttribute("kept", kept.get());
+    model.addAttribute(
+        "said", Optional.ofNullable((String) request.getAttribute("said")).orElse(""));
+    return "sign/over";
+  }
+
+  /** What was sent when the session was over, to be looked at and sent again. */
+  @GetMapping("/sign-in/again")
+  String again(HttpSession session, Model model) {
+    Optional<Kept> kept = Kept.takeFrom(session);
+    if (kept.isEmpty()) {
+      return "redirect:/";
+    }
+    kept.get().keepIn(session);
+    model.addAttribute("kept", kept.get());
+    return "sign/again";
+  }
+
+  @GetMapping("/new-password")
+  String newPassword(@RequestParam(defaultValue = "") String name, Model model) {
+    return newPassword(name, List.of(), model);
+  }
+
+  @PostMapping("/new-password")
+  String setPassword(
+      Sent sent,
+      @RequestParam(defaultValue = "") String name,
+      @RequestParam(defaultValue = "") String oneTimeCode,
+      @RequestParam(defaultValue = "") String newPassword,
+      Model model) {
+    return Reply.to(own.setPassword(sent, name, oneTimeCode, newPassword))
+        .onto("/sign-in?changed")
+        .worded(PersonProblems.REFUSED)
+        .or(problems -> newPassword(name, problems, model));
+  }
+
+  private static String newPassword(String name, List<Problem> problems, Model model) {
+    model.addAttribute("name", name);
+    model.addAttribute("problems", problems);
+    return "sign/new-password";
+  }
+
   @GetMapping("/first-start")
   String firstStart(Model model) {
     if (!desk.isNeeded()) {
       return "redirect:/sign-in";
     }
-    return page(new FirstStartDesk.Beginning("", "", "EUR", "UTC", "", ""), List.of(), model);
+    FirstStartDesk.SoFar soFar = desk.soFar();
+    return page(
+        new FirstStartDesk.Beginning(
+            "", soFar.storeName(), soFar.currency(), soFar.timeZone(), "", ""),
+        List.of(),
+        model);
   }
 
   @PostMapping("/first-start")
-  String setUp(@ModelAttribute FirstStartDesk.Beginning form, Model model) {
-    return Reply.to(desk.setUp(form))
+  String setUp(Sent sent, @ModelAttribute FirstStartDesk.Beginning form, Model model) {
+    return Reply.to(desk.setUp(sent, form))
         .onto("/sign-in?ready")
         .worded(REFUSED)
         .or(problems -> page(form, problems, model));
   }
 
-  private static String page(FirstStartDesk.Beginning form, List<Problem> problems, Model model) {
+  private String page(FirstStartDesk.Beginning form, List<Problem> problems, Model model) {
     model.addAttribute("form", form);
+    model.addAttribute("people", desk.soFar().people());
     model.addAttribute("problems", problems);
     return "sign/first-start";
   }

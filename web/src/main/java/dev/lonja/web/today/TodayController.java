@@ -1,8 +1,8 @@
 package dev.lonja.web.today;
 
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Viewer;
 import dev.lonja.desk.tray.TodayDesk;
-import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,11 +20,8 @@ class TodayController {
   }
 
   @GetMapping("/")
-  String today(Authentication person, Model model) {
-    boolean workshop =
-        person.getAuthorities().stream()
-            .anyMatch(authority -> "ROLE_WORKSHOP".equals(authority.getAuthority()));
-    if (workshop) {
+  String today(Model model) {
+    if (!Viewer.seesStore()) {
       return "redirect:/trays";
     }
     model.addAttribute("view", TodayWording.view(desk.week(), clock.today()));

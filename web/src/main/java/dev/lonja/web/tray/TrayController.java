@@ -3,6 +3,7 @@ package dev.lonja.web.tray;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.Viewer;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.FindingsDesk;
@@ -248,9 +249,6 @@ class TrayController {
   }
 
   private static TraysDesk.Viewer viewer(Authentication person) {
-    boolean workshop =
-        person.getAuthorities().stream()
-            .anyMatch(authority -> "ROLE_WORKSHOP".equals(authority.getAuthority()));
-    return new TraysDesk.Viewer(person.getName(), !workshop);
+    return new TraysDesk.Viewer(person.getName(), Viewer.seesStore());
   }
 }

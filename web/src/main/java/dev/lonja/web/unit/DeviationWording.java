@@ -69,7 +69,7 @@ final class DeviationWording {
         deviation.id(),
         words.apply(deviation.change()),
         source(deviation, today),
-        deviation.reason(),
+        deviation.reason().isEmpty() ? "median of the fills until then" : deviation.reason(),
         Words.day(deviation.since(), today));
   }
 

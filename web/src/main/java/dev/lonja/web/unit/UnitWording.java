@@ -24,6 +24,7 @@ import dev.lonja.web.due.DueExplanation;
 import dev.lonja.web.due.DueRuler;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.due.UnitRuler;
+import dev.lonja.web.frame.DeedWording;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.meter.RateWording;
@@ -75,8 +76,8 @@ final class UnitWording {
                 line ->
                     new UnitView.Event(
                         Words.day(clock.dayOf(line.at()), today),
-                        line.action(),
-                        line.after(),
+                        DeedWording.of(line.deed()),
+                        DeedWording.facts(line),
                         line.actor()))
             .toList());
   }

@@ -1,6 +1,4 @@
-/**
- * Where the demo's machines stand today. Start with {@link dev.lonja.app.demo.fleet.DemoFleet}.
- */
+/** Where the demo's machines stand today. Start with {@link dev.lonja.app.demo.fleet.DemoFleet}. */
 @NullMarked
 package dev.lonja.app.demo.fleet;
 

@@ -1,8 +1,8 @@
 package dev.lonja.app.demo.history;
 
-import dev.lonja.app.demo.master.Sheet;
 import dev.lonja.app.demo.fleet.DemoFleet;
 import dev.lonja.app.demo.master.DemoMaster;
+import dev.lonja.app.demo.master.Sheet;
 import dev.lonja.core.meter.MeterId;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -110,7 +110,8 @@ public final class DemoHistory {
       }
       long reading = read(meter.meterId(), day, life.get(day) - before);
       if (!replaced && !day.isBefore(today.minusDays(WEEKS_SINCE_EXCHANGE * 7))) {
-        replacements.add(reading, 0, null, "glass broken by a pallet", "storekeeper", DemoMaster.morning(day));
+        replacements.add(
+            reading, 0, null, "glass broken by a pallet", "storekeeper", DemoMaster.morning(day));
         before = life.get(day);
         replaced = true;
       }

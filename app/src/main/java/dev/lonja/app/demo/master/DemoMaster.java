@@ -72,7 +72,8 @@ public final class DemoMaster {
       TaskId taskId, String service, String meter, double interval, int months, boolean inspects) {}
 
   /** A unit of the fleet. */
-  public record UnitRow(UnitId id, String code, long classId, long variantId, LocalDate inService) {}
+  public record UnitRow(
+      UnitId id, String code, long classId, long variantId, LocalDate inService) {}
 
   public DemoMaster(LocalDate today) {
     long later = ChronoUnit.DAYS.between(WRITTEN_ON, today);

@@ -1,7 +1,7 @@
 package dev.lonja.app.demo.shelf;
 
-import dev.lonja.app.demo.master.DemoMaster;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import dev.lonja.app.demo.master.DemoMaster;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;

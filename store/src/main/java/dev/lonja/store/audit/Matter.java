@@ -1,0 +1,24 @@
+package dev.lonja.store.audit;
+
+/** What a line of the audit is about. */
+public enum Matter {
+  STORE,
+  POLICY,
+  CLIMATE,
+  RUBBER,
+  SUPPLIER,
+  BIN,
+  ITEM,
+  PRODUCT,
+  UNIT,
+  UNIT_CLASS,
+  VARIANT,
+  STUDY,
+  TRAY,
+  TOP_UP,
+  READING,
+  PERSON,
+  BACKUP,
+  EXCHANGE,
+  PAGE
+}
