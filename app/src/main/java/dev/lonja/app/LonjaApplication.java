@@ -1,14 +1,24 @@
 package dev.lonja.app;
 
+import dev.lonja.desk.backup.BackupPlaces;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.PendingLines;
+import dev.lonja.store.StoreCheck;
+import dev.lonja.store.StoreFault;
+import dev.lonja.store.StoreLock;
+import dev.lonja.store.backup.BackupFolder;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.scheduling.annotation.EnableScheduling;
+import org.springframework.util.unit.DataSize;
 
 /**
  * The server. {@code lonja.data} names the folder of the data, {@code lonja.today} pins the day.
@@ -20,9 +30,38 @@ public class LonjaApplication {
   /** The database's name within the folder of the data. */
   public static final String DATABASE = "lonja.db";
 
+  /** Larger files are gone through only where the last process did not end well. */
+  private static final long SMALL = DataSize.ofMegabytes(256).toBytes();
+
   @Bean
-  LonjaStore lonjaStore(@Value("${lonja.data}") Path data) {
-    return LonjaStore.open(data.resolve(DATABASE));
+  StoreLock storeLock(@Value("${lonja.data}") Path data) {
+    return StoreLock.take(data, "server");
+  }
+
+  @Bean
+  LonjaStore lonjaStore(
+      StoreLock lock,
+      @Value("${lonja.data}") Path data,
+      @Value("${lonja.despite-damage:false}") boolean despiteDamage)
+      throws IOException {
+    Path database = data.resolve(DATABASE);
+    boolean looked =
+        Files.exists(database) && (lock.wasLeftBehind() || Files.size(database) < SMALL);
+    List<StoreFault> faults = looked ? StoreCheck.quick(database) : List.of();
+    if (!faults.isEmpty() && !despiteDamage) {
+      throw new UnsoundStore(faults, database);
+    }
+    LonjaStore store = LonjaStore.open(database);
+    PendingLines.take(data, store);
+    return store;
+  }
+
+  @Bean
+  BackupPlaces backupPlaces(
+      LonjaStore store, @Value("${lonja.second-backups:}") Optional<Path> second) {
+    return new BackupPlaces(
+        BackupFolder.beside(store.file()).folder(),
+        second.filter(folder -> !folder.toString().isEmpty()));
   }
 
   @Bean

@@ -36,7 +36,7 @@ public final class Cage implements BeforeEachCallback, AfterEachCallback {
   @Override
   public void beforeEach(ExtensionContext context) throws Exception {
     Path database = Files.createTempDirectory("lonja-desk").resolve("lonja.db");
-    assertThat(StoreFiles.load(EXAMPLE, database, false)).isEmpty();
+    assertThat(StoreFiles.load(EXAMPLE, database, false, session -> {})).isEmpty();
     store = Optional.of(LonjaStore.open(database));
   }
 

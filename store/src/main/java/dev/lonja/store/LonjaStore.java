@@ -4,14 +4,12 @@ import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.store.fleet.MeterDigests;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
@@ -29,37 +27,45 @@ import org.sqlite.SQLiteDataSource;
  */
 public final class LonjaStore implements AutoCloseable {
 
+  private static final String MIGRATIONS = "classpath:dev/lonja/store/migration";
   private static final int READERS = 4;
   private static final int BUSY_MILLISECONDS = 10_000;
   private static final int WRITER_MILLISECONDS = 120_000;
 
   private final Path file;
-  private final HikariDataSource writer;
+  private final Optional<HikariDataSource> writer;
   private final HikariDataSource readers;
-  private final DSLContext forWriting;
+  private final Optional<DSLContext> forWriting;
   private final DSLContext forReading;
   private final Memory memory = new Memory();
 
   /** Held until what a transaction touched is known, so that the next one knows it. */
   private final ReentrantLock writing = new ReentrantLock();
 
-  private LonjaStore(Path file) {
+  private LonjaStore(Path file, Optional<HikariDataSource> writer, HikariDataSource readers) {
     this.file = file;
-    this.writer = pool(at(file, new WriterSource(config(false))), 1, "writer");
-    this.readers = pool(dataSource(file, true), READERS, "reader");
-    this.forWriting = context(writer);
+    this.writer = writer;
+    this.readers = readers;
     this.forReading = context(readers);
+    this.forWriting = writer.map(LonjaStore::context);
   }
 
   /** Opens the file, creating it and its folder if need be, and migrates it to this version. */
   public static LonjaStore open(Path file) {
-    try {
-      Files.createDirectories(file.toAbsolutePath().getParent());
-    } catch (IOException e) {
-      throw new UncheckedIOException("cannot create the folder of " + file, e);
-    }
+    StoreFiles.makeFile(file);
     migrate(file);
-    return new LonjaStore(file);
+    return new LonjaStore(
+        file,
+        Optional.of(pool(at(file, new WriterSource(config(false))), 1, "writer", false)),
+        pool(dataSource(file, true), READERS, "reader", false));
+  }
+
+  /**
+   * Opens a store that another process may be writing to: it is read, never migrated or written.
+   */
+  public static LonjaStore openToRead(Path file) {
+    return new LonjaStore(
+        file, Optional.empty(), pool(toRead(file, false), READERS, "reader", true));
   }
 
   public Path file() {
@@ -80,10 +86,13 @@ public final class LonjaStore implements AutoCloseable {
 
   /** Runs {@code work} in one transaction; an exception undoes all of it. */
   public <T> T write(Function<Session, T> work) {
+    DSLContext context =
+        forWriting.orElseThrow(
+            () -> new IllegalStateException(file + " was opened for reading only"));
     writing.lock();
     try {
       Written<T> written =
-          forWriting.transactionResult(configuration -> run(work, configuration.dsl()));
+          context.transactionResult(configuration -> run(work, configuration.dsl()));
       memory.written(written.touched());
       memory.digests().forget(written.digests());
       return written.result();
@@ -105,18 +114,18 @@ public final class LonjaStore implements AutoCloseable {
 
   /** Keeps what readers have worked out of readings, so that the next start need not. */
   public void keepDigests() {
-    if (!memory.digests().isEmpty()) {
+    if (forWriting.isPresent() && !memory.digests().isEmpty()) {
       write(session -> true);
     }
   }
 
   /** Copies the store into a file that is not there yet, by SQLite's online backup. */
   public void backUpTo(Path target) {
+    StoreFiles.makeFile(target);
     try (Connection connection = readers.getConnection();
         Statement statement = connection.createStatement()) {
-      Files.createDirectories(target.toAbsolutePath().getParent());
       statement.executeUpdate("backup to '" + target.toString().replace("'", "''") + "'");
-    } catch (SQLException | IOException e) {
+    } catch (SQLException e) {
       throw new IllegalStateException("cannot back up to " + target, e);
     }
   }
@@ -126,13 +135,13 @@ public final class LonjaStore implements AutoCloseable {
   public void close() {
     keepDigests();
     readers.close();
-    writer.close();
+    writer.ifPresent(HikariDataSource::close);
   }
 
   private static void migrate(Path file) {
     Flyway.configure(LonjaStore.class.getClassLoader())
         .dataSource(dataSource(file, false))
-        .locations("classpath:dev/lonja/store/migration")
+        .locations(MIGRATIONS)
         .load()
         .migrate();
   }
@@ -160,6 +169,24 @@ public final class LonjaStore implements AutoCloseable {
     return at(file, new SQLiteDataSource(config(readOnly)));
   }
 
+  /**
+   * A source that can only read.
+   *
+   * @param still nobody else has the file open and it has no log, so that none need be made
+   */
+  static DataSource toRead(Path file, boolean still) {
+    SQLiteConfig config = new SQLiteConfig();
+    config.setReadOnly(true);
+    config.setBusyTimeout(BUSY_MILLISECONDS);
+    config.enforceForeignKeys(true);
+    SQLiteDataSource source = new SQLiteDataSource(config);
+    source.setUrl(
+        "jdbc:sqlite:file:"
+            + file.toAbsolutePath().toUri().getRawPath()
+            + (still ? "?immutable=1" : ""));
+    return source;
+  }
+
   private static DataSource at(Path file, SQLiteDataSource source) {
     source.setUrl("jdbc:sqlite:" + file);
     return source;
@@ -180,9 +207,11 @@ public final class LonjaStore implements AutoCloseable {
     return config;
   }
 
-  private static HikariDataSource pool(DataSource source, int size, String name) {
+  private static HikariDataSource pool(
+      DataSource source, int size, String name, boolean onlyReads) {
     HikariConfig config = new HikariConfig();
     config.setDataSource(source);
+    config.setReadOnly(onlyReads);
     config.setMaximumPoolSize(size);
     config.setPoolName("lonja-" + name);
     // a large list takes the writer for some tens of seconds; others wait for it

@@ -1,15 +1,23 @@
 package dev.lonja.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.store.audit.AuditLine;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
+import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.tray.Tray;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -18,6 +26,10 @@ import org.junit.jupiter.api.io.TempDir;
 class StoreFilesTest {
 
   @TempDir private Path folder;
+
+  private List<StoreFault> restore(Path backup) {
+    return StoreFiles.restore(backup, folder.resolve("lonja.db"), session -> {});
+  }
 
   /** Backed up while it is open, changed, restored: as it was, and the changed one is kept. */
   @Test
@@ -34,7 +46,7 @@ class StoreFilesTest {
                       LocalDate.parse("2027-03-15"),
                       List.of(new TaskId(1))));
     }
-    assertThat(StoreFiles.restore(backup, folder.resolve("lonja.db"))).isEmpty();
+    assertThat(restore(backup)).isEmpty();
     try (LonjaStore store = LonjaStore.open(folder.resolve("lonja.db"))) {
       assertThat(store.<List<Tray>>read(session -> session.trays().open())).isEmpty();
     }
@@ -55,12 +67,10 @@ class StoreFilesTest {
     Path text = Files.writeString(folder.resolve("note.txt"), "SQLite, or so it says");
     Stores.example(folder).close();
     byte[] before = Files.readAllBytes(folder.resolve("lonja.db"));
-    assertThat(StoreFiles.restore(text, folder.resolve("lonja.db")))
-        .singleElement()
-        .asString()
-        .contains("is not a backup of a store");
-    assertThat(StoreFiles.restore(folder.resolve("nowhere"), folder.resolve("lonja.db")))
-        .hasSize(1);
+    assertThat(restore(text))
+        .containsExactly(new StoreFault.NoDatabase(folder.resolve("lonja.db.incoming")));
+    assertThat(restore(folder.resolve("nowhere")))
+        .containsExactly(new StoreFault.Absent(folder.resolve("nowhere")));
     assertThat(Files.readAllBytes(folder.resolve("lonja.db"))).isEqualTo(before);
   }
 
@@ -73,8 +83,11 @@ class StoreFilesTest {
     try (LonjaStore bad = LonjaStore.open(backup)) {
       Stores.tamper(bad, "UPDATE stock SET quantity_micro = 9000000 WHERE lot_id = 8");
     }
-    assertThat(StoreFiles.restore(backup, folder.resolve("lonja.db")))
-        .containsExactly("lot 8 adds up to 5000000, not to its stock");
+    assertThat(restore(backup))
+        .containsExactly(
+            new StoreFault.Disagrees(
+                new Verification.Finding(
+                    "movements", "lot 8 adds up to 5000000, not to its stock")));
   }
 
   @Test
@@ -85,10 +98,139 @@ class StoreFilesTest {
     }
     byte[] whole = Files.readAllBytes(backup);
     Files.write(backup, java.util.Arrays.copyOf(whole, whole.length / 2));
-    assertThat(StoreFiles.restore(backup, folder.resolve("lonja.db"))).isNotEmpty();
+    assertThat(restore(backup)).isNotEmpty();
     try (LonjaStore store = LonjaStore.open(folder.resolve("lonja.db"))) {
       assertThat(store.<List<Unit>>read(session -> session.fleet().units(UnitScope.ALL)))
           .hasSize(8);
+    }
+  }
+
+  /** The present store is not opened, so it may be in any state. */
+  @Test
+  void aBackupIsRestoredOverWhatCannotBeRead() throws IOException {
+    Path database = folder.resolve("lonja.db");
+    Path backup = folder.resolve("good.db");
+    try (LonjaStore store = Stores.example(folder)) {
+      store.backUpTo(backup);
+    }
+    Files.writeString(database, "what a broken disk left");
+    Files.writeString(folder.resolve("lonja.db-wal"), "and of its log");
+    assertThat(restore(backup)).isEmpty();
+    assertThat(StoreCheck.whole(database)).isEmpty();
+    try (var files = Files.list(folder)) {
+      assertThat(files.map(f -> f.getFileName().toString().replaceAll("[0-9]{8}-[0-9]{6}", "T")))
+          .contains("lonja.db.T", "lonja.db.T-wal")
+          .doesNotContain("lonja.db-wal", "lonja.db.incoming");
+    }
+  }
+
+  /** Of something else, of nobody, of a version to come: each is said, and the store stays. */
+  @Test
+  void whatIsNoStoreOfTheseIsRefused() {
+    Path newer = folder.resolve("newer.db");
+    try (LonjaStore store = Stores.example(folder)) {
+      store.backUpTo(newer);
+    }
+    Path other = folder.resolve("other.db");
+    Stores.sql(other, "CREATE TABLE note (text TEXT)");
+    assertThat(restore(other)).hasOnlyElementsOfType(StoreFault.NotLonjas.class).hasSize(1);
+    Path empty = folder.resolve("empty.db");
+    LonjaStore.open(empty).close();
+    assertThat(restore(empty)).hasOnlyElementsOfType(StoreFault.Empty.class).hasSize(1);
+    Stores.sql(newer, "UPDATE flyway_schema_history SET version = '99'");
+    assertThat(restore(newer))
+        .containsExactly(new StoreFault.OtherSchema(folder.resolve("lonja.db.incoming"), "99"));
+    assertThat(StoreCheck.whole(folder.resolve("lonja.db"))).isEmpty();
+  }
+
+  /** A migration that is added is added here too. */
+  @Test
+  void theSchemaIsTheOneThatIsKnown() {
+    try (LonjaStore store = Stores.example(folder)) {
+      assertThat(
+              Stores.number(
+                  store.file(), "SELECT max(CAST(version AS INTEGER)) FROM flyway_schema_history"))
+          .isEqualTo(StoreCheck.SCHEMA);
+    }
+  }
+
+  @Test
+  void aLookLeavesNothingBesideTheFile() throws IOException {
+    Path backup = folder.resolve("copies").resolve("good.db");
+    try (LonjaStore store = Stores.example(folder)) {
+      store.backUpTo(backup);
+    }
+    assertThat(StoreCheck.whole(backup)).isEmpty();
+    try (var files = Files.list(backup.getParent())) {
+      assertThat(files).containsExactly(backup);
+    }
+  }
+
+  @Test
+  void filesAreForTheirOwnerOnly() throws IOException {
+    Path backup = folder.resolve("copies").resolve("good.db");
+    try (LonjaStore store = Stores.example(folder.resolve("data"))) {
+      store.write(session -> true);
+      store.backUpTo(backup);
+      for (Path file :
+          List.of(store.file(), Path.of(store.file() + "-wal"), backup, restored(backup))) {
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+            .as(file.toString())
+            .isEqualTo("rw-------");
+      }
+      assertThat(
+              PosixFilePermissions.toString(Files.getPosixFilePermissions(folder.resolve("data"))))
+          .isEqualTo("rwx------");
+    }
+  }
+
+  private Path restored(Path backup) {
+    restore(backup);
+    return folder.resolve("lonja.db");
+  }
+
+  /** One process, or one part of it, owns a folder; who comes second is told who that is. */
+  @Test
+  void aFolderIsOwnedByOne() {
+    try (StoreLock mine = StoreLock.take(folder, "serve")) {
+      assertThatThrownBy(() -> StoreLock.take(folder, "restore"))
+          .isInstanceOf(StoreLock.Held.class)
+          .hasMessageContaining("serve, process " + ProcessHandle.current().pid());
+      assertThat(StoreLock.holder(folder)).isPresent();
+      assertThat(mine.wasLeftBehind()).isFalse();
+    }
+    assertThat(StoreLock.holder(folder)).isEmpty();
+    StoreLock.take(folder, "restore").close();
+  }
+
+  @Test
+  void aLockThatWasLeftBehindIsNoticed() throws IOException {
+    Files.writeString(folder.resolve("lonja.lock"), " serve, process 1");
+    try (StoreLock mine = StoreLock.take(folder, "serve")) {
+      assertThat(mine.wasLeftBehind()).isTrue();
+    }
+  }
+
+  @Test
+  void whatAnotherProcessNotedIsTakenOver() {
+    AuditLine line =
+        new AuditLine(
+            Instant.parse("2027-03-15T08:00:00Z"),
+            "operator",
+            "command line",
+            Matter.BACKUP,
+            "monday.db",
+            Deed.BACKED_UP,
+            Facts.NONE,
+            Facts.of("bytes", 42));
+    PendingLines.add(folder, line);
+    try (LonjaStore store = Stores.example(folder)) {
+      PendingLines.take(folder, store);
+      PendingLines.take(folder, store);
+      assertThat(
+              store.<List<AuditLine>>read(
+                  session -> session.audit().latest(Matter.BACKUP, "monday.db", 5)))
+          .containsExactly(line);
     }
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 
@@ -19,13 +20,29 @@ public final class Stores {
   /** An open store in {@code folder} with the example's data. */
   public static LonjaStore example(Path folder) {
     Path database = folder.resolve("lonja.db");
-    assertThat(StoreFiles.load(EXAMPLE, database, false)).isEmpty();
+    assertThat(StoreFiles.load(EXAMPLE, database, false, session -> {})).isEmpty();
     return LonjaStore.open(database);
   }
 
   /** Runs statements on the file behind the store's back. */
   public static void tamper(LonjaStore store, String... statements) {
-    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + store.file());
+    sql(store.file(), statements);
+  }
+
+  /** The number that a question is answered with. */
+  public static long number(Path file, String question) {
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = connection.createStatement();
+        ResultSet answer = statement.executeQuery(question)) {
+      return answer.getLong(1);
+    } catch (SQLException e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    }
+  }
+
+  /** Runs statements on any file, which is made if need be. */
+  public static void sql(Path file, String... statements) {
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
         Statement statement = connection.createStatement()) {
       for (String sql : statements) {
         statement.execute(sql);

@@ -1,8 +1,13 @@
 package dev.lonja.app.command;
 
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.StoreCheck;
+import dev.lonja.store.StoreFault;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Matter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -22,10 +27,17 @@ final class BackupCommand implements Callable<Integer> {
       System.err.println(target + " is there already; name a file that is not");
       return 1;
     }
-    try (LonjaStore store = data.open()) {
+    try (LonjaStore store = data.openToRead()) {
       store.backUpTo(target);
     }
-    System.out.println("Backed up " + data.folder() + " to " + target);
+    List<StoreFault> faults = StoreCheck.whole(target);
+    if (!faults.isEmpty()) {
+      FaultWording.lines(faults).forEach(System.err::println);
+      System.err.println("the copy at " + target + " is not sound, since the store is not");
+      return 1;
+    }
+    data.note(Operator.line(Matter.BACKUP, target.getFileName().toString(), Deed.BACKED_UP));
+    System.out.println("Backed up " + data.folder() + " to " + target + " and checked it");
     return 0;
   }
 }

@@ -1,9 +1,16 @@
 package dev.lonja.app.command;
 
 import dev.lonja.app.LonjaApplication;
+import dev.lonja.app.UnsoundStore;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.PendingLines;
+import dev.lonja.store.StoreCheck;
+import dev.lonja.store.StoreFault;
+import dev.lonja.store.StoreLock;
+import dev.lonja.store.audit.AuditLine;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import picocli.CommandLine.Option;
 
 /** Where the data lie. */
@@ -24,12 +31,35 @@ final class DataOption {
     return folder.resolve(LonjaApplication.DATABASE);
   }
 
-  /** Opens the store that is there; a command that needs one makes none. */
-  LonjaStore open() {
+  /** The file of the store that is there; a command that needs one makes none. */
+  Path existing() {
     if (Files.notExists(database())) {
       throw new NoStore(folder);
     }
-    return LonjaStore.open(database());
+    return database();
+  }
+
+  /** Opens the store that is there for reading; a server may be running meanwhile. */
+  LonjaStore openToRead() {
+    List<StoreFault> faults = StoreCheck.quick(existing());
+    if (!faults.isEmpty()) {
+      throw new UnsoundStore(faults, database());
+    }
+    return LonjaStore.openToRead(database());
+  }
+
+  /**
+   * Notes in the audit what was done; where a server holds the folder, that is done by it, from a
+   * file that it looks for.
+   */
+  void note(AuditLine line) {
+    PendingLines.add(folder, line);
+    try (StoreLock lock = StoreLock.take(folder, "note");
+        LonjaStore store = LonjaStore.open(database())) {
+      PendingLines.take(folder, store);
+    } catch (StoreLock.Held held) {
+      // the server that holds it takes the line over
+    }
   }
 
   /** There is nothing to work on; the message is for the person at the shell. */

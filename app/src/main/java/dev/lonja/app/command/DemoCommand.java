@@ -2,16 +2,16 @@ package dev.lonja.app.command;
 
 import dev.lonja.app.LonjaApplication;
 import dev.lonja.app.demo.DemoStore;
-import dev.lonja.store.LonjaStore;
-import java.io.IOException;
+import dev.lonja.store.StoreFiles;
+import dev.lonja.store.StoreLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 @Command(
@@ -29,30 +29,25 @@ final class DemoCommand implements Callable<Integer> {
   @Option(names = "--today", paramLabel = "YYYY-MM-DD", description = "pins the day")
   private @Nullable LocalDate today;
 
-  @Option(
-      names = "--port",
-      defaultValue = "8080",
-      description = "port to listen on (default: ${DEFAULT-VALUE})")
-  private int port;
+  @Mixin private ServerOptions options = new ServerOptions();
 
   @Option(names = "--fresh", description = "throws the demo's data away first")
   private boolean fresh;
 
   @Override
-  public Integer call() throws IOException {
+  public Integer call() {
     Path database = folder.resolve(LonjaApplication.DATABASE);
-    if (fresh) {
-      for (String ending : List.of("", "-wal", "-shm")) {
-        Files.deleteIfExists(Path.of(database + ending));
+    try (StoreLock lock = StoreLock.take(folder, "demo")) {
+      if (fresh) {
+        StoreFiles.delete(database);
+      }
+      if (Files.notExists(database)) {
+        StoreFiles.make(
+            database, store -> DemoStore.create(store, today == null ? LocalDate.now() : today));
       }
     }
-    if (Files.notExists(database)) {
-      try (LonjaStore store = LonjaStore.open(database)) {
-        DemoStore.create(store, today == null ? LocalDate.now() : today);
-      }
-    }
-    ServerRun.start(folder, port, Optional.ofNullable(today));
-    System.out.println("Lonja's demo is at http://localhost:" + port);
+    ServerRun.start(folder, options, Optional.ofNullable(today));
+    System.out.println("Lonja's demo is at http://localhost:" + options.port());
     System.out.println(
         "Sign in as storekeeper, buyer, workshop, auditor or administrator; the password is "
             + DemoStore.PASSWORD);

@@ -1,6 +1,8 @@
 package dev.lonja.app.command;
 
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Matter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -17,13 +19,14 @@ final class ExportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    try (LonjaStore store = data.open()) {
+    try (LonjaStore store = data.openToRead()) {
       store.read(
           session -> {
             session.exchange().exportTo(target);
             return true;
           });
     }
+    data.note(Operator.line(Matter.EXCHANGE, target.getFileName().toString(), Deed.EXPORTED));
     System.out.println("Exported " + data.folder() + " to " + target);
     return 0;
   }

@@ -51,7 +51,7 @@ final class ForecastCommand implements Callable<Integer> {
       System.err.println("--weeks is " + weeks + "; allowed is 1 to " + PlanLine.MOST_WEEKS);
       return 2;
     }
-    try (LonjaStore store = data.open()) {
+    try (LonjaStore store = data.openToRead()) {
       String text = store.read(session -> csv(Forecast.load(session, day(session), weeks)));
       System.out.print(text);
     }

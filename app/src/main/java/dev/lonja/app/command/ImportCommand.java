@@ -1,6 +1,10 @@
 package dev.lonja.app.command;
 
+import dev.lonja.store.Session;
 import dev.lonja.store.StoreFiles;
+import dev.lonja.store.StoreLock;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.exchange.ExchangeProblem;
 import java.nio.file.Path;
 import java.util.List;
@@ -27,7 +31,22 @@ final class ImportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    List<ExchangeProblem> problems = StoreFiles.load(source, data.database(), replace);
+    try (StoreLock lock = StoreLock.take(data.folder(), "import")) {
+      return load();
+    }
+  }
+
+  /** What came in stays as it went out; that it took the place of another store is noted. */
+  private void noteReplacement(Session session) {
+    if (replace) {
+      String name = source.getFileName().toString();
+      session.audit().add(Operator.line(Matter.EXCHANGE, name, Deed.IMPORTED));
+    }
+  }
+
+  private int load() {
+    List<ExchangeProblem> problems =
+        StoreFiles.load(source, data.database(), replace, this::noteReplacement);
     problems.forEach(problem -> System.err.println(problem.display()));
     if (problems.isEmpty()) {
       System.out.println("Imported " + source + " into " + data.folder());

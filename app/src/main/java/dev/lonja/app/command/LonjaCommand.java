@@ -1,5 +1,9 @@
 package dev.lonja.app.command;
 
+import dev.lonja.app.UnsoundStore;
+import dev.lonja.store.StoreLock;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -35,11 +39,36 @@ public final class LonjaCommand {
     return new CommandLine(new LonjaCommand())
         .setExecutionExceptionHandler(
             (problem, command, result) -> {
-              if (problem instanceof DataOption.NoStore) {
-                System.err.println(problem.getMessage());
-                return 1;
+              Optional<String> words = words(problem);
+              words.ifPresent(System.err::println);
+              if (words.isEmpty()) {
+                throw problem;
               }
-              throw problem;
+              return 1;
             });
+  }
+
+  /** What is said of a problem that is expected, or of one that it came from. */
+  private static Optional<String> words(@Nullable Throwable problem) {
+    if (problem == null) {
+      return Optional.empty();
+    }
+    if (problem instanceof DataOption.NoStore) {
+      return Optional.ofNullable(problem.getMessage());
+    }
+    if (problem instanceof UnsoundStore unsound) {
+      return Optional.of(
+          String.join(System.lineSeparator(), FaultWording.lines(unsound.faults()))
+              + System.lineSeparator()
+              + FaultWording.advice(unsound.database()));
+    }
+    if (problem instanceof StoreLock.Held held) {
+      return Optional.of(
+          held.folder()
+              + " is in use by another Lonja ("
+              + held.by()
+              + "). Stop it first; nothing was changed");
+    }
+    return words(problem.getCause());
   }
 }

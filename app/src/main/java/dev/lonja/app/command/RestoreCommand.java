@@ -1,6 +1,10 @@
 package dev.lonja.app.command;
 
+import dev.lonja.store.StoreFault;
 import dev.lonja.store.StoreFiles;
+import dev.lonja.store.StoreLock;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Matter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -10,7 +14,8 @@ import picocli.CommandLine.Parameters;
 
 @Command(
     name = "restore",
-    description = "Checks a backup and puts it in the store's place; what was there is kept.")
+    description =
+        "Checks a backup and puts it in the store's place; what was there is kept beside it.")
 final class RestoreCommand implements Callable<Integer> {
 
   @Mixin private DataOption data = new DataOption();
@@ -20,13 +25,24 @@ final class RestoreCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    List<String> problems = StoreFiles.restore(source, data.database());
-    problems.forEach(System.err::println);
-    if (problems.isEmpty()) {
-      System.out.println("Restored " + source + " into " + data.folder());
-      return 0;
+    try (StoreLock lock = StoreLock.take(data.folder(), "restore")) {
+      List<StoreFault> faults =
+          StoreFiles.restore(
+              source,
+              data.database(),
+              session ->
+                  session
+                      .audit()
+                      .add(
+                          Operator.line(
+                              Matter.BACKUP, source.getFileName().toString(), Deed.RESTORED)));
+      FaultWording.lines(faults).forEach(System.err::println);
+      if (faults.isEmpty()) {
+        System.out.println("Restored " + source + " into " + data.folder());
+        return 0;
+      }
+      System.err.println("nothing was changed");
+      return 1;
     }
-    System.err.println("nothing was changed");
-    return 1;
   }
 }

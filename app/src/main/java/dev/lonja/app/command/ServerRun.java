@@ -16,10 +16,9 @@ final class ServerRun {
 
   private ServerRun() {}
 
-  static void start(Path data, int port, Optional<LocalDate> today) {
-    Map<String, Object> settings = new HashMap<>();
+  static void start(Path data, ServerOptions options, Optional<LocalDate> today) {
+    Map<String, Object> settings = new HashMap<>(options.settings());
     settings.put("lonja.data", data.toString());
-    settings.put("server.port", port);
     today.ifPresent(day -> settings.put("lonja.today", day.toString()));
     new SpringApplicationBuilder(LonjaApplication.class).properties(settings).run();
   }

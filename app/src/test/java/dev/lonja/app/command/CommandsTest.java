@@ -2,12 +2,19 @@ package dev.lonja.app.command;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.PendingLines;
+import dev.lonja.store.StoreLock;
+import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.audit.Deed;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -69,7 +76,7 @@ class CommandsTest {
     assertThat(printed)
         .contains("bins.csv line 2, column address: \"\"; allowed is text of 1 to 12 characters")
         .contains("items.csv: \"missing file\"")
-        .contains("58 problems; nothing was changed");
+        .contains("59 problems; nothing was changed");
     assertThat(Path.of(data(), "lonja.db")).doesNotExist();
   }
 
@@ -93,6 +100,60 @@ class CommandsTest {
     assertThat(run("restore", backup, "--data", data())).isZero();
     assertThat(run("restore", EXAMPLE, "--data", data())).isEqualTo(1);
     assertThat(printed).contains("is not a backup of a store", "nothing was changed");
+  }
+
+  /** What changes the folder is refused while a server has it; what only reads is not. */
+  @Test
+  void whileAServerHoldsTheFolderItIsOnlyRead() {
+    String backup = folder.resolve("copy.db").toString();
+    run("import", EXAMPLE, "--data", data());
+    try (StoreLock server = StoreLock.take(Path.of(data()), "server");
+        LonjaStore store = LonjaStore.open(Path.of(data(), "lonja.db"))) {
+      assertThat(run("backup", backup, "--data", data())).isZero();
+      assertThat(run("verify", "--data", data())).isZero();
+      assertThat(run("export", folder.resolve("out").toString(), "--data", data())).isZero();
+      for (String[] words :
+          new String[][] {
+            {"restore", backup, "--data", data()},
+            {"import", EXAMPLE, "--replace", "--data", data()},
+            {"demo", "--data", data()}
+          }) {
+        assertThat(run(words)).as(words[0]).isEqualTo(1);
+        assertThat(printed).contains("is in use by another Lonja (server, process");
+      }
+      PendingLines.take(Path.of(data()), store);
+      assertThat(
+              store.<List<AuditLog.Numbered>>read(
+                  session ->
+                      session
+                          .audit()
+                          .search(
+                              new AuditLog.Filter(
+                                  "operator",
+                                  Optional.empty(),
+                                  Optional.empty(),
+                                  Optional.empty(),
+                                  Optional.empty()),
+                              Optional.empty(),
+                              9)))
+          .extracting(line -> line.line().deed())
+          .containsExactly(Deed.EXPORTED, Deed.BACKED_UP);
+    }
+  }
+
+  @Test
+  void aDamagedStoreIsNamedWithWhatToDo() throws IOException {
+    run("import", EXAMPLE, "--data", data());
+    Path database = Path.of(data(), "lonja.db");
+    byte[] bytes = Files.readAllBytes(database);
+    // the middle of the file, as a disk might lose it
+    java.util.Arrays.fill(bytes, bytes.length / 2, bytes.length / 2 + 40_000, (byte) 0x5A);
+    Files.write(database, bytes);
+    assertThat(run("verify", "--data", data())).isEqualTo(1);
+    assertThat(printed).contains("is damaged").contains("./lonja restore");
+    assertThat(Files.readAllBytes(database)).isEqualTo(bytes);
+    assertThat(run("serve", "--data", data(), "--port", "0")).isEqualTo(1);
+    assertThat(printed).contains("is damaged").contains("There is no copy beside it");
   }
 
   @Test

@@ -185,7 +185,8 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
   /** A copy of the shipped example in {@code folder}, closed. */
   public static void putExample(Path folder) {
     Path example = Path.of("..", "examples", "boatyard-cage");
-    if (!StoreFiles.load(example, folder.resolve(LonjaApplication.DATABASE), false).isEmpty()) {
+    if (!StoreFiles.load(example, folder.resolve(LonjaApplication.DATABASE), false, session -> {})
+        .isEmpty()) {
       throw new IllegalStateException("the example is broken");
     }
   }

@@ -44,7 +44,7 @@ class RoleWalkTest {
 
   /** What only an administrator may open. */
   private static final Set<String> FOR_ADMINISTRATORS =
-      Set.of("/setup/people", "/setup/people/{id}");
+      Set.of("/setup/people", "/setup/people/{id}", "/setup/backups", "/setup/backups/{name}");
 
   /** What an auditor may open beside. */
   private static final Set<String> FOR_AUDITORS = Set.of("/setup/audit", "/setup/audit.jsonl");
@@ -95,6 +95,7 @@ class RoleWalkTest {
     return path.replace("{code}", "RT-04")
         .replace("{unit}", "RT-04")
         .replace("{position}", "1")
+        .replace("/backups/{name}", "/backups/none")
         .replace("{name}", "service_classes")
         .replace("{kind}", "position")
         .replace("/kit/{what}", "/kit/break")

@@ -1,6 +1,5 @@
 package dev.lonja.core.person;
 
-import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.function.Predicate;
 
@@ -34,9 +33,20 @@ public final class PasswordRule {
     if (password.codePointCount(0, password.length()) < LEAST_CHARACTERS) {
       return Optional.of(Objection.TOO_SHORT);
     }
-    if (password.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
+    if (password.codePoints().map(PasswordRule::bytes).sum() > MOST_BYTES) {
       return Optional.of(Objection.TOO_LONG);
     }
     return easilyGuessed.test(password) ? Optional.of(Objection.EASILY_GUESSED) : Optional.empty();
+  }
+
+  /** How many bytes a character takes in UTF-8. */
+  private static int bytes(int point) {
+    if (point < 0x80) {
+      return 1;
+    }
+    if (point < 0x800) {
+      return 2;
+    }
+    return point < 0x1_0000 ? 3 : 4;
   }
 }

@@ -8,8 +8,10 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Who did what, when and from where, for those who look after it. */
@@ -30,9 +32,10 @@ public class AuditDesk {
   /**
    * Lines of the audit, the latest first.
    *
+   * @param people their names, by the number under which they stand in the lines
    * @param older by which number the next older ones are asked for; empty if these are all
    */
-  public record Lines(List<AuditLine> lines, Optional<Long> older) {}
+  public record Lines(List<AuditLine> lines, Map<String, String> people, Optional<Long> older) {}
 
   public Lines lines(AuditLog.Filter filter, Optional<Long> olderThan) {
     List<AuditLog.Numbered> found =
@@ -40,6 +43,12 @@ public class AuditDesk {
     List<AuditLog.Numbered> shown = found.stream().limit(PAGE).toList();
     return new Lines(
         shown.stream().map(AuditLog.Numbered::line).toList(),
+        store.read(
+            session ->
+                session.people().all().stream()
+                    .collect(
+                        Collectors.toMap(
+                            person -> person.id().toString(), person -> person.name().text()))),
         found.size() > PAGE ? Optional.of(shown.get(shown.size() - 1).number()) : Optional.empty());
   }
 

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -48,6 +49,20 @@ public record AuditLine(
     fields.put("before", before.byField());
     fields.put("after", after.byField());
     return JSON.writeValueAsString(fields);
+  }
+
+  /** Reads what {@link #json} wrote. */
+  public static AuditLine ofJson(String json) {
+    JsonNode fields = JSON.readTree(json);
+    return new AuditLine(
+        Instant.parse(fields.get("recorded_at").asString()),
+        fields.get("actor").asString(),
+        fields.get("origin").asString(),
+        Matter.valueOf(fields.get("matter").asString().toUpperCase(Locale.ROOT)),
+        fields.get("subject").asString(),
+        Deed.valueOf(fields.get("deed").asString().toUpperCase(Locale.ROOT)),
+        Facts.ofJson(fields.get("before").toString()),
+        Facts.ofJson(fields.get("after").toString()));
   }
 
   private static String cut(String text) {

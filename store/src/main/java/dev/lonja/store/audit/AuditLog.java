@@ -46,6 +46,12 @@ public final class AuditLog {
         .fetch(AuditLog::line);
   }
 
+  /** The latest time on record. */
+  public Optional<Instant> newest() {
+    return Optional.ofNullable(
+        context.select(DSL.max(AUDIT_LINE.RECORDED_AT)).from(AUDIT_LINE).fetchSingle().value1());
+  }
+
   /**
    * Which lines are asked for; what is empty asks for all.
    *

@@ -2,6 +2,9 @@
 -- hour or kilometre, _micro millionths of a piece or of a litre, _minor minor units of the store's
 -- currency, _e4 ten-thousandths. Days (_on) are ISO dates, instants (_at) ISO UTC to the second.
 
+-- "LNJA": by this a file says in its header that it is a store.
+PRAGMA application_id = 1280199233;
+
 CREATE TABLE setting (
   name TEXT NOT NULL PRIMARY KEY,
   value TEXT NOT NULL

@@ -245,7 +245,7 @@ class ExchangeTest {
     byte[] before = Files.readAllBytes(folder.resolve("lonja.db"));
     edit("units.csv", text -> text.replaceFirst("2022-05-02", "yesterday"));
     write();
-    assertThat(StoreFiles.load(in(), folder.resolve("lonja.db"), true)).hasSize(1);
+    assertThat(StoreFiles.load(in(), folder.resolve("lonja.db"), true, session -> {})).hasSize(1);
     assertThat(Files.readAllBytes(folder.resolve("lonja.db"))).isEqualTo(before);
   }
 
@@ -262,7 +262,7 @@ class ExchangeTest {
   }
 
   private List<String> load() {
-    return StoreFiles.load(in(), folder.resolve("lonja.db"), false).stream()
+    return StoreFiles.load(in(), folder.resolve("lonja.db"), false, session -> {}).stream()
         .map(ExchangeProblem::display)
         .toList();
   }

@@ -94,7 +94,7 @@ class ZipImportTest {
   }
 
   private List<String> load(Path source) {
-    return StoreFiles.load(source, folder.resolve("lonja.db"), false).stream()
+    return StoreFiles.load(source, folder.resolve("lonja.db"), false, session -> {}).stream()
         .map(ExchangeProblem::display)
         .toList();
   }

@@ -120,7 +120,7 @@ class AuditController {
     return new AuditView(
         choices(Matter.values(), filter.matter(), DeedWording::of),
         choices(Deed.values(), filter.deed(), DeedWording::of),
-        lines.lines().stream().map(this::row).toList(),
+        lines.lines().stream().map(line -> row(line, lines.people())).toList(),
         lines
             .older()
             .map(number -> link(PATH, kept) + (kept.isEmpty() ? "?" : "&") + "older=" + number),
@@ -145,8 +145,12 @@ class AuditController {
         .toList();
   }
 
-  private AuditView.Row row(AuditLine line) {
-    String subject = line.subject().isEmpty() ? "" : " " + line.subject();
+  private AuditView.Row row(AuditLine line, Map<String, String> people) {
+    String which =
+        line.matter() == Matter.PERSON
+            ? people.getOrDefault(line.subject(), line.subject())
+            : line.subject();
+    String subject = which.isEmpty() ? "" : " " + which;
     return new AuditView.Row(
         Words.day(clock.dayOf(line.at()), clock.today()),
         clock.timeOf(line.at()),
