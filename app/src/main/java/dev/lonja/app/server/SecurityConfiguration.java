@@ -1,6 +1,7 @@
 package dev.lonja.app.server;
 
 import dev.lonja.desk.person.FrontDoor;
+import dev.lonja.web.request.BodyGate;
 import dev.lonja.web.sign.DoorwaySource;
 import dev.lonja.web.sign.FirstStartFilter;
 import dev.lonja.web.sign.Refusals;
@@ -16,6 +17,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
 /** Form sign-in, strict content policy, no page for strangers but those that lead in. */
@@ -40,7 +42,8 @@ class SecurityConfiguration {
       DoorwaySource doorways,
       SignInHandlers handlers,
       Refusals refusals,
-      SessionWatch watch)
+      SessionWatch watch,
+      BodyGate gate)
       throws Exception {
     return http.authenticationManager(new ProviderManager(door))
         .authorizeHttpRequests(
@@ -81,6 +84,7 @@ class SecurityConfiguration {
                             policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)))
         .addFilterBefore(firstStart, UsernamePasswordAuthenticationFilter.class)
         .addFilterAfter(watch, SecurityContextHolderFilter.class)
+        .addFilterBefore(gate, CsrfFilter.class)
         .build();
   }
 }

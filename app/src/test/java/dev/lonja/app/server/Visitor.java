@@ -87,15 +87,18 @@ public final class Visitor {
   }
 
   public Page post(String path, Map<String, String> fields) {
-    String body =
-        fields.entrySet().stream()
-            .map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
-            .collect(Collectors.joining("&"));
     return send(
         request(path)
             .header("Content-Type", "application/x-www-form-urlencoded")
-            .POST(HttpRequest.BodyPublishers.ofString(body))
+            .POST(HttpRequest.BodyPublishers.ofString(query(fields)))
             .build());
+  }
+
+  /** Fields as an address or a form carries them. */
+  public static String query(Map<String, String> fields) {
+    return fields.entrySet().stream()
+        .map(field -> encode(field.getKey()) + "=" + encode(field.getValue()))
+        .collect(Collectors.joining("&"));
   }
 
   /** Fills a form's fields and sends a file along, as a browser does. */

@@ -4,6 +4,7 @@ import dev.lonja.core.crossref.Source;
 import dev.lonja.core.statementlist.ListCheck;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -34,7 +35,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 @Allowed.ToSeeStore
-public class ListDesk {
+public class ListDesk extends KeepersDesk {
 
   private static final Logger LOG = LoggerFactory.getLogger(ListDesk.class);
 
@@ -149,7 +150,8 @@ public class ListDesk {
           });
     } catch (CancellationException e) {
       running.end(State.CANCELLED);
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | Error e) {
+      // whatever ends the work is said, and the next list can be begun
       LOG.error("a list of cross-references could not be checked", e);
       running.fail(Trouble.UNREADABLE);
     } finally {
@@ -187,7 +189,7 @@ public class ListDesk {
       }
     } catch (CancellationException e) {
       running.end(State.CANCELLED);
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | Error e) {
       LOG.error("a list of cross-references could not be written", e);
       running.fail(Trouble.NOT_WRITTEN);
     }

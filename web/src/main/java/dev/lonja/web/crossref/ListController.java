@@ -63,6 +63,7 @@ class ListController {
       @RequestParam Map<String, String> fields,
       Model model)
       throws IOException {
+    desk.admit();
     Typed typed = new Typed();
     if (file.isEmpty()) {
       typed.refuse("file", "Choose a CSV file first.");

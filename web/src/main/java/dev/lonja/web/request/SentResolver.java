@@ -58,13 +58,18 @@ final class SentResolver implements HandlerMethodArgumentResolver {
     return new Sent(key, actor + ' ' + content(request), actor, request.getRemoteAddr());
   }
 
+  /** True for a field that holds what only one person knows. */
+  static boolean isSecret(String name) {
+    return SECRET.matcher(name).matches();
+  }
+
   private static String content(HttpServletRequest request) throws Exception {
     StringBuilder content = new StringBuilder(request.getMethod());
     content.append(' ').append(request.getRequestURI());
     new TreeMap<>(request.getParameterMap())
         .forEach(
             (name, values) -> {
-              if (!NOT_CONTENT.contains(name) && !SECRET.matcher(name).matches()) {
+              if (!NOT_CONTENT.contains(name) && !isSecret(name)) {
                 content.append('\n').append(name).append('=').append(Arrays.toString(values));
               }
             });

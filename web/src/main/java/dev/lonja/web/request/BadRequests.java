@@ -1,0 +1,25 @@
+package dev.lonja.web.request;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
+
+/** Requests that are wrong in themselves are not the server's fault. */
+@ControllerAdvice
+class BadRequests {
+
+  @ExceptionHandler
+  void tooLarge(MaxUploadSizeExceededException problem, HttpServletResponse response)
+      throws IOException {
+    response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+  }
+
+  /** Files are announced and none come, or they cannot be told apart. */
+  @ExceptionHandler
+  void noFiles(MultipartException problem, HttpServletResponse response) throws IOException {
+    response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+  }
+}
