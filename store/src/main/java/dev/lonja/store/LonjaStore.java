@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.jooq.DSLContext;
@@ -75,8 +76,19 @@ public final class LonjaStore implements AutoCloseable {
   /** Runs {@code work} on one consistent state of the data. */
   public <T> T read(Function<Session, T> work) {
     OptionalLong seen = OptionalLong.of(memory.writes());
-    return forReading.transactionResult(
-        configuration -> work.apply(new Session(configuration.dsl(), memory, seen)));
+    return orTrouble(
+        () ->
+            forReading.transactionResult(
+                configuration -> work.apply(new Session(configuration.dsl(), memory, seen))));
+  }
+
+  /** What the disk does is told apart from what the work does. */
+  private static <T> T orTrouble(Supplier<T> work) {
+    try {
+      return work.get();
+    } catch (RuntimeException e) {
+      throw StoreTrouble.of(e).<RuntimeException>map(trouble -> trouble).orElse(e);
+    }
   }
 
   /** How many writes this process has made; a read that begins now shows them all. */
@@ -84,7 +96,11 @@ public final class LonjaStore implements AutoCloseable {
     return memory.writes();
   }
 
-  /** Runs {@code work} in one transaction; an exception undoes all of it. */
+  /**
+   * Runs {@code work} in one transaction; an exception undoes all of it.
+   *
+   * @throws StoreTrouble if the disk stands in the way
+   */
   public <T> T write(Function<Session, T> work) {
     DSLContext context =
         forWriting.orElseThrow(
@@ -92,7 +108,8 @@ public final class LonjaStore implements AutoCloseable {
     writing.lock();
     try {
       Written<T> written =
-          context.transactionResult(configuration -> run(work, configuration.dsl()));
+          orTrouble(
+              () -> context.transactionResult(configuration -> run(work, configuration.dsl())));
       memory.written(written.touched());
       memory.digests().forget(written.digests());
       return written.result();

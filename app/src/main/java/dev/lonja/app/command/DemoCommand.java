@@ -46,8 +46,8 @@ final class DemoCommand implements Callable<Integer> {
             database, store -> DemoStore.create(store, today == null ? LocalDate.now() : today));
       }
     }
-    ServerRun.start(folder, options, Optional.ofNullable(today));
-    System.out.println("Lonja's demo is at http://localhost:" + options.port());
+    ServerRun.start(folder, options.settings("127.0.0.1"), true, Optional.ofNullable(today));
+    System.out.println("Lonja's demo is at " + options.url());
     System.out.println(
         "Sign in as storekeeper, buyer, workshop, auditor or administrator; the password is "
             + DemoStore.PASSWORD);

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
 
 @Command(name = "serve", description = "Runs the store on this machine.")
 final class ServeCommand implements Callable<Integer> {
@@ -12,10 +13,15 @@ final class ServeCommand implements Callable<Integer> {
 
   @Mixin private ServerOptions options = new ServerOptions();
 
+  @Option(
+      names = "--bench",
+      description = "shows the Bench, which plays devices, to try things out")
+  private boolean bench;
+
   @Override
   public Integer call() {
-    ServerRun.start(data.folder(), options, Optional.empty());
-    System.out.println("Lonja is at http://localhost:" + options.port());
+    ServerRun.start(data.folder(), options.settings(""), bench, Optional.empty());
+    System.out.println("Lonja is at " + options.url());
     return ServerRun.RUNNING;
   }
 }

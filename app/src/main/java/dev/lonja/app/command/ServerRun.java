@@ -16,10 +16,17 @@ final class ServerRun {
 
   private ServerRun() {}
 
-  static void start(Path data, ServerOptions options, Optional<LocalDate> today) {
-    Map<String, Object> settings = new HashMap<>(options.settings());
+  /**
+   * @param reached how it is reached
+   * @param bench whether the Bench plays the devices
+   */
+  static void start(
+      Path data, Map<String, Object> reached, boolean bench, Optional<LocalDate> today) {
+    Map<String, Object> settings = new HashMap<>(reached);
     settings.put("lonja.data", data.toString());
     today.ifPresent(day -> settings.put("lonja.today", day.toString()));
-    new SpringApplicationBuilder(LonjaApplication.class).properties(settings).run();
+    SpringApplicationBuilder server =
+        new SpringApplicationBuilder(LonjaApplication.class).properties(settings);
+    (bench ? server.profiles("bench") : server).run();
   }
 }

@@ -7,10 +7,12 @@ import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicLong;
+import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 
 /** A stand-in for telematics: it holds what the Bench page made the machines say. */
 @Component
+@Profile("bench")
 public class SimulatedMeterFeed implements MeterFeed, ReportingMachines {
 
   private final List<Report> reports = new CopyOnWriteArrayList<>();

@@ -4,9 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -227,19 +233,30 @@ class ItemFormTest {
     assertThat(copy.document().select("[name=barcodes]").val()).isEmpty();
   }
 
-  /** The eight bytes every PNG begins with, and some that no picture begins with. */
+  /** What cannot be decoded is no picture, whatever its first bytes say; what can is made anew. */
   @Test
-  void aPictureIsToldByItsFirstBytes() {
+  void aPictureIsDecodedAndMadeAnew() throws IOException {
     String path = "/items/" + SERVER.itemId("GLV L");
     byte[] png = {(byte) 0x89, 'P', 'N', 'G', 0x0d, 0x0a, 0x1a, 0x0a, 0};
-    Visitor.Page no =
-        visitor.upload(
-            visitor.get(path).form("/picture"), Map.of(), "picture", "<svg/>".getBytes());
-    assertThat(no.words()).contains("That file is no PNG and no JPEG picture.");
-    visitor.upload(visitor.get(path).form("/picture"), Map.of(), "picture", png);
+    for (byte[] none : List.of("<svg/>".getBytes(StandardCharsets.UTF_8), png)) {
+      assertThat(picture(path, none).words()).contains("cannot be read as a PNG or JPEG picture");
+    }
+    BufferedImage drawing = new BufferedImage(2_400, 1_200, BufferedImage.TYPE_INT_ARGB);
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    ImageIO.write(drawing, "png", file);
+    file.writeBytes("<script>behind the picture</script>".getBytes(StandardCharsets.UTF_8));
+    picture(path, file.toByteArray());
     assertThat(visitor.get(path).document().select("main img")).hasSize(1);
-    assertThat(visitor.bytes(path + "/picture")).isEqualTo(png);
-    visitor.upload(visitor.get(path).form("/picture"), Map.of(), "picture", new byte[0]);
+    byte[] kept = visitor.bytes(path + "/picture");
+    assertThat(new String(kept, StandardCharsets.ISO_8859_1)).doesNotContain("behind");
+    BufferedImage shown = ImageIO.read(new ByteArrayInputStream(kept));
+    assertThat(shown.getWidth()).isEqualTo(1_200);
+    assertThat(shown.getHeight()).isEqualTo(600);
+    picture(path, new byte[0]);
     assertThat(visitor.get(path).document().select("main img")).isEmpty();
+  }
+
+  private Visitor.Page picture(String path, byte[] content) {
+    return visitor.upload(visitor.get(path).form("/picture"), Map.of(), "picture", content);
   }
 }

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -46,17 +47,25 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     NOTHING
   }
 
-  private LonjaServer(Content content) {
+  private final Map<String, Object> further;
+
+  private LonjaServer(Content content, Map<String, Object> further) {
     this.content = content;
+    this.further = further;
   }
 
   public static LonjaServer withDemo() {
-    return new LonjaServer(Content.DEMO);
+    return withDemo(Map.of());
+  }
+
+  /** The same with further settings, as the command line gives them. */
+  public static LonjaServer withDemo(Map<String, Object> further) {
+    return new LonjaServer(Content.DEMO, further);
   }
 
   /** A store nobody has set up yet. */
   public static LonjaServer empty() {
-    return new LonjaServer(Content.NOTHING);
+    return new LonjaServer(Content.NOTHING, Map.of());
   }
 
   @Override
@@ -66,11 +75,13 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     if (content == Content.DEMO) {
       Files.copy(Demo.DATABASE, data.resolve(LonjaApplication.DATABASE));
     }
-    Map<String, Object> settings =
-        Map.of("lonja.data", data.toString(), "server.port", "0", "lonja.today", TODAY.toString());
-    application =
-        Optional.of(
-            new SpringApplicationBuilder(LonjaApplication.class).properties(settings).run());
+    Map<String, Object> settings = new HashMap<>(further);
+    settings.put("lonja.data", data.toString());
+    settings.put("server.port", "0");
+    settings.put("lonja.today", TODAY.toString());
+    SpringApplicationBuilder server =
+        new SpringApplicationBuilder(LonjaApplication.class).properties(settings);
+    application = Optional.of((content == Content.DEMO ? server.profiles("bench") : server).run());
   }
 
   @Override

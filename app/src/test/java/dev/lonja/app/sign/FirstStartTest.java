@@ -79,6 +79,7 @@ class FirstStartTest {
     assertThat(visitor.get("/ahead").words()).contains("Nothing is expected to be used.");
     assertThat(visitor.get("/trays").words()).contains("No tray is open.");
     assertThat(visitor.get("/book").words()).contains("No stock has moved yet.");
+    assertThat(visitor.get("/bench").status()).as("only where it is wanted").isEqualTo(404);
     assertThat(visitor.get("/find?q=PL4107").words()).contains("No item, unit, bin or tray");
   }
 

@@ -10,10 +10,12 @@ import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Service;
 
 /** Makes the simulated devices do something. */
 @Service
+@Profile("bench")
 public class BenchDesk {
 
   private static final long SEED = 20_270_315;

@@ -2,6 +2,7 @@ package dev.lonja.desk.crossref;
 
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.statementlist.ListCheck;
+import dev.lonja.core.text.SpreadsheetCell;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
@@ -25,6 +26,7 @@ import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -209,11 +211,19 @@ public class ListDesk extends KeepersDesk {
     job.ifPresent(ListJob::cancel);
   }
 
-  /** Writes all standing statements as a list. */
-  public void export(Writer target) {
+  /**
+   * Writes all standing statements as a list.
+   *
+   * @param forSpreadsheet whether cells that would be read as formulas are made text; a list for
+   *     machines has them as they are
+   */
+  public void export(Writer target, boolean forSpreadsheet) {
     store.read(
         session -> {
-          session.statements().list().export(target);
+          session
+              .statements()
+              .list()
+              .export(target, forSpreadsheet ? SpreadsheetCell::of : UnaryOperator.identity());
           return true;
         });
   }

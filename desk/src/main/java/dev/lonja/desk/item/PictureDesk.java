@@ -9,7 +9,6 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.item.KeepingRepository.Picture;
-import java.util.Arrays;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -18,11 +17,8 @@ import org.springframework.stereotype.Service;
 @Allowed.ToSeeMachines
 public class PictureDesk {
 
-  /** The largest picture that is kept. */
-  public static final int MOST_BYTES = 524_288;
-
-  private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', 0x0d, 0x0a, 0x1a, 0x0a};
-  private static final byte[] JPEG = {(byte) 0xff, (byte) 0xd8, (byte) 0xff};
+  /** The largest file that is taken; what is kept of it is far smaller. */
+  public static final int MOST_BYTES = 8 << 20;
 
   private final LonjaStore store;
   private final OnceOnly once;
@@ -35,7 +31,7 @@ public class PictureDesk {
   /** Why a picture was not taken. */
   public sealed interface Refused extends Refusal {}
 
-  /** Its first bytes are those of no picture that browsers show. */
+  /** It cannot be read as a PNG or JPEG, or has too many dots. */
   public record NoPicture() implements Refused {}
 
   /** It has more than {@link #MOST_BYTES}. */
@@ -56,26 +52,14 @@ public class PictureDesk {
       session.keeping().dropPicture(itemId);
       return Outcome.done();
     }
-    Optional<String> type = mediaType(content);
-    if (type.isEmpty()) {
-      return Outcome.refused(new NoPicture());
-    }
     if (content.length > MOST_BYTES) {
       return Outcome.refused(new TooLarge(content.length));
     }
-    session.keeping().setPicture(itemId, new Picture(type.get(), content));
-    return Outcome.done();
-  }
-
-  private static Optional<String> mediaType(byte[] content) {
-    if (startsWith(content, PNG)) {
-      return Optional.of("image/png");
+    Optional<Picture> picture = PictureMaker.anew(content);
+    if (picture.isEmpty()) {
+      return Outcome.refused(new NoPicture());
     }
-    return startsWith(content, JPEG) ? Optional.of("image/jpeg") : Optional.empty();
-  }
-
-  private static boolean startsWith(byte[] content, byte[] mark) {
-    return content.length >= mark.length
-        && Arrays.equals(content, 0, mark.length, mark, 0, mark.length);
+    session.keeping().setPicture(itemId, picture.get());
+    return Outcome.done();
   }
 }

@@ -33,6 +33,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.function.UnaryOperator;
 
 /**
  * Lists of cross-references as CSV files, in and out: {@code make, number, kind, other_make,
@@ -267,15 +268,22 @@ public final class StatementList {
     }
   }
 
-  /** Writes every standing statement as a list that can be read in again. */
-  public void export(Writer target) {
+  /**
+   * Writes every standing statement as a list, which can be read in again if its cells are as they
+   * are.
+   *
+   * @param cell how a cell is written
+   */
+  public void export(Writer target, UnaryOperator<String> cell) {
     Map<PartId, String[]> names = new HashMap<>();
     statements.forEachPart((id, make, number, key) -> names.put(id, new String[] {make, number}));
     CsvWriter csv = CsvWriter.builder().build(target);
     csv.writeRecord(ALL);
     statements.forEachStanding(
         s ->
-            csv.writeRecord(
+            write(
+                csv,
+                cell,
                 names.get(s.subject())[0],
                 names.get(s.subject())[1],
                 s.kind().name().toLowerCase(Locale.ROOT),
@@ -290,5 +298,9 @@ public final class StatementList {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static void write(CsvWriter csv, UnaryOperator<String> cell, String... cells) {
+    csv.writeRecord(Arrays.stream(cells).map(cell).toList());
   }
 }

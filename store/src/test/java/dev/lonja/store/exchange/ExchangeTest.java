@@ -89,7 +89,7 @@ class ExchangeTest {
             "items.csv line 2, column pack_l: \"zwei\"; allowed is a number with a decimal point,"
                 + " from 0.000001 to 1000000, at most 6 decimals, or nothing",
             "units.csv line 2, column in_service_on: \"2022-02-30\"; allowed is a date as"
-                + " YYYY-MM-DD");
+                + " YYYY-MM-DD, from 1900-01-01 to 2199-12-31");
   }
 
   @Test
@@ -144,7 +144,7 @@ class ExchangeTest {
         .containsExactlyInAnyOrder(
             "lots.csv: \"missing file\"; allowed is a file of that name",
             "bins.csv line 1: \"id,address,order\"; allowed is id,address,walk_order",
-            "people.csv line 4: \"2 cells\"; allowed is 4 cells");
+            "people.csv line 4: \"2 cells\"; allowed is 3 cells");
   }
 
   @Test

@@ -1,6 +1,7 @@
 package dev.lonja.web.bench;
 
 import dev.lonja.desk.bench.BenchDesk;
+import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The Bench page. */
 @Controller
+@Profile("bench")
 class BenchController {
 
   private final BenchDesk desk;

@@ -96,11 +96,14 @@ class ListController {
   }
 
   @GetMapping(PATH + ".csv")
-  void export(HttpServletResponse response) throws IOException {
+  void export(
+      @RequestParam(defaultValue = "false") boolean spreadsheet, HttpServletResponse response)
+      throws IOException {
     response.setContentType("text/csv");
     response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-    response.setHeader("Content-Disposition", "attachment; filename=\"cross-references.csv\"");
-    desk.export(response.getWriter());
+    String name = spreadsheet ? "cross-references-spreadsheet.csv" : "cross-references.csv";
+    response.setHeader("Content-Disposition", "attachment; filename=\"" + name + "\"");
+    desk.export(response.getWriter(), spreadsheet);
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {

@@ -10,6 +10,7 @@ import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.store.tray.Tray;
 import jakarta.servlet.http.HttpSession;
 import java.util.Locale;
+import org.springframework.core.env.Environment;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -21,11 +22,13 @@ class FrameAdvice {
   private final StoreDesk store;
   private final TraysDesk trays;
   private final StoreClock clock;
+  private final boolean bench;
 
-  FrameAdvice(StoreDesk store, TraysDesk trays, StoreClock clock) {
+  FrameAdvice(StoreDesk store, TraysDesk trays, StoreClock clock, Environment environment) {
     this.store = store;
     this.trays = trays;
     this.clock = clock;
+    this.bench = environment.matchesProfiles("bench");
   }
 
   @ModelAttribute("frame")
@@ -43,7 +46,8 @@ class FrameAdvice {
             seesStore,
             keepsStore || has(person, "ROLE_WORKSHOP"),
             administers,
-            administers || has(person, "ROLE_AUDITOR")),
+            administers || has(person, "ROLE_AUDITOR"),
+            keepsStore && bench),
         seesStore ? Rail.forStore() : Rail.forWorkshop(),
         OpenTrayChoice.of(session)
             .filter(id -> keepsStore)

@@ -25,7 +25,8 @@ public record FrameView(
       boolean seesStore,
       boolean readsMeters,
       boolean administers,
-      boolean audits) {}
+      boolean audits,
+      boolean playsDevices) {}
 
   /** A view that the rail leads to; {@code key} goes with Alt. */
   public record RailEntry(String id, String words, String path, String icon, String key) {}

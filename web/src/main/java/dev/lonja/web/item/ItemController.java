@@ -43,7 +43,8 @@ class ItemController {
           Cases.<PictureDesk.Refused, Problem>over(PictureDesk.Refused.class)
               .when(
                   PictureDesk.NoPicture.class,
-                  none -> new Problem("picture", "That file is no PNG and no JPEG picture."))
+                  none ->
+                      new Problem("picture", "That file cannot be read as a PNG or JPEG picture."))
               .when(
                   PictureDesk.TooLarge.class,
                   large ->

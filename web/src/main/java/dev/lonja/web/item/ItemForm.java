@@ -125,8 +125,9 @@ final class ItemForm {
       typed.refuse("product", "Choose the fluid that is in it.");
       return Optional.empty();
     }
-    ProductId product = ProductId.valueOf(text("product"));
-    return pack.map(volume -> new ItemDraft.Fill(product, volume));
+    Optional<ProductId> product =
+        typed.chosen("product", "the fluid", text("product"), ProductId::valueOf);
+    return pack.flatMap(volume -> product.map(id -> new ItemDraft.Fill(id, volume)));
   }
 
   private Optional<Volume> litres(String field, String what) {

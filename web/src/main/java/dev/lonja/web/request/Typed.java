@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 
@@ -17,6 +18,8 @@ import java.util.regex.Pattern;
 public final class Typed {
 
   private static final Pattern NUMBER = Pattern.compile("[-+]?[0-9]{1,12}(\\.[0-9]{1,9})?");
+
+  private static final Pattern ROW_NUMBER = Pattern.compile("[1-9][0-9]{0,17}");
 
   private final List<Problem> problems = new ArrayList<>();
 
@@ -138,6 +141,15 @@ public final class Typed {
       return Optional.empty();
     }
     return Optional.of(typed);
+  }
+
+  /** Something that was chosen from a list, by its number. */
+  public <T> Optional<T> chosen(String field, String what, String text, Function<String, T> read) {
+    if (ROW_NUMBER.matcher(text.strip()).matches()) {
+      return Optional.of(read.apply(text.strip()));
+    }
+    refuse(field, "Choose " + what + " from the list.");
+    return Optional.empty();
   }
 
   /** One of the names of an enumeration, in small letters as forms have them. */

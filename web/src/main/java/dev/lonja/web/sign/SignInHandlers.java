@@ -68,7 +68,7 @@ public class SignInHandlers
             doorway.address(),
             device(request)));
     if (doorway.device().filter(token -> devices.isOf(token, person.id())).isEmpty()) {
-      remember(devices.remember(person.id()), request, response);
+      remember(person, request, response);
     }
     Optional<Kept> kept = Kept.broughtBy(request);
     if (kept.isPresent()) {
@@ -79,18 +79,20 @@ public class SignInHandlers
     }
   }
 
-  private static void remember(
-      String token, HttpServletRequest request, HttpServletResponse response) {
-    response.addHeader(
-        HttpHeaders.SET_COOKIE,
-        ResponseCookie.from(DoorwaySource.DEVICE, token)
-            .path(request.getContextPath() + "/sign-in")
-            .httpOnly(true)
-            .secure(request.isSecure())
-            .sameSite(SameSite.STRICT.attributeValue())
-            .maxAge(DEVICE_LASTS)
-            .build()
-            .toString());
+  private void remember(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+    Optional<String> token = devices.remember(person.id());
+    token.ifPresent(known -> response.addHeader(HttpHeaders.SET_COOKIE, cookie(known, request)));
+  }
+
+  private static String cookie(String token, HttpServletRequest request) {
+    return ResponseCookie.from(DoorwaySource.DEVICE, token)
+        .path(request.getContextPath() + "/sign-in")
+        .httpOnly(true)
+        .secure(request.isSecure())
+        .sameSite(SameSite.STRICT.attributeValue())
+        .maxAge(DEVICE_LASTS)
+        .build()
+        .toString();
   }
 
   private static String device(HttpServletRequest request) {

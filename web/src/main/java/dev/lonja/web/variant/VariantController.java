@@ -149,7 +149,7 @@ class VariantController {
     return next(outcome, typed, new Shown(id, fields, kind + partId), model);
   }
 
-  @PostMapping("/{id}/{kind:compartment|position|task}/{partId:[0-9]{1,15}}/delete")
+  @PostMapping("/{id}/{kind:compartment|position|task}/{partId:[1-9][0-9]{0,15}}/delete")
   String deletePart(
       @PathVariable long id,
       @PathVariable String kind,

@@ -86,7 +86,10 @@ final class VariantEntry {
   Optional<MakeUpDesk.PositionDraft> position() {
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
     Optional<Position.Kind> kind = constant("kind", "kind of position", Position.Kind.values());
-    Optional<CompartmentId> compartment = filled("compartment").map(CompartmentId::valueOf);
+    Optional<CompartmentId> compartment =
+        filled("compartment")
+            .flatMap(
+                id -> typed.chosen("compartment", "the compartment", id, CompartmentId::valueOf));
     Optional<BigDecimal> quantity = pieces();
     Optional<TorqueRange> torque =
         filled("torque").flatMap(text -> PartEntry.torque(typed, "torque", text));
