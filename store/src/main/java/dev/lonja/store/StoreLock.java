@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * One process owns a folder of data: whoever writes to it holds the lock on its file {@code
@@ -82,6 +83,20 @@ public final class StoreLock implements AutoCloseable {
       return new StoreLock(channel, left);
     } catch (IOException e) {
       throw new UncheckedIOException("cannot take the folder " + folder, e);
+    }
+  }
+
+  /**
+   * Does some work while this process owns the folder.
+   *
+   * @throws Held if another one has it
+   */
+  public static <T> T whileHeld(Path folder, String what, Supplier<T> work) {
+    StoreLock lock = take(folder, what);
+    try {
+      return work.get();
+    } finally {
+      lock.close();
     }
   }
 

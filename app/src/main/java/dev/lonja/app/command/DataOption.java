@@ -54,12 +54,18 @@ final class DataOption {
    */
   void note(AuditLine line) {
     PendingLines.add(folder, line);
-    try (StoreLock lock = StoreLock.take(folder, "note");
-        LonjaStore store = LonjaStore.open(database())) {
-      PendingLines.take(folder, store);
+    try {
+      StoreLock.whileHeld(folder, "note", this::takeNotes);
     } catch (StoreLock.Held held) {
       // the server that holds it takes the line over
     }
+  }
+
+  private boolean takeNotes() {
+    try (LonjaStore store = LonjaStore.open(database())) {
+      PendingLines.take(folder, store);
+    }
+    return true;
   }
 
   /** There is nothing to work on; the message is for the person at the shell. */

@@ -37,20 +37,25 @@ final class DemoCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Path database = folder.resolve(LonjaApplication.DATABASE);
-    try (StoreLock lock = StoreLock.take(folder, "demo")) {
-      if (fresh) {
-        StoreFiles.delete(database);
-      }
-      if (Files.notExists(database)) {
-        StoreFiles.make(
-            database, store -> DemoStore.create(store, today == null ? LocalDate.now() : today));
-      }
-    }
+    StoreLock.whileHeld(folder, "demo", () -> make(database));
     ServerRun.start(folder, options.settings("127.0.0.1"), true, Optional.ofNullable(today));
     System.out.println("Lonja's demo is at " + options.url());
     System.out.println(
         "Sign in as storekeeper, buyer, workshop, auditor or administrator; the password is "
             + DemoStore.PASSWORD);
     return ServerRun.RUNNING;
+  }
+
+  /** Makes the demo's store if it is not there; true if it was made. */
+  private boolean make(Path database) {
+    if (fresh) {
+      StoreFiles.delete(database);
+    }
+    if (Files.exists(database)) {
+      return false;
+    }
+    LocalDate day = today == null ? LocalDate.now() : today;
+    StoreFiles.make(database, store -> DemoStore.create(store, day));
+    return true;
   }
 }

@@ -31,9 +31,7 @@ final class ImportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    try (StoreLock lock = StoreLock.take(data.folder(), "import")) {
-      return load();
-    }
+    return StoreLock.whileHeld(data.folder(), "import", this::load);
   }
 
   /** What came in stays as it went out; that it took the place of another store is noted. */

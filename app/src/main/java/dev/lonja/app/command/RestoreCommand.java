@@ -1,5 +1,6 @@
 package dev.lonja.app.command;
 
+import dev.lonja.store.Session;
 import dev.lonja.store.StoreFault;
 import dev.lonja.store.StoreFiles;
 import dev.lonja.store.StoreLock;
@@ -25,24 +26,22 @@ final class RestoreCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    try (StoreLock lock = StoreLock.take(data.folder(), "restore")) {
-      List<StoreFault> faults =
-          StoreFiles.restore(
-              source,
-              data.database(),
-              session ->
-                  session
-                      .audit()
-                      .add(
-                          Operator.line(
-                              Matter.BACKUP, source.getFileName().toString(), Deed.RESTORED)));
-      FaultWording.lines(faults).forEach(System.err::println);
-      if (faults.isEmpty()) {
-        System.out.println("Restored " + source + " into " + data.folder());
-        return 0;
-      }
-      System.err.println("nothing was changed");
-      return 1;
+    return StoreLock.whileHeld(data.folder(), "restore", this::restore);
+  }
+
+  private int restore() {
+    List<StoreFault> faults = StoreFiles.restore(source, data.database(), this::note);
+    FaultWording.lines(faults).forEach(System.err::println);
+    if (faults.isEmpty()) {
+      System.out.println("Restored " + source + " into " + data.folder());
+      return 0;
     }
+    System.err.println("nothing was changed");
+    return 1;
+  }
+
+  private void note(Session session) {
+    String name = source.getFileName().toString();
+    session.audit().add(Operator.line(Matter.BACKUP, name, Deed.RESTORED));
   }
 }

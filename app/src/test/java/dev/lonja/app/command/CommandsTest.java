@@ -107,8 +107,8 @@ class CommandsTest {
   void whileAServerHoldsTheFolderItIsOnlyRead() {
     String backup = folder.resolve("copy.db").toString();
     run("import", EXAMPLE, "--data", data());
-    try (StoreLock server = StoreLock.take(Path.of(data()), "server");
-        LonjaStore store = LonjaStore.open(Path.of(data(), "lonja.db"))) {
+    StoreLock server = StoreLock.take(Path.of(data()), "server");
+    try (LonjaStore store = LonjaStore.open(Path.of(data(), "lonja.db"))) {
       assertThat(run("backup", backup, "--data", data())).isZero();
       assertThat(run("verify", "--data", data())).isZero();
       assertThat(run("export", folder.resolve("out").toString(), "--data", data())).isZero();
@@ -138,6 +138,8 @@ class CommandsTest {
                               9)))
           .extracting(line -> line.line().deed())
           .containsExactly(Deed.EXPORTED, Deed.BACKED_UP);
+    } finally {
+      server.close();
     }
   }
 
