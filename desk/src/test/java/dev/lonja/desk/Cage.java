@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
@@ -66,6 +67,15 @@ public final class Cage implements BeforeEachCallback, AfterEachCallback {
 
   public <T> T read(Function<Session, T> what) {
     return store().read(what);
+  }
+
+  public void write(Consumer<Session> what) {
+    store()
+        .write(
+            session -> {
+              what.accept(session);
+              return true;
+            });
   }
 
   public Quantity onHand(long item) {

@@ -1,5 +1,6 @@
 package dev.lonja.core.person;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.text.PlainText;
 import java.text.Normalizer;
 import java.util.Locale;
@@ -12,7 +13,7 @@ import java.util.Optional;
 public record PersonName(String text) {
 
   /** The longest name, in characters. */
-  public static final int LONGEST = 60;
+  public static final int LONGEST = Lengths.NAME;
 
   /**
    * @throws IllegalArgumentException if it is no name; read what is typed with {@link #of}

@@ -35,6 +35,20 @@ public record Money(long minor, Currency currency) {
     return new Money(Math.addExact(minor, other.minor), currency);
   }
 
+  /** The amount without its sign. */
+  public Money abs() {
+    return minor < 0 ? negated() : this;
+  }
+
+  /**
+   * True if this is more than the other.
+   *
+   * @throws IllegalArgumentException if it is another currency
+   */
+  public boolean isMoreThan(Money other) {
+    return minus(other).minor > 0;
+  }
+
   /** The same with the other sign. */
   public Money negated() {
     return new Money(Math.negateExact(minor), currency);

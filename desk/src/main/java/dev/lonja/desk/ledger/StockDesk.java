@@ -8,7 +8,13 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.desk.person.SecondPerson;
+import dev.lonja.desk.person.SecondRefusal;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -36,10 +42,12 @@ public class StockDesk extends KeepersDesk {
 
   private final OnceOnly once;
   private final StoreClock clock;
+  private final SecondPerson second;
 
-  public StockDesk(OnceOnly once, StoreClock clock) {
+  public StockDesk(OnceOnly once, StoreClock clock, SecondPerson second) {
     this.once = once;
     this.clock = clock;
+    this.second = second;
   }
 
   /**
@@ -139,11 +147,17 @@ public class StockDesk extends KeepersDesk {
 
   /** Counts, scraps or transfers one lot in one bin, or adjusts it by more or less. */
   @Allowed.ToKeepStore
-  public Outcome onLot(Sent sent, ItemId itemId, LotBooking asked) {
-    return once.run(sent, session -> onLot(session, sent, itemId, asked));
+  public Outcome onLot(
+      Sent sent, ItemId itemId, LotBooking asked, SecondPerson.Signature signature) {
+    return once.run(sent, session -> onLot(session, sent, itemId, asked, signature));
   }
 
-  private Outcome onLot(Session session, Sent sent, ItemId itemId, LotBooking asked) {
+  private Outcome onLot(
+      Session session,
+      Sent sent,
+      ItemId itemId,
+      LotBooking asked,
+      SecondPerson.Signature signature) {
     List<Refused> refusals = new ArrayList<>();
     Optional<Item.Bin> to = Optional.empty();
     if (asked.what() == OnLot.TRANSFER) {
@@ -168,7 +182,7 @@ public class StockDesk extends KeepersDesk {
           case SCRAP -> Ledger.scrap(stock, place, quantity);
           case TRANSFER -> Ledger.transfer(stock, place, to.orElseThrow().id(), quantity);
         };
-    return write(session, itemId, booking, sent, asked.reason());
+    return writeSigned(session, itemId, booking, sent, asked.reason(), signature);
   }
 
   /** Why an item may not go into a bin. */
@@ -185,7 +199,12 @@ public class StockDesk extends KeepersDesk {
 
   /** Undoes a movement by another that refers to it. */
   @Allowed.ToKeepStore
-  public Outcome correct(Sent sent, ItemId itemId, long movementId, String reason) {
+  public Outcome correct(
+      Sent sent,
+      ItemId itemId,
+      long movementId,
+      String reason,
+      SecondPerson.Signature signature) {
     return once.run(
         sent,
         session -> {
@@ -197,8 +216,38 @@ public class StockDesk extends KeepersDesk {
           Booking booking =
               Ledger.correct(
                   session.ledger().stockOf(itemId), session.ledger().movement(movementId));
-          return write(session, itemId, booking, sent, reason);
+          session
+              .audit()
+              .add(
+                  sent.line(
+                      clock.now(),
+                      Matter.ITEM,
+                      itemId,
+                      Deed.CORRECTED,
+                      Facts.of("movement_id", movementId),
+                      Facts.of("reason", reason)));
+          return writeSigned(session, itemId, booking, sent, reason, signature);
         });
+  }
+
+  /** Writes what changes the worth of the stock by a person's word, signed by a second if need be. */
+  private Outcome writeSigned(
+      Session session,
+      ItemId itemId,
+      Booking booking,
+      Sent sent,
+      String reason,
+      SecondPerson.Signature signature) {
+    Optional<SecondRefusal> refusal =
+        booking instanceof Booking.Booked booked
+            ? booked.lines().stream()
+                .map(MovementLine::value)
+                .reduce(Money::plus)
+                .flatMap(value -> second.refusal(session, sent, value, itemId, signature))
+            : Optional.empty();
+    return refusal
+        .<Outcome>map(Outcome::refused)
+        .orElseGet(() -> write(session, itemId, booking, sent, reason));
   }
 
   private Outcome write(Session session, ItemId itemId, Booking booking, Sent sent, String reason) {

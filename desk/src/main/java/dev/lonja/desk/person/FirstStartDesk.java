@@ -1,5 +1,6 @@
 package dev.lonja.desk.person;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.person.PasswordRule;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
@@ -30,7 +31,7 @@ import org.springframework.stereotype.Service;
 public class FirstStartDesk {
 
   /** The longest name of a store or a person. */
-  public static final int LONGEST_NAME = 60;
+  public static final int LONGEST_NAME = Lengths.NAME;
 
   private static final String TRIES = "set-up code";
 

@@ -1,9 +1,11 @@
 package dev.lonja.desk.person;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Pin;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
@@ -16,8 +18,10 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.person.Person;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -39,7 +43,7 @@ public class PeopleDesk {
   /** The fewest and the most characters that a badge says when it is scanned. */
   public static final int LEAST_BADGE = 4;
 
-  public static final int LONGEST_BADGE = 60;
+  public static final int LONGEST_BADGE = Lengths.NAME;
 
   private static final int MOST_EVENTS = 30;
 
@@ -73,6 +77,39 @@ public class PeopleDesk {
                     person ->
                         new PersonFile(
                             person, session.audit().latest(Matter.PERSON, id, MOST_EVENTS))));
+  }
+
+  /** What one person may write off or put right alone; empty if there is no limit. */
+  public Optional<Money> mostAlone() {
+    return store.read(session -> session.settings().mostAlone());
+  }
+
+  /** The currency in which that is said. */
+  public Currency currency() {
+    return store.read(session -> session.settings().currency());
+  }
+
+  /** Sets above which value a second person signs; nothing for never. */
+  @Allowed.ToAdminister
+  public Outcome setMostAlone(Sent sent, Optional<BigDecimal> most) {
+    return once.run(
+        sent,
+        session -> {
+          Optional<Money> before = session.settings().mostAlone();
+          Optional<Money> after = most.map(m -> Money.of(m, session.settings().currency()));
+          session.settings().setMostAlone(after);
+          session
+              .audit()
+              .add(
+                  sent.line(
+                      clock.now(),
+                      Matter.POLICY,
+                      "",
+                      Deed.EDITED,
+                      Facts.of("second_person_above", before.map(Money::exactText).orElse("")),
+                      Facts.of("second_person_above", after.map(Money::exactText).orElse(""))));
+          return Outcome.done();
+        });
   }
 
   /** Adds someone, who cannot sign in until they have set a password; answers their number. */

@@ -1,5 +1,6 @@
 package dev.lonja.desk.setting;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.RubberTable.Guidance;
 import dev.lonja.core.crossref.RubberTable.Pair;
@@ -31,7 +32,7 @@ import org.springframework.stereotype.Service;
 public class ReferenceDesk extends KeepersDesk {
 
   /** The longest address of a bin. */
-  public static final int LONGEST_ADDRESS = 12;
+  public static final int LONGEST_ADDRESS = Lengths.ADDRESS;
 
   private final LonjaStore store;
   private final StoreClock clock;

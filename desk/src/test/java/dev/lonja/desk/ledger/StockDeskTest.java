@@ -1,22 +1,39 @@
 package dev.lonja.desk.ledger;
 
+import static dev.lonja.desk.person.SecondPerson.Signature.NONE;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Refusal.NotEnough;
 import dev.lonja.core.ledger.Refusal.SameBin;
+import dev.lonja.core.person.PersonId;
+import dev.lonja.core.person.PersonName;
+import dev.lonja.core.person.Role;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.Cage;
+import dev.lonja.desk.person.SecondPerson;
+import dev.lonja.desk.person.SecondRefusal;
+import dev.lonja.desk.person.Secrets;
+import dev.lonja.desk.person.Tries;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.store.audit.AuditLine;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Matter;
+import dev.lonja.store.person.Person;
 import java.math.BigDecimal;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /**
  * Bookings over the counter. Item 8 is a filter, five of lot 8 in bin 1 (K-01); item 1 is a 205 L
@@ -24,6 +41,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
  */
 class StockDeskTest {
 
+  private static final Currency EURO = Currency.getInstance("EUR");
   private static final ItemId DRUM = new ItemId(1);
   private static final ItemId FILTER = new ItemId(8);
 
@@ -32,7 +50,13 @@ class StockDeskTest {
 
   @BeforeEach
   void open() {
-    desk = new StockDesk(cage.once(), cage.clock());
+    desk = new StockDesk(cage.once(), cage.clock(), second());
+  }
+
+  private final Secrets secrets = new Secrets(new BCryptPasswordEncoder(4));
+
+  private SecondPerson second() {
+    return new SecondPerson(secrets, new Tries(cage.clock()), cage.clock());
   }
 
   private static BigDecimal amount(String text) {
@@ -98,7 +122,7 @@ class StockDeskTest {
   /** Lot 9 is of another filter; where a transfer goes is wrong too, and both are told. */
   @Test
   void aTransferNamesEveryWrongEnd() {
-    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(9, "Q-99"))))
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(9, "Q-99"), NONE)))
         .isEqualTo(
             List.of(
                 new StockDesk.UnknownBin("Q-99"),
@@ -107,11 +131,11 @@ class StockDeskTest {
 
   @Test
   void aTransferGoesToAnotherBin() {
-    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(8, "K-01"))))
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(8, "K-01"), NONE)))
         .singleElement()
         .isInstanceOfSatisfying(
             LedgerRefusal.class, refusal -> assertThat(refusal.reason()).isEqualTo(new SameBin()));
-    assertThat(desk.onLot(cage.sent(), FILTER, transfer(8, "K-03")))
+    assertThat(desk.onLot(cage.sent(), FILTER, transfer(8, "K-03"), NONE))
         .isInstanceOf(Outcome.Done.class);
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
   }
@@ -119,9 +143,65 @@ class StockDeskTest {
   /** Movement 1 is the drum's: it is not corrected through the filter. */
   @Test
   void aMovementIsCorrectedOnItsOwnItemOnly() {
-    assertThat(Cage.reasons(desk.correct(cage.sent(), FILTER, 1, "wrong")))
+    assertThat(Cage.reasons(desk.correct(cage.sent(), FILTER, 1, "wrong", NONE)))
         .isEqualTo(List.of(new StockDesk.NoSuchMovement(1)));
-    desk.correct(cage.sent(), FILTER, 8, "wrong");
+    desk.correct(cage.sent(), FILTER, 8, "wrong", NONE);
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(0));
+  }
+
+  private StockDesk.LotBooking scrap(String amount) {
+    return new StockDesk.LotBooking(
+        StockDesk.OnLot.SCRAP, new LotId(8), new BinId(1), amount(amount), "", "got wet");
+  }
+
+  /**
+   * Above a value that the store sets a second person signs, by name or badge and PIN. Five of the
+   * filter cost 94.50, so two are worth 37.80, above 20.00, and one is 18.90, not above it.
+   */
+  @Test
+  void whatIsWorthMoreNeedsASecondPerson() {
+    cage.write(
+        session -> {
+          session.settings().setMostAlone(Optional.of(Money.of(amount("20"), EURO)));
+          PersonId ana = session.people().add(new PersonName("Ana"), Set.of(Role.STOREKEEPER));
+          session.people().setPin(ana, Optional.of(new BCryptPasswordEncoder(4).encode("4711")));
+          PersonId bo = session.people().add(new PersonName("Bo"), Set.of(Role.WORKSHOP));
+          session.people().setPin(bo, Optional.of(new BCryptPasswordEncoder(4).encode("4711")));
+        });
+    assertThat(desk.onLot(cage.sent(), FILTER, scrap("1"), NONE)).isInstanceOf(Outcome.Done.class);
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, scrap("2"), NONE)))
+        .hasOnlyElementsOfType(SecondRefusal.NeedsSecond.class);
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, scrap("2"), by("Ana", "4712"))))
+        .isEqualTo(List.of(new SecondRefusal.NotTheirs()));
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, scrap("2"), by("Bo", "4711"))))
+        .as("who keeps no store cannot sign")
+        .isEqualTo(List.of(new SecondRefusal.NotTheirs()));
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(4));
+    assertThat(desk.onLot(cage.sent(), FILTER, scrap("2"), by(" ana ", "4711")))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(2));
+    assertThat(
+            cage.<List<AuditLine>>read(session -> session.audit().latest(Matter.ITEM, FILTER, 5)))
+        .extracting(AuditLine::deed, line -> line.after().byField().get("second_person"))
+        .containsExactly(tuple(Deed.SIGNED, "Ana"));
+  }
+
+  /** The second one is somebody else. */
+  @Test
+  void nobodySignsTwice() {
+    cage.write(
+        session -> {
+          session.settings().setMostAlone(Optional.of(Money.of(amount("0"), EURO)));
+          Person own = session.people().byName("storekeeper").orElseThrow();
+          session
+              .people()
+              .setPin(own.id(), Optional.of(new BCryptPasswordEncoder(4).encode("4711")));
+        });
+    assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, scrap("1"), by("storekeeper", "4711"))))
+        .isEqualTo(List.of(new SecondRefusal.SamePerson()));
+  }
+
+  private static SecondPerson.Signature by(String who, String pin) {
+    return new SecondPerson.Signature(who, pin);
   }
 }

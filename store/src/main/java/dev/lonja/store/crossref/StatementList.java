@@ -1,5 +1,6 @@
 package dev.lonja.store.crossref;
 
+import dev.lonja.core.text.Lengths;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
@@ -54,8 +55,8 @@ public final class StatementList {
           "note",
           "source",
           "said_on");
-  private static final int LONGEST = 60;
-  private static final int LONGEST_NOTE = 200;
+  private static final int LONGEST = Lengths.NAME;
+  private static final int LONGEST_NOTE = Lengths.REASON;
   private static final int STEP = 2_000;
 
   private final StatementRepository statements;

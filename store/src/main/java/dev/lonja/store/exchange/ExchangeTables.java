@@ -13,6 +13,7 @@ import static dev.lonja.store.schema.Tables.PERSON;
 import static dev.lonja.store.schema.Tables.PERSON_ROLE;
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.service.IntervalPolicy;
@@ -69,9 +70,10 @@ final class ExchangeTables {
                     "handling_loss",
                     "hold_back",
                     "least_hold_back",
-                    "jug"),
+                    "jug",
+                    "second_person_above"),
                 "which setting"))
-        .with(of("value", SETTING.VALUE, text(120), "its value"))
+        .with(of("value", SETTING.VALUE, text(Lengths.DESCRIPTION), "its value").orEmptyText())
         .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
         .build();
   }
@@ -107,10 +109,10 @@ final class ExchangeTables {
     return ExchangeTable.named("audit_lines", AUDIT_LINE)
         .with(number("id", AUDIT_LINE.ID, "number of the row"))
         .with(of("recorded_at", AUDIT_LINE.RECORDED_AT, instant(), "when"))
-        .with(of("actor", AUDIT_LINE.ACTOR, text(60), "who").orEmptyText())
-        .with(of("origin", AUDIT_LINE.ORIGIN, text(60), "from where").orEmptyText())
+        .with(of("actor", AUDIT_LINE.ACTOR, text(Lengths.NAME), "who").orEmptyText())
+        .with(of("origin", AUDIT_LINE.ORIGIN, text(Lengths.NAME), "from where").orEmptyText())
         .with(of("matter", AUDIT_LINE.MATTER, words(Matter.values()), "what it is about"))
-        .with(of("subject", AUDIT_LINE.SUBJECT, text(60), "which").orEmptyText())
+        .with(of("subject", AUDIT_LINE.SUBJECT, text(Lengths.NAME), "which").orEmptyText())
         .with(of("deed", AUDIT_LINE.DEED, words(Deed.values()), "what was done"))
         .with(of("before", AUDIT_LINE.BEFORE_FACTS, Format.facts(), "how it was, as JSON"))
         .with(of("after", AUDIT_LINE.AFTER_FACTS, Format.facts(), "how it is, as JSON"))
@@ -132,7 +134,8 @@ final class ExchangeTables {
       case "hold_back" -> isScaled(row, 4, 0, 2_500);
       case "least_hold_back" -> isScaled(row, 3, 0, 5_000);
       case "jug" -> isScaled(row, 3, 10, 1_000);
-      default -> true;
+      case "second_person_above" -> row.get("value").isEmpty() || isScaled(row, 2, 0, MOST);
+      default -> !row.get("value").isEmpty();
     };
   }
 

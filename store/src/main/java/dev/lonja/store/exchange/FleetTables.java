@@ -23,6 +23,7 @@ import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
@@ -55,8 +56,8 @@ final class FleetTables {
   private static ExchangeTable classes() {
     return ExchangeTable.named("classes", UNIT_CLASS)
         .with(number("id", UNIT_CLASS.ID, "number of the row"))
-        .with(of("code", UNIT_CLASS.CODE, text(20), "short name"))
-        .with(of("name", UNIT_CLASS.NAME, text(60), "name"))
+        .with(of("code", UNIT_CLASS.CODE, text(Lengths.CODE), "short name"))
+        .with(of("name", UNIT_CLASS.NAME, text(Lengths.NAME), "name"))
         .with(of("outline", UNIT_CLASS.OUTLINE, words(Outline.values()), "how it is drawn"))
         .with(of("version", UNIT_CLASS.VERSION, whole(0, MOST), "number of edits"))
         .unique("code")
@@ -81,8 +82,8 @@ final class FleetTables {
   private static ExchangeTable models() {
     return ExchangeTable.named("models", MODEL)
         .with(number("id", MODEL.ID, "number of the row"))
-        .with(of("make", MODEL.MAKE, text(60), "who makes it"))
-        .with(of("name", MODEL.NAME, text(60), "what it is called"))
+        .with(of("make", MODEL.MAKE, text(Lengths.NAME), "who makes it"))
+        .with(of("name", MODEL.NAME, text(Lengths.NAME), "what it is called"))
         .unique("make", "name")
         .build();
   }
@@ -91,7 +92,7 @@ final class FleetTables {
     return ExchangeTable.named("variants", VARIANT)
         .with(number("id", VARIANT.ID, "number of the row"))
         .with(reference("model_id", VARIANT.MODEL_ID, "models", "the model"))
-        .with(of("name", VARIANT.NAME, text(60), "what tells it from others").orEmptyText())
+        .with(of("name", VARIANT.NAME, text(Lengths.NAME), "what tells it from others").orEmptyText())
         .with(of("version", VARIANT.VERSION, whole(0, MOST), "number of edits"))
         .unique("model_id", "name")
         .build();
@@ -100,8 +101,8 @@ final class FleetTables {
   private static ExchangeTable units() {
     return ExchangeTable.named("units", UNIT)
         .with(number("id", UNIT.ID, "number of the row"))
-        .with(of("code", UNIT.CODE, text(20), "short name on the machine"))
-        .with(of("name", UNIT.NAME, text(60), "what it is"))
+        .with(of("code", UNIT.CODE, text(Lengths.CODE), "short name on the machine"))
+        .with(of("name", UNIT.NAME, text(Lengths.NAME), "what it is"))
         .with(reference("class_id", UNIT.CLASS_ID, "classes", "its class"))
         .with(reference("variant_id", UNIT.VARIANT_ID, "variants", "what it is made of"))
         .with(of("in_service_on", UNIT.IN_SERVICE_ON, date(), "first day of service"))
@@ -131,10 +132,10 @@ final class FleetTables {
     return ExchangeTable.named("compartments", COMPARTMENT)
         .with(number("id", COMPARTMENT.ID, "number of the row"))
         .with(reference("variant_id", COMPARTMENT.VARIANT_ID, "variants", "the variant"))
-        .with(of("name", COMPARTMENT.NAME, text(60), "name"))
+        .with(of("name", COMPARTMENT.NAME, text(Lengths.NAME), "name"))
         .with(of("kind", COMPARTMENT.KIND, words(Compartment.Kind.values()), "kind"))
         .with(reference("item_id", COMPARTMENT.ITEM_ID, "items", "preferred fluid").optional())
-        .with(of("hint", COMPARTMENT.HINT, text(200), "order of the work").orEmptyText())
+        .with(of("hint", COMPARTMENT.HINT, text(Lengths.REASON), "order of the work").orEmptyText())
         .with(of("fluid", COMPARTMENT.FLUID_KIND, words(FluidKind.values()), "what it holds"))
         .with(
             of(
@@ -186,7 +187,7 @@ final class FleetTables {
         .with(
             reference("compartment_id", POSITION.COMPARTMENT_ID, "compartments", "belongs to")
                 .optional())
-        .with(of("name", POSITION.NAME, text(60), "name"))
+        .with(of("name", POSITION.NAME, text(Lengths.NAME), "name"))
         .with(of("kind", POSITION.KIND, words(Position.Kind.values()), "what it takes"))
         .with(reference("item_id", POSITION.ITEM_ID, "items", "preferred part").optional())
         .with(of("quantity", POSITION.QUANTITY, whole(1, 200), "pieces it takes"))
@@ -199,9 +200,9 @@ final class FleetTables {
         .with(
             of("mounting", POSITION.MOUNTING, words(Mounting.values()), "how a filter sits")
                 .optional())
-        .with(of("thread", POSITION.THREAD, text(40), "thread of a plug").orEmptyText())
-        .with(of("drive", POSITION.DRIVE, text(40), "what turns a plug").orEmptyText())
-        .with(of("note", POSITION.NOTE, text(200), "what to watch for").orEmptyText())
+        .with(of("thread", POSITION.THREAD, text(Lengths.SHORT), "thread of a plug").orEmptyText())
+        .with(of("drive", POSITION.DRIVE, text(Lengths.SHORT), "what turns a plug").orEmptyText())
+        .with(of("note", POSITION.NOTE, text(Lengths.REASON), "what to watch for").orEmptyText())
         .with(
             of("most_height_mm", POSITION.MOST_HEIGHT_UM, scaled(3, 1, MOST_UM), "room above")
                 .optional())

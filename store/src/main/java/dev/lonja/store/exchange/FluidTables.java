@@ -29,6 +29,7 @@ import static dev.lonja.store.schema.Tables.STUDY_LINE;
 import static dev.lonja.store.schema.Tables.STUDY_PRODUCT;
 import static dev.lonja.store.schema.Tables.TOP_UP;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.HydraulicType;
@@ -55,11 +56,11 @@ final class FluidTables {
   private static ExchangeTable products() {
     return ExchangeTable.named("products", PRODUCT)
         .with(number("id", PRODUCT.ID, "number of the row"))
-        .with(of("make", PRODUCT.MAKE, text(60), "who makes it"))
-        .with(of("name", PRODUCT.NAME, text(60), "what it is called"))
+        .with(of("make", PRODUCT.MAKE, text(Lengths.NAME), "who makes it"))
+        .with(of("name", PRODUCT.NAME, text(Lengths.NAME), "what it is called"))
         .with(of("kind", PRODUCT.KIND, words(FluidKind.values()), "what it is for"))
-        .with(of("grade", PRODUCT.GRADE, text(20), "viscosity grade").orEmptyText())
-        .with(of("classes", PRODUCT.CLASSES, text(120), "what the label claims").orEmptyText())
+        .with(of("grade", PRODUCT.GRADE, text(Lengths.GRADE), "viscosity grade").orEmptyText())
+        .with(of("classes", PRODUCT.CLASSES, text(Lengths.DESCRIPTION), "what the label claims").orEmptyText())
         .with(of("ash_pct", PRODUCT.ASH_E3, scaled(3, 0, 100_000), "sulphated ash").optional())
         .with(of("zinc_mg_kg", PRODUCT.ZINC_MG_KG, whole(0, 100_000), "zinc").optional())
         .with(
@@ -83,7 +84,7 @@ final class FluidTables {
                     "ISO 6743-4")
                 .optional())
         .with(
-            of("hazards", PRODUCT.HAZARDS, text(200), "codes of hazard texts, \", \" between them")
+            of("hazards", PRODUCT.HAZARDS, text(Lengths.REASON), "codes of hazard texts, \", \" between them")
                 .orEmptyText())
         .with(of("version", PRODUCT.VERSION, whole(0, MOST), "number of edits"))
         .unique("make", "name")
@@ -94,7 +95,7 @@ final class FluidTables {
     return ExchangeTable.named("product_approvals", PRODUCT_APPROVAL)
         .with(number("id", PRODUCT_APPROVAL.ID, "number of the row"))
         .with(reference("product_id", PRODUCT_APPROVAL.PRODUCT_ID, "products", "the product"))
-        .with(of("code", PRODUCT_APPROVAL.CODE, text(40), "the maker's code"))
+        .with(of("code", PRODUCT_APPROVAL.CODE, text(Lengths.SHORT), "the maker's code"))
         .with(of("listed", PRODUCT_APPROVAL.LISTED, yesNo(), "false: only said to be suitable"))
         .unique("product_id", "code")
         .build();
@@ -136,11 +137,11 @@ final class FluidTables {
                         .map(ReferenceFile::fileName)
                         .toArray(String[]::new)),
                 "which reference data"))
-        .with(of("row_key", REFERENCE_CHANGE.ROW_KEY, text(200), "which row, | between its keys"))
+        .with(of("row_key", REFERENCE_CHANGE.ROW_KEY, text(Lengths.REASON), "which row, | between its keys"))
         .with(
             of("content", REFERENCE_CHANGE.CONTENT, text(1000), "its cells, | between them")
                 .optional())
-        .with(of("actor", REFERENCE_CHANGE.ACTOR, text(60), "who changed it"))
+        .with(of("actor", REFERENCE_CHANGE.ACTOR, text(Lengths.NAME), "who changed it"))
         .with(of("recorded_at", REFERENCE_CHANGE.RECORDED_AT, instant(), "when"))
         .rule(
             new RowRule(
@@ -171,7 +172,7 @@ final class FluidTables {
     return ExchangeTable.named("spec_grades", SPEC_GRADE)
         .with(number("id", SPEC_GRADE.ID, "number of the row"))
         .with(reference("compartment_id", SPEC_GRADE.COMPARTMENT_ID, "compartments", "whose chart"))
-        .with(of("grade", SPEC_GRADE.GRADE, text(20), "grade"))
+        .with(of("grade", SPEC_GRADE.GRADE, text(Lengths.GRADE), "grade"))
         .with(of("lowest_c", SPEC_GRADE.LOWEST_TENTHS, celsius(), "from ambient").optional())
         .with(of("highest_c", SPEC_GRADE.HIGHEST_TENTHS, celsius(), "to ambient").optional())
         .rule(notBelow("lowest_c", "highest_c"))
@@ -183,8 +184,8 @@ final class FluidTables {
         .with(number("id", SPEC_CLASS.ID, "number of the row"))
         .with(reference("compartment_id", SPEC_CLASS.COMPARTMENT_ID, "compartments", "whose spec"))
         .with(of("group", SPEC_CLASS.GROUP_NO, whole(1, 20), "any group will do, whole"))
-        .with(of("organisation", SPEC_CLASS.ORGANISATION, text(20), "of the class").orEmptyText())
-        .with(of("name", SPEC_CLASS.NAME, text(20), "of the class"))
+        .with(of("organisation", SPEC_CLASS.ORGANISATION, text(Lengths.GRADE), "of the class").orEmptyText())
+        .with(of("name", SPEC_CLASS.NAME, text(Lengths.GRADE), "of the class"))
         .unique("compartment_id", "group", "organisation", "name")
         .build();
   }
@@ -194,7 +195,7 @@ final class FluidTables {
         .with(number("id", SPEC_APPROVAL.ID, "number of the row"))
         .with(
             reference("compartment_id", SPEC_APPROVAL.COMPARTMENT_ID, "compartments", "whose spec"))
-        .with(of("code", SPEC_APPROVAL.CODE, text(40), "the maker's code"))
+        .with(of("code", SPEC_APPROVAL.CODE, text(Lengths.SHORT), "the maker's code"))
         .unique("compartment_id", "code")
         .build();
   }
@@ -207,9 +208,9 @@ final class FluidTables {
         .with(reference("item_id", SIGN_OFF.ITEM_ID, "items", "what was signed for"))
         .with(reference("tray_id", SIGN_OFF.TRAY_ID, "trays", "the tray").optional())
         .with(of("verdict", SIGN_OFF.VERDICT, text(500), "what the rules said"))
-        .with(of("signed_by", SIGN_OFF.SIGNED_BY, text(60), "who answers for it"))
-        .with(of("why", SIGN_OFF.WHY, text(200), "why"))
-        .with(of("actor", SIGN_OFF.ACTOR, text(60), "who entered it"))
+        .with(of("signed_by", SIGN_OFF.SIGNED_BY, text(Lengths.NAME), "who answers for it"))
+        .with(of("why", SIGN_OFF.WHY, text(Lengths.REASON), "why"))
+        .with(of("actor", SIGN_OFF.ACTOR, text(Lengths.NAME), "who entered it"))
         .with(of("recorded_at", SIGN_OFF.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -224,8 +225,8 @@ final class FluidTables {
         .with(of("added_on", TOP_UP.ADDED_ON, date(), "day"))
         .with(reference("sign_off_id", TOP_UP.SIGN_OFF_ID, "sign_offs", "who signed").optional())
         .with(reference("withdraws", TOP_UP.WITHDRAWS, "top_ups", "a wrong line").optional())
-        .with(of("note", TOP_UP.NOTE, text(200), "in words").orEmptyText())
-        .with(of("actor", TOP_UP.ACTOR, text(60), "who noted it"))
+        .with(of("note", TOP_UP.NOTE, text(Lengths.REASON), "in words").orEmptyText())
+        .with(of("actor", TOP_UP.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", TOP_UP.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -233,7 +234,7 @@ final class FluidTables {
   private static ExchangeTable studies() {
     return ExchangeTable.named("studies", STUDY)
         .with(number("id", STUDY.ID, "number of the row"))
-        .with(of("title", STUDY.TITLE, text(60), "what it is called"))
+        .with(of("title", STUDY.TITLE, text(Lengths.NAME), "what it is called"))
         .with(of("made_on", STUDY.MADE_ON, date(), "day"))
         .with(
             of(
@@ -245,7 +246,7 @@ final class FluidTables {
         .with(of("cost_minor", STUDY.COST_MINOR, whole(-MOST, MOST), "of the proposal a year"))
         .with(
             of("cost_today_minor", STUDY.COST_TODAY_MINOR, whole(-MOST, MOST), "of today's a year"))
-        .with(of("actor", STUDY.ACTOR, text(60), "who made it"))
+        .with(of("actor", STUDY.ACTOR, text(Lengths.NAME), "who made it"))
         .with(of("recorded_at", STUDY.RECORDED_AT, instant(), "when"))
         .build();
   }

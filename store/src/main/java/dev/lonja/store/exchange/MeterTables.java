@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.METER_REPLACEMENT;
 import static dev.lonja.store.schema.Tables.READING;
 import static dev.lonja.store.schema.Tables.READING_RULING;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.store.fleet.ReadingRepository;
 import java.util.List;
 
@@ -30,7 +31,7 @@ final class MeterTables {
     return ExchangeTable.named("meters", METER)
         .with(number("id", METER.ID, "number of the row"))
         .with(reference("unit_id", METER.UNIT_ID, "units", "the unit it sits on"))
-        .with(of("name", METER.NAME, text(40), "what it counts"))
+        .with(of("name", METER.NAME, text(Lengths.SHORT), "what it counts"))
         .with(of("unit", METER.MEASURE, symbol("h", "km"), "hours or kilometres"))
         .with(
             of(
@@ -59,7 +60,7 @@ final class MeterTables {
             of("value_h_or_km", READING.VALUE_TENTHS, scaled(1, 0, MOST_TENTHS), "what it showed"))
         .with(of("source", READING.SOURCE, words(ReadingRepository.Source.values()), "how it came"))
         .with(reference("corrects", READING.CORRECTS, "readings", "a wrong reading").optional())
-        .with(of("actor", READING.ACTOR, text(60), "who entered it"))
+        .with(of("actor", READING.ACTOR, text(Lengths.NAME), "who entered it"))
         .with(of("recorded_at", READING.RECORDED_AT, instant(), "when it was entered"))
         .build();
   }
@@ -69,8 +70,8 @@ final class MeterTables {
         .with(number("id", READING_RULING.ID, "number of the row, in order of entry"))
         .with(reference("reading_id", READING_RULING.READING_ID, "readings", "the reading"))
         .with(of("accepted", READING_RULING.ACCEPTED, yesNo(), "whether it is to count"))
-        .with(of("reason", READING_RULING.REASON, text(200), "why"))
-        .with(of("actor", READING_RULING.ACTOR, text(60), "who decided"))
+        .with(of("reason", READING_RULING.REASON, text(Lengths.REASON), "why"))
+        .with(of("actor", READING_RULING.ACTOR, text(Lengths.NAME), "who decided"))
         .with(of("recorded_at", READING_RULING.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -97,8 +98,8 @@ final class MeterTables {
                     "meter_replacements",
                     "one noted in error")
                 .optional())
-        .with(of("reason", METER_REPLACEMENT.REASON, text(200), "why"))
-        .with(of("actor", METER_REPLACEMENT.ACTOR, text(60), "who noted it"))
+        .with(of("reason", METER_REPLACEMENT.REASON, text(Lengths.REASON), "why"))
+        .with(of("actor", METER_REPLACEMENT.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", METER_REPLACEMENT.RECORDED_AT, instant(), "when"))
         .build();
   }

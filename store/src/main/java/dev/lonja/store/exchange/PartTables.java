@@ -17,6 +17,7 @@ import static dev.lonja.store.schema.Tables.RUBBER_FLUID;
 import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementKind;
@@ -38,7 +39,7 @@ final class PartTables {
   private static ExchangeTable parts() {
     return ExchangeTable.named("parts", PART)
         .with(number("id", PART.ID, "number of the row"))
-        .with(of("make", PART.MAKE, text(60), "whose number it is"))
+        .with(of("make", PART.MAKE, text(Lengths.NAME), "whose number it is"))
         .with(of("number", PART.NUMBER, Format.partNumber(), "part number as printed"))
         .with(of("family", PART.FAMILY, words(Family.values()), "kind of thing").optional())
         .unique("make", "number")
@@ -61,7 +62,7 @@ final class PartTables {
                 PART_PROPERTY.PROPERTY,
                 symbol(Property.all().stream().map(Property::name).toArray(String[]::new)),
                 "what is recorded"))
-        .with(of("value", PART_PROPERTY.VALUE, text(60), "its value"))
+        .with(of("value", PART_PROPERTY.VALUE, text(Lengths.NAME), "its value"))
         .unique("part_id", "property")
         .rule(
             new RowRule(
@@ -106,8 +107,8 @@ final class PartTables {
         .with(of("source", STATEMENT.SOURCE, words(Source.values()), "on whose word"))
         .with(of("said_on", STATEMENT.SAID_ON, date(), "day of the source"))
         .with(of("confidence", STATEMENT.CONFIDENCE_E4, scaled(4, 1, 10_000), "how far trusted"))
-        .with(of("note", STATEMENT.NOTE, text(200), "in words").orEmptyText())
-        .with(of("actor", STATEMENT.ACTOR, text(60), "who entered it"))
+        .with(of("note", STATEMENT.NOTE, text(Lengths.REASON), "in words").orEmptyText())
+        .with(of("actor", STATEMENT.ACTOR, text(Lengths.NAME), "who entered it"))
         .with(of("recorded_at", STATEMENT.RECORDED_AT, instant(), "when"))
         .rule(
             new RowRule(
@@ -126,8 +127,8 @@ final class PartTables {
     return ExchangeTable.named("withdrawals", WITHDRAWAL)
         .with(number("id", WITHDRAWAL.ID, "number of the row"))
         .with(reference("statement_id", WITHDRAWAL.STATEMENT_ID, "statements", "what is ended"))
-        .with(of("reason", WITHDRAWAL.REASON, text(200), "why"))
-        .with(of("actor", WITHDRAWAL.ACTOR, text(60), "who withdrew it"))
+        .with(of("reason", WITHDRAWAL.REASON, text(Lengths.REASON), "why"))
+        .with(of("actor", WITHDRAWAL.ACTOR, text(Lengths.NAME), "who withdrew it"))
         .with(of("recorded_at", WITHDRAWAL.RECORDED_AT, instant(), "when"))
         .unique("statement_id")
         .build();

@@ -15,6 +15,7 @@ import static dev.lonja.store.schema.Tables.INSPECTION;
 import static dev.lonja.store.schema.Tables.TASK_MOVE;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.InspectionOutcome;
 import java.util.List;
@@ -44,8 +45,8 @@ final class RecordTables {
         .with(
             reference("withdraws", TASK_RECORD.WITHDRAWS, "task_records", "a wrong record")
                 .optional())
-        .with(of("reason", TASK_RECORD.REASON, text(200), "why").orEmptyText())
-        .with(of("actor", TASK_RECORD.ACTOR, text(60), "who recorded it"))
+        .with(of("reason", TASK_RECORD.REASON, text(Lengths.REASON), "why").orEmptyText())
+        .with(of("actor", TASK_RECORD.ACTOR, text(Lengths.NAME), "who recorded it"))
         .with(of("recorded_at", TASK_RECORD.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -56,8 +57,8 @@ final class RecordTables {
         .with(reference("record_id", INSPECTION.RECORD_ID, "task_records", "the inspection"))
         .with(
             of("outcome", INSPECTION.OUTCOME, words(InspectionOutcome.values()), "what was found"))
-        .with(of("note", INSPECTION.NOTE, text(200), "in words").orEmptyText())
-        .with(of("actor", INSPECTION.ACTOR, text(60), "who noted it"))
+        .with(of("note", INSPECTION.NOTE, text(Lengths.REASON), "in words").orEmptyText())
+        .with(of("actor", INSPECTION.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", INSPECTION.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -73,8 +74,8 @@ final class RecordTables {
         .with(of("filled_on", FILL.FILLED_ON, date(), "day of the fill"))
         .with(reference("tray_id", FILL.TRAY_ID, "trays", "the tray").optional())
         .with(reference("withdraws", FILL.WITHDRAWS, "fills", "a wrong line").optional())
-        .with(of("note", FILL.NOTE, text(200), "in words").orEmptyText())
-        .with(of("actor", FILL.ACTOR, text(60), "who noted it"))
+        .with(of("note", FILL.NOTE, text(Lengths.REASON), "in words").orEmptyText())
+        .with(of("actor", FILL.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", FILL.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -85,8 +86,8 @@ final class RecordTables {
         .with(reference("unit_id", TASK_MOVE.UNIT_ID, "units", "the unit"))
         .with(reference("task_id", TASK_MOVE.TASK_ID, "tasks", "the task"))
         .with(of("moved_on", TASK_MOVE.MOVED_ON, date(), "the day; none moves it back").optional())
-        .with(of("reason", TASK_MOVE.REASON, text(200), "why").orEmptyText())
-        .with(of("actor", TASK_MOVE.ACTOR, text(60), "who moved it"))
+        .with(of("reason", TASK_MOVE.REASON, text(Lengths.REASON), "why").orEmptyText())
+        .with(of("actor", TASK_MOVE.ACTOR, text(Lengths.NAME), "who moved it"))
         .with(of("recorded_at", TASK_MOVE.RECORDED_AT, instant(), "when"))
         .rule(
             new RowRule(

@@ -18,6 +18,7 @@ import static dev.lonja.store.schema.Tables.FLUID_INTERVAL;
 import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.service.Deviation;
 import java.util.List;
@@ -36,7 +37,7 @@ final class ServiceTables {
     return ExchangeTable.named("services", SERVICE)
         .with(number("id", SERVICE.ID, "number of the row"))
         .with(reference("variant_id", SERVICE.VARIANT_ID, "variants", "the variant"))
-        .with(of("name", SERVICE.NAME, text(60), "name"))
+        .with(of("name", SERVICE.NAME, text(Lengths.NAME), "name"))
         .unique("variant_id", "name")
         .build();
   }
@@ -45,7 +46,7 @@ final class ServiceTables {
     return ExchangeTable.named("tasks", TASK)
         .with(number("id", TASK.ID, "number of the row"))
         .with(reference("service_id", TASK.SERVICE_ID, "services", "the service"))
-        .with(of("name", TASK.NAME, text(60), "name"))
+        .with(of("name", TASK.NAME, text(Lengths.NAME), "name"))
         .with(
             of(
                 "action",
@@ -57,7 +58,7 @@ final class ServiceTables {
                 .optional())
         .with(
             reference("position_id", TASK.POSITION_ID, "positions", "what is replaced").optional())
-        .with(of("meter", TASK.METER_NAME, text(40), "name of the meter it counts by").optional())
+        .with(of("meter", TASK.METER_NAME, text(Lengths.SHORT), "name of the meter it counts by").optional())
         .with(
             of("interval_h_or_km", TASK.INTERVAL_TENTHS, scaled(1, 1, MOST_TENTHS), "interval")
                 .optional())
@@ -77,7 +78,7 @@ final class ServiceTables {
                     "running-in interval")
                 .optional())
         .with(of("severity", TASK.SEVERITY_E4, scaled(4, 1_000, 10_000), "shortens the meter span"))
-        .with(of("severity_reason", TASK.SEVERITY_REASON, text(120), "why").orEmptyText())
+        .with(of("severity_reason", TASK.SEVERITY_REASON, text(Lengths.DESCRIPTION), "why").orEmptyText())
         .with(
             reference("with_task_id", TASK.WITH_TASK_ID, "tasks", "done with this one").optional())
         .with(of("every_nth", TASK.EVERY_NTH, whole(2, 50), "at every nth time of it").optional())
@@ -136,7 +137,7 @@ final class ServiceTables {
     return ExchangeTable.named("fluid_intervals", FLUID_INTERVAL)
         .with(number("id", FLUID_INTERVAL.ID, "number of the row, in order of preference"))
         .with(reference("task_id", FLUID_INTERVAL.TASK_ID, "tasks", "the change of fluid"))
-        .with(of("fluid_class", FLUID_INTERVAL.FLUID_CLASS, text(40), "while this is in"))
+        .with(of("fluid_class", FLUID_INTERVAL.FLUID_CLASS, text(Lengths.SHORT), "while this is in"))
         .with(
             of(
                     "interval_h_or_km",
@@ -195,9 +196,9 @@ final class ServiceTables {
             of("interval_months", DEVIATION.INTERVAL_MONTHS, whole(1, 240), "interval here")
                 .optional())
         .with(of("source", DEVIATION.SOURCE, words(Deviation.Source.values()), "stated or learned"))
-        .with(of("reason", DEVIATION.REASON, text(200), "why").orEmptyText())
+        .with(of("reason", DEVIATION.REASON, text(Lengths.REASON), "why").orEmptyText())
         .with(of("since_on", DEVIATION.SINCE_ON, date(), "from when"))
-        .with(of("actor", DEVIATION.ACTOR, text(60), "who put it in force"))
+        .with(of("actor", DEVIATION.ACTOR, text(Lengths.NAME), "who put it in force"))
         .filledExactlyFor("condition", "change", "capacity")
         .filledExactlyFor("volume_l", "change", "capacity")
         .filledExactlyFor("item_id", "change", "item")

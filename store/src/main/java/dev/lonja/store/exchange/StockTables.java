@@ -24,6 +24,7 @@ import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.ledger.MovementKind;
 import java.util.List;
 
@@ -49,7 +50,7 @@ final class StockTables {
   private static ExchangeTable bins() {
     return ExchangeTable.named("bins", BIN)
         .with(number("id", BIN.ID, "number of the row"))
-        .with(of("address", BIN.ADDRESS, text(12), "what stands on the shelf"))
+        .with(of("address", BIN.ADDRESS, text(Lengths.ADDRESS), "what stands on the shelf"))
         .with(of("walk_order", BIN.WALK_ORDER, whole(1, 999_999), "place on the walk"))
         .unique("address")
         .unique("walk_order")
@@ -60,7 +61,7 @@ final class StockTables {
     return ExchangeTable.named("items", ITEM)
         .with(number("id", ITEM.ID, "number of the row"))
         .with(reference("part_id", ITEM.PART_ID, "parts", "the part"))
-        .with(of("description", ITEM.DESCRIPTION, text(120), "what it is"))
+        .with(of("description", ITEM.DESCRIPTION, text(Lengths.DESCRIPTION), "what it is"))
         .with(of("unit", ITEM.MEASURE, symbol("pc", "L"), "what it is counted in"))
         .with(reference("product_id", ITEM.PRODUCT_ID, "products", "the fluid in it").optional())
         .with(of("pack_l", ITEM.PACK_UL, scaled(6, 1, MOST_UL), "litres in a pack").optional())
@@ -85,7 +86,7 @@ final class StockTables {
     return ExchangeTable.named("barcodes", BARCODE)
         .with(number("id", BARCODE.ID, "number of the row"))
         .with(reference("item_id", BARCODE.ITEM_ID, "items", "the item"))
-        .with(of("code", BARCODE.CODE, text(80), "what a scanner reads"))
+        .with(of("code", BARCODE.CODE, text(Lengths.BARCODE), "what a scanner reads"))
         .unique("code")
         .build();
   }
@@ -112,7 +113,7 @@ final class StockTables {
   private static ExchangeTable suppliers() {
     return ExchangeTable.named("suppliers", SUPPLIER)
         .with(number("id", SUPPLIER.ID, "number of the row"))
-        .with(of("name", SUPPLIER.NAME, text(60), "who supplies"))
+        .with(of("name", SUPPLIER.NAME, text(Lengths.NAME), "who supplies"))
         .with(of("lead_days", SUPPLIER.LEAD_DAYS, whole(0, 400), "days from order to door, quoted"))
         .with(of("version", SUPPLIER.VERSION, whole(0, MOST), "number of edits"))
         .unique("name")
@@ -124,7 +125,7 @@ final class StockTables {
         .with(number("id", SUPPLY.ID, "number of the row"))
         .with(reference("item_id", SUPPLY.ITEM_ID, "items", "the item"))
         .with(reference("supplier_id", SUPPLY.SUPPLIER_ID, "suppliers", "who supplies it"))
-        .with(of("order_number", SUPPLY.ORDER_NUMBER, text(60), "their number").orEmptyText())
+        .with(of("order_number", SUPPLY.ORDER_NUMBER, text(Lengths.NAME), "their number").orEmptyText())
         .with(of("price_minor", SUPPLY.PRICE_E4, scaled(4, 0, MOST_UL), "cents a piece or litre"))
         .with(of("pack_pc_or_l", SUPPLY.PACK_MICRO, scaled(6, 1, MOST_UL), "sold in packs of"))
         .with(of("least_pc_or_l", SUPPLY.LEAST_MICRO, scaled(6, 1, MOST_UL), "least ordered"))
@@ -136,7 +137,7 @@ final class StockTables {
     return ExchangeTable.named("lots", LOT)
         .with(number("id", LOT.ID, "number of the row"))
         .with(reference("item_id", LOT.ITEM_ID, "items", "the item"))
-        .with(of("code", LOT.CODE, text(40), "what is printed on it"))
+        .with(of("code", LOT.CODE, text(Lengths.SHORT), "what is printed on it"))
         .with(of("received_on", LOT.RECEIVED_ON, date(), "day of receipt"))
         .with(of("expires_on", LOT.EXPIRES_ON, date(), "last good day").optional())
         .with(of("quarantined", LOT.QUARANTINED, yesNo(), "set aside, not to be issued"))
@@ -147,10 +148,10 @@ final class StockTables {
 
   private static ExchangeTable requests() {
     return ExchangeTable.named("requests", REQUEST)
-        .with(of("request_key", REQUEST.REQUEST_KEY, text(80), "idempotency key"))
+        .with(of("request_key", REQUEST.REQUEST_KEY, text(Lengths.BARCODE), "idempotency key"))
         .with(of("content_hash", REQUEST.CONTENT_HASH, text(64), "SHA-256 of what was sent"))
-        .with(of("answer", REQUEST.ANSWER, text(200), "what was answered").orEmptyText())
-        .with(of("actor", REQUEST.ACTOR, text(60), "who sent it"))
+        .with(of("answer", REQUEST.ANSWER, text(Lengths.REASON), "what was answered").orEmptyText())
+        .with(of("actor", REQUEST.ACTOR, text(Lengths.NAME), "who sent it"))
         .with(of("recorded_at", REQUEST.RECORDED_AT, instant(), "when"))
         .build();
   }
@@ -175,14 +176,14 @@ final class StockTables {
                 MOVEMENT.AVERAGE_E4,
                 scaled(4, 0, MOST),
                 "moving average cost after it, minor units"))
-        .with(of("reason", MOVEMENT.REASON, text(200), "why").orEmptyText())
-        .with(of("reference", MOVEMENT.REFERENCE, text(80), "what it belongs to").orEmptyText())
+        .with(of("reason", MOVEMENT.REASON, text(Lengths.REASON), "why").orEmptyText())
+        .with(of("reference", MOVEMENT.REFERENCE, text(Lengths.BARCODE), "what it belongs to").orEmptyText())
         .with(reference("refers_to", MOVEMENT.REFERS_TO, "movements", "what it answers").optional())
         .with(
-            of("request_key", MOVEMENT.REQUEST_KEY, text(80), "idempotency key")
+            of("request_key", MOVEMENT.REQUEST_KEY, text(Lengths.BARCODE), "idempotency key")
                 .referringTo("requests"))
         .with(of("line_no", MOVEMENT.LINE_NO, whole(1, 99_999), "line within the request"))
-        .with(of("actor", MOVEMENT.ACTOR, text(60), "who booked it"))
+        .with(of("actor", MOVEMENT.ACTOR, text(Lengths.NAME), "who booked it"))
         .with(of("recorded_at", MOVEMENT.RECORDED_AT, instant(), "when"))
         .unique("request_key", "line_no")
         .jointly("item_id", "lot_id", "lots", "item_id", "id")

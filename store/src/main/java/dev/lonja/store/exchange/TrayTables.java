@@ -15,6 +15,7 @@ import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
@@ -36,12 +37,12 @@ final class TrayTables {
   private static ExchangeTable trays() {
     return ExchangeTable.named("trays", TRAY)
         .with(number("id", TRAY.ID, "number of the row"))
-        .with(of("number", TRAY.NUMBER, text(20), "number on the tray's label"))
+        .with(of("number", TRAY.NUMBER, text(Lengths.CODE), "number on the tray's label"))
         .with(reference("unit_id", TRAY.UNIT_ID, "units", "the unit it is for"))
-        .with(of("title", TRAY.TITLE, text(200), "the services"))
+        .with(of("title", TRAY.TITLE, text(Lengths.REASON), "the services"))
         .with(of("planned_on", TRAY.PLANNED_ON, date(), "the day it is for"))
         .with(of("state", TRAY.STATE, words(Tray.State.values()), "where it stands"))
-        .with(of("mechanic", TRAY.MECHANIC, text(60), "who took it").optional())
+        .with(of("mechanic", TRAY.MECHANIC, text(Lengths.NAME), "who took it").optional())
         .with(of("handed_over_on", TRAY.HANDED_OVER_ON, date(), "when").optional())
         .with(of("version", TRAY.VERSION, whole(0, MOST), "number of changes"))
         .unique("number")
@@ -64,9 +65,9 @@ final class TrayTables {
         .with(number("id", TRAY_LINE.ID, "number of the row"))
         .with(reference("tray_id", TRAY_LINE.TRAY_ID, "trays", "the tray"))
         .with(reference("item_id", TRAY_LINE.ITEM_ID, "items", "what belongs on it"))
-        .with(of("place", TRAY_LINE.PLACE, text(60), "where it goes").orEmptyText())
+        .with(of("place", TRAY_LINE.PLACE, text(Lengths.NAME), "where it goes").orEmptyText())
         .with(of("reason", TRAY_LINE.REASON, oneOf(REASONS), "why it is there"))
-        .with(of("note", TRAY_LINE.NOTE, text(200), "what to watch for").orEmptyText())
+        .with(of("note", TRAY_LINE.NOTE, text(Lengths.REASON), "what to watch for").orEmptyText())
         .with(
             of("condition", TRAY_LINE.CONDITION, words(FillCondition.values()), "how it is filled")
                 .optional())
@@ -93,7 +94,7 @@ final class TrayTables {
         .with(
             reference("instead_of_id", TRAY_LINE.INSTEAD_OF_ID, "items", "what was asked for")
                 .optional())
-        .with(of("instead_why", TRAY_LINE.INSTEAD_WHY, text(200), "why this one").orEmptyText())
+        .with(of("instead_why", TRAY_LINE.INSTEAD_WHY, text(Lengths.REASON), "why this one").orEmptyText())
         .filledExactlyFor("condition", "reason", "fill")
         .filledExactlyFor("first_pour_l", "reason", "fill")
         .filledExactlyFor("reserve_l", "reason", "fill")

@@ -7,11 +7,13 @@ import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.store.query.FixedQuery;
+import dev.lonja.core.quantity.Money;
 import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
@@ -25,6 +27,8 @@ public final class SettingRepository {
   private static final String INTERVAL_SCHOOL = "interval_school";
   private static final String INTERVAL_FACTOR = "interval_factor";
   private static final String CALENDAR_LIMIT = "calendar_limit";
+
+  private static final String MOST_ALONE = "second_person_above";
 
   private static final String HANDLING_LOSS = "handling_loss";
   private static final String HOLD_BACK = "hold_back";
@@ -108,6 +112,18 @@ public final class SettingRepository {
     put(HOLD_BACK, PlainDecimal.of(policy.holdBack()));
     put(LEAST_HOLD_BACK, policy.leastHoldBack().exactText());
     put(JUG, policy.jug().exactText());
+  }
+
+  /** What one person may write off or put right alone; empty if there is no limit. */
+  public Optional<Money> mostAlone() {
+    return Optional.ofNullable(values.get().byName().get(MOST_ALONE))
+        .filter(text -> !text.isEmpty())
+        .map(text -> Money.of(new BigDecimal(text), currency()));
+  }
+
+  /** Sets what one person may do alone; nothing for no limit. */
+  public void setMostAlone(Optional<Money> most) {
+    put(MOST_ALONE, most.map(Money::exactText).orElse(""));
   }
 
   private String value(String name, String otherwise) {

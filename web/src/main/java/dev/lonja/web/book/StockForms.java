@@ -1,10 +1,13 @@
 package dev.lonja.web.book;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.desk.ledger.StockDesk;
+import dev.lonja.desk.person.SecondPerson;
+import dev.lonja.web.sign.PersonProblems;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Problem;
@@ -19,8 +22,8 @@ import java.util.Optional;
 /** The counter's forms on an item: what was typed, read and refused in words. */
 public final class StockForms {
 
-  private static final int LONGEST_REASON = 200;
-  private static final int LONGEST_LOT = 40;
+  private static final int LONGEST_REASON = Lengths.REASON;
+  private static final int LONGEST_LOT = Lengths.SHORT;
 
   private StockForms() {}
 
@@ -31,6 +34,7 @@ public final class StockForms {
    */
   public static RefusalWording refusals(String binField) {
     return LedgerWording.at("quantity")
+        .and(PersonProblems.SECOND)
         .and(
             RefusalWording.of(
                 StockDesk.Refused.class,
@@ -109,7 +113,14 @@ public final class StockForms {
    * @param toBin the address to transfer to
    */
   public record OnLot(
-      String what, LotId lotId, BinId binId, String quantity, String toBin, String reason) {
+      String what,
+      LotId lotId,
+      BinId binId,
+      String quantity,
+      String toBin,
+      String reason,
+      String secondPerson,
+      String pin) {
     /** Empty, with the problems noted, if it cannot be read. */
     public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
       Optional<BigDecimal> amount = amount(typed, quantity);
@@ -133,7 +144,9 @@ public final class StockForms {
                       binId,
                       amount.orElseThrow(),
                       toBin == null ? "" : toBin.strip(),
-                      why.orElseThrow())));
+                      why.orElseThrow()),
+                  new SecondPerson.Signature(
+                      secondPerson == null ? "" : secondPerson, pin == null ? "" : pin)));
     }
   }
 

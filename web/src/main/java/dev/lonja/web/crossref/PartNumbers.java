@@ -1,5 +1,6 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.desk.crossref.PartNaming;
@@ -10,7 +11,7 @@ import java.util.Optional;
 /** Part numbers as people type them. */
 public final class PartNumbers {
 
-  private static final int LONGEST = 60;
+  private static final int LONGEST = Lengths.NAME;
 
   private PartNumbers() {}
 

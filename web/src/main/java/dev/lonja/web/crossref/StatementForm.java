@@ -1,5 +1,6 @@
 package dev.lonja.web.crossref;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.Confidence;
 import dev.lonja.core.crossref.Source;
@@ -31,8 +32,8 @@ record StatementForm(
     String confidence,
     String note) {
 
-  private static final int LONGEST_NOTE = 200;
-  private static final int LONGEST_MAKE = 60;
+  private static final int LONGEST_NOTE = Lengths.REASON;
+  private static final int LONGEST_MAKE = Lengths.NAME;
   private static final int MOST_DECIMALS = 4;
 
   /** Why the desk refused, in words. */

@@ -1,5 +1,6 @@
 package dev.lonja.web.due;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Sent;
@@ -29,7 +30,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/fleet/{code}/move")
 class MoveController {
 
-  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_REASON = Lengths.REASON;
 
   private static final RefusalWording REFUSED =
       RefusalWording.of(

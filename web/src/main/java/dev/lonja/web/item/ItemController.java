@@ -7,6 +7,7 @@ import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.item.ItemFile;
 import dev.lonja.desk.item.PictureDesk;
 import dev.lonja.desk.ledger.StockDesk;
+import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.item.KeepingRepository.Picture;
@@ -123,12 +124,22 @@ class ItemController {
       @PathVariable long movementId,
       Sent sent,
       @RequestParam String reason,
+      @RequestParam(defaultValue = "") String secondPerson,
+      @RequestParam(defaultValue = "") String pin,
       @RequestParam Map<String, String> fields,
       Model model) {
     stock.admit();
     SentForm what = new SentForm(id, "correct", "bin", fields, new Typed());
     return next(
-        StockForms.why(what.typed(), reason).map(why -> stock.correct(sent, id, movementId, why)),
+        StockForms.why(what.typed(), reason)
+            .map(
+                why ->
+                    stock.correct(
+                        sent,
+                        id,
+                        movementId,
+                        why,
+                        new SecondPerson.Signature(secondPerson, pin))),
         what,
         model);
   }

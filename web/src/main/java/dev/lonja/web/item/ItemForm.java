@@ -1,5 +1,6 @@
 package dev.lonja.web.item;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Properties;
@@ -21,9 +22,9 @@ import java.util.stream.IntStream;
 /** Reads the item form into a draft. Everything wrong with it is in {@code typed}. */
 final class ItemForm {
 
-  private static final int LONGEST_MAKE = 60;
-  private static final int LONGEST_DESCRIPTION = 120;
-  private static final int LONGEST_BARCODE = 80;
+  private static final int LONGEST_MAKE = Lengths.NAME;
+  private static final int LONGEST_DESCRIPTION = Lengths.DESCRIPTION;
+  private static final int LONGEST_BARCODE = Lengths.BARCODE;
   private static final int MOST_ROWS = 40;
 
   /** How many empty rows a list ends with. */

@@ -1,5 +1,6 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.meter.JudgedMeter;
@@ -19,7 +20,7 @@ import java.util.Optional;
 /** The forms on one unit's meters: what was typed, read, and refused in words. */
 final class UnitMetersForms {
 
-  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_REASON = Lengths.REASON;
 
   private static final Cases<UnitMetersDesk.Refused, Problem> REFUSED =
       Cases.<UnitMetersDesk.Refused, Problem>over(UnitMetersDesk.Refused.class)

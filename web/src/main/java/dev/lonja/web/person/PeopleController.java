@@ -2,6 +2,7 @@ package dev.lonja.web.person;
 
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.PeopleDesk;
 import dev.lonja.desk.request.Outcome;
@@ -11,6 +12,7 @@ import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.sign.LiveSessions;
 import dev.lonja.web.sign.PersonProblems;
+import java.math.BigDecimal;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +32,7 @@ import org.springframework.web.server.ResponseStatusException;
 class PeopleController {
 
   private static final String PATH = "/setup/people";
+  private static final BigDecimal MOST_VALUE = BigDecimal.valueOf(10_000_000);
   private static final String ONE = PATH + "/{id}";
 
   private final PeopleDesk desk;
@@ -80,10 +83,38 @@ class PeopleController {
       Map<String, String> typed, Set<String> roles, List<Problem> problems, Model model) {
     List<PersonView.Row> rows =
         desk.all().stream().map(person -> wording.row(person, PATH + "/" + person.id())).toList();
-    model.addAttribute("view", new PersonView.People(rows, PersonWording.choices(roles)));
+    model.addAttribute(
+        "view",
+        new PersonView.People(
+            rows,
+            PersonWording.choices(roles),
+            desk.currency().getCurrencyCode(),
+            desk.mostAlone().map(Money::exactText).orElse("")));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "person/people";
+  }
+
+  @PostMapping(PATH + "/alone")
+  String setMostAlone(
+      Sent sent, @RequestParam(defaultValue = "") String mostAlone, Model model) {
+    desk.all();
+    Typed typed = new Typed();
+    int digits = Math.max(0, desk.currency().getDefaultFractionDigits());
+    Optional<BigDecimal> most =
+        mostAlone.isBlank()
+            ? Optional.empty()
+            : typed.decimalBetween(
+                "mostAlone", "The value", mostAlone, BigDecimal.ZERO, MOST_VALUE, digits);
+    Map<String, String> kept = Map.of("mostAlone", mostAlone);
+    return typed
+        .all(() -> desk.setMostAlone(sent, most))
+        .map(
+            outcome ->
+                Reply.to(outcome)
+                    .onto(PATH)
+                    .or(problems -> list(kept, Set.of(), problems, model)))
+        .orElseGet(() -> list(kept, Set.of(), typed.problems(), model));
   }
 
   @GetMapping(ONE)

@@ -15,7 +15,8 @@ final class PersonView {
   record Row(String path, String name, String roles, String state, String style, String has) {}
 
   /** All people, and the form for a new one. */
-  record People(List<Row> rows, List<RoleChoice> roles) {}
+  record People(
+      List<Row> rows, List<RoleChoice> roles, String currency, String mostAlone) {}
 
   /** A line of what was done about a person. */
   record Event(String day, String time, String what, String detail, String who) {}

@@ -1,13 +1,14 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.web.request.Typed;
 import java.util.Optional;
 
 /** Why something is poured, and who answers for it, as typed; both may be empty. */
 record SignatureForm(String why, String signedBy) {
 
-  private static final int LONGEST_NAME = 60;
-  private static final int LONGEST_WHY = 200;
+  private static final int LONGEST_NAME = Lengths.NAME;
+  private static final int LONGEST_WHY = Lengths.REASON;
 
   Optional<String> why(Typed typed) {
     return filled(why).flatMap(text -> typed.text("why", "The reason", text, LONGEST_WHY));

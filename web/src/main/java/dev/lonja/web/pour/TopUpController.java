@@ -1,5 +1,6 @@
 package dev.lonja.web.pour;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.ItemId;
@@ -31,7 +32,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class TopUpController {
 
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);
-  private static final int LONGEST_WHY = 200;
+  private static final int LONGEST_WHY = Lengths.REASON;
   private static final String USUAL = "0.5";
 
   private static final RefusalWording REFUSED =

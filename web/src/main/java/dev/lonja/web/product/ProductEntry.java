@@ -1,5 +1,6 @@
 package dev.lonja.web.product;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.Approval;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.BrakeBase;
@@ -26,9 +27,9 @@ import java.util.Optional;
 /** Reads the form of a product; what is wrong is in {@code typed}. */
 final class ProductEntry {
 
-  private static final int LONGEST_NAME = 60;
-  private static final int LONGEST_LABEL = 120;
-  private static final int LONGEST_GRADE = 20;
+  private static final int LONGEST_NAME = Lengths.NAME;
+  private static final int LONGEST_LABEL = Lengths.DESCRIPTION;
+  private static final int LONGEST_GRADE = Lengths.GRADE;
   private static final BigDecimal MOST_ASH = BigDecimal.valueOf(100);
   private static final BigDecimal MOST_ZINC = BigDecimal.valueOf(100_000);
   private static final BigDecimal MOST_DENSITY = BigDecimal.valueOf(20_000);
@@ -115,6 +116,9 @@ final class ProductEntry {
         text("chemistry").isEmpty() || kind != FluidKind.COOLANT
             ? Optional.empty()
             : Chemistry.ofLabel(text("chemistry"));
+    if (family.isEmpty() && kind == FluidKind.COOLANT && !text("chemistry").isEmpty()) {
+      typed.refuse("chemistry", "\"" + text("chemistry") + "\" is no family of coolants.");
+    }
     return new Product.Data(
         decimal("ash", "The ash in per cent", MOST_ASH).map(AshContent::ofPercent),
         decimal("zinc", "The zinc in mg/kg", MOST_ZINC).map(BigDecimal::intValue),
@@ -137,14 +141,10 @@ final class ProductEntry {
   }
 
   private Optional<Boolean> yesNo(String field) {
-    return switch (text(field)) {
-      case "yes" -> Optional.of(true);
-      case "no" -> Optional.of(false);
-      default -> Optional.empty();
-    };
+    return typed.choiceOrNone(field, text(field), Map.of("yes", true, "no", false));
   }
 
   private <T extends Enum<T>> Optional<T> choice(T[] values, String field) {
-    return Arrays.stream(values).filter(v -> v.name().equals(text(field))).findFirst();
+    return typed.choiceOrNone(field, text(field), values);
   }
 }

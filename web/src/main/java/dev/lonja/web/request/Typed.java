@@ -7,8 +7,10 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -163,6 +165,29 @@ public final class Typed {
       refuse(field, "Choose " + what + ".");
     }
     return value;
+  }
+
+  /** One of some words, or none if nothing was chosen; an unknown word is refused, never none. */
+  public <T> Optional<T> choiceOrNone(String field, String text, Map<String, T> byWord) {
+    if (text.isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<T> value = Optional.ofNullable(byWord.get(text));
+    if (value.isEmpty()) {
+      refuse(
+          field,
+          "\"" + text + "\" is not among the choices: " + String.join(", ", byWord.keySet()) + ".");
+    }
+    return value;
+  }
+
+  /** The same for the names of an enumeration, as they stand. */
+  public <E extends Enum<E>> Optional<E> choiceOrNone(String field, String text, E[] values) {
+    Map<String, E> byName = new LinkedHashMap<>();
+    for (E value : values) {
+      byName.put(value.name(), value);
+    }
+    return choiceOrNone(field, text, byName);
   }
 
   /** What was read, if nothing was wrong with any of it. */

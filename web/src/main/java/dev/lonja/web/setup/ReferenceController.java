@@ -1,5 +1,6 @@
 package dev.lonja.web.setup;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.RubberTable.Guidance;
 import dev.lonja.desk.request.Outcome;
@@ -26,7 +27,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ReferenceController {
 
   private static final String PATH = "/setup/reference";
-  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_NAME = Lengths.NAME;
   private static final BigDecimal MOST_DAYS = BigDecimal.valueOf(400);
   private static final String NO_PAIR =
       "Choose a rubber, a fluid, and yes, check, no or not known.";

@@ -6,6 +6,7 @@ import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Pin;
 import dev.lonja.desk.person.PeopleDesk;
 import dev.lonja.desk.person.PersonRefusal;
+import dev.lonja.desk.person.SecondRefusal;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 
@@ -77,6 +78,38 @@ public final class PersonProblems {
               .when(
                   PersonRefusal.MustWait.class,
                   wait -> Problem.ofWhole("Too many wrong tries. Wait a minute, then try again."))
+              .all());
+
+  /** Why a second person's signature is missing or not good. */
+  public static final RefusalWording SECOND =
+      RefusalWording.of(
+          SecondRefusal.class,
+          Cases.<SecondRefusal, Problem>over(SecondRefusal.class)
+              .when(
+                  SecondRefusal.NeedsSecond.class,
+                  needs ->
+                      new Problem(
+                          "secondPerson",
+                          "This is worth "
+                              + needs.value().display()
+                              + "; above "
+                              + needs.most().display()
+                              + " a second person signs, by name or badge and PIN."))
+              .when(
+                  SecondRefusal.NotTheirs.class,
+                  not ->
+                      new Problem(
+                          "secondPerson",
+                          "That is nobody who may sign here, or not their PIN."))
+              .when(
+                  SecondRefusal.SamePerson.class,
+                  same -> new Problem("secondPerson", "Somebody else has to sign, not you again."))
+              .when(
+                  SecondRefusal.MustWait.class,
+                  wait ->
+                      new Problem(
+                          "secondPerson",
+                          "Too many wrong PINs. Wait a minute, then try again."))
               .all());
 
   private PersonProblems() {}

@@ -1,5 +1,6 @@
 package dev.lonja.web.spec;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.BrakeBase;
@@ -28,8 +29,8 @@ import java.util.TreeSet;
 public final class SpecEntry {
 
   static final int GRADE_ROWS = 6;
-  private static final int LONGEST_GRADE = 20;
-  private static final int LONGEST_CODE = 40;
+  private static final int LONGEST_GRADE = Lengths.GRADE;
+  private static final int LONGEST_CODE = Lengths.SHORT;
   private static final int MOST_GROUPS = 20;
   private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);
   private static final BigDecimal HOTTEST = BigDecimal.valueOf(90);
@@ -65,7 +66,9 @@ public final class SpecEntry {
     List<Set<ServiceClass>> groups = groups();
     List<ApprovalCode> codes = codes();
     Spec.ApprovalMode mode =
-        text("mode").equals("LISTED") ? Spec.ApprovalMode.LISTED : Spec.ApprovalMode.OR_CLASS;
+        typed
+            .choiceOrNone("mode", text("mode"), Spec.ApprovalMode.values())
+            .orElse(Spec.ApprovalMode.OR_CLASS);
     if (mode == Spec.ApprovalMode.LISTED && codes.isEmpty()) {
       typed.refuse("approvals", "Name the approvals, or let the classes do as well.");
     }
@@ -198,9 +201,8 @@ public final class SpecEntry {
                 .decimalUpTo("zinc", "The zinc in mg/kg", text("zinc"), MOST_ZINC)
                 .map(BigDecimal::intValue);
     Spec.FrictionModifier modifier =
-        Arrays.stream(Spec.FrictionModifier.values())
-            .filter(m -> m.name().equals(text("modifier")))
-            .findFirst()
+        typed
+            .choiceOrNone("modifier", text("modifier"), Spec.FrictionModifier.values())
             .orElse(Spec.FrictionModifier.ANY);
     boolean wetClutch = text("wetClutch").equals("yes");
     if (wetClutch && modifier == Spec.FrictionModifier.REQUIRED) {
@@ -213,14 +215,10 @@ public final class SpecEntry {
         wetClutch,
         text("biodegradable").equals("yes"),
         kind == FluidKind.COOLANT
-            ? Arrays.stream(Chemistry.values())
-                .filter(c -> c.name().equals(text("chemistry")))
-                .findFirst()
+            ? typed.choiceOrNone("chemistry", text("chemistry"), Chemistry.values())
             : Optional.empty(),
         kind == FluidKind.BRAKE_FLUID
-            ? Arrays.stream(BrakeBase.values())
-                .filter(b -> b.name().equals(text("base")))
-                .findFirst()
+            ? typed.choiceOrNone("base", text("base"), BrakeBase.values())
             : Optional.empty());
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.web.study;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
@@ -18,7 +19,7 @@ import java.util.Set;
 /** The form of a new study. */
 final class StudyForm {
 
-  private static final int LONGEST_TITLE = 60;
+  private static final int LONGEST_TITLE = Lengths.NAME;
   private static final BigDecimal MOST_HOLDING = BigDecimal.valueOf(100_000);
   private static final String FORBID = "forbid";
   private static final String KEEP = "keep";
@@ -60,7 +61,9 @@ final class StudyForm {
       switch (fields.getOrDefault("product-" + product.id(), "")) {
         case FORBID -> forbidden.add(product.id());
         case KEEP -> kept.add(product.id());
-        default -> {}
+        case "" -> {}
+        default ->
+            typed.refuse("product-" + product.id(), "Choose free, must or must not.");
       }
     }
     return typed.all(

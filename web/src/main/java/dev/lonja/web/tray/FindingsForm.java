@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.quantity.Volume;
@@ -19,7 +20,7 @@ import java.util.Set;
 final class FindingsForm {
 
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(2_000);
-  private static final int LONGEST = 200;
+  private static final int LONGEST = Lengths.REASON;
   private static final String OUTCOME = "outcome-";
   private static final String POURED = "poured-";
   private static final String FITTED = "fitted-";

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.MeterValue;
@@ -21,7 +22,7 @@ import java.util.Optional;
  */
 record HandOverForm(long version, String mechanic) {
 
-  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_NAME = Lengths.NAME;
 
   /** Empty, with the problems noted, if it cannot be read. */
   Optional<Outcome> send(

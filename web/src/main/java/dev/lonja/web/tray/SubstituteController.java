@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
@@ -25,7 +26,7 @@ import org.springframework.web.server.ResponseStatusException;
 class SubstituteController {
 
   private static final String PATH = "/trays/{id}/lines/{lineId}/instead";
-  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_REASON = Lengths.REASON;
 
   private final SubstituteDesk desk;
   private final StoreClock clock;

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
@@ -34,7 +35,7 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 class TrayController {
 
-  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_REASON = Lengths.REASON;
 
   private final TraysDesk trays;
   private final TrayDesk desk;

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -35,7 +36,7 @@ import java.util.Optional;
 public record DeviationForm(
     String subject, String what, String value, String condition, String reason) {
 
-  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_REASON = Lengths.REASON;
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
   private static final BigDecimal MOST_RUN = BigDecimal.valueOf(1_000_000);
   private static final BigDecimal MOST_MONTHS = BigDecimal.valueOf(240);

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.quantity.MeterValue;
@@ -21,8 +22,8 @@ import java.util.TreeMap;
 /** The forms that take units into the fleet, edit them, and take them out. */
 final class UnitForms {
 
-  private static final int LONGEST_NAME = 60;
-  private static final int LONGEST_REASON = 200;
+  private static final int LONGEST_NAME = Lengths.NAME;
+  private static final int LONGEST_REASON = Lengths.REASON;
 
   /** A field for what a meter stands at is called by this and the meter's name. */
   private static final String START = "start-";

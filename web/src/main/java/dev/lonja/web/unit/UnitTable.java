@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.unit.UnitRefusal;
@@ -29,7 +30,7 @@ final class UnitTable {
   private static final int CELLS = 8;
   private static final Pattern METER =
       Pattern.compile("(.{1,40}?)\\s+(h|km)(?:\\s+([0-9]{1,7}(?:\\.[0-9])?))?");
-  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_NAME = Lengths.NAME;
 
   private final List<Problem> problems = new ArrayList<>();
   private final List<UnitTableDesk.Row> rows = new ArrayList<>();

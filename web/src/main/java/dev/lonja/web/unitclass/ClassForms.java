@@ -1,5 +1,6 @@
 package dev.lonja.web.unitclass;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.desk.variant.ClassDesk;
@@ -20,7 +21,7 @@ import java.util.Optional;
 /** The forms of classes of units, read, and refused in words. */
 final class ClassForms {
 
-  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_NAME = Lengths.NAME;
   private static final String CODE = "[A-Z0-9][A-Z0-9-]{0,19}";
   private static final BigDecimal MOST = BigDecimal.valueOf(12);
 

@@ -1,5 +1,6 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.service.TaskId;
@@ -24,9 +25,9 @@ import java.util.stream.Stream;
 final class TaskEntry {
 
   private static final String NUMBER = "[1-9][0-9]{0,14}";
-  private static final int LONGEST_NAME = 60;
-  private static final int LONGEST_REASON = 120;
-  private static final int LONGEST_CLASS = 40;
+  private static final int LONGEST_NAME = Lengths.NAME;
+  private static final int LONGEST_REASON = Lengths.DESCRIPTION;
+  private static final int LONGEST_CLASS = Lengths.SHORT;
   private static final BigDecimal MOST_RUN = BigDecimal.valueOf(1_000_000);
   private static final BigDecimal MOST_MONTHS = BigDecimal.valueOf(240);
   private static final BigDecimal MOST_NTH = BigDecimal.valueOf(50);

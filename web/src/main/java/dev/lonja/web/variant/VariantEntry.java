@@ -1,5 +1,6 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -20,9 +21,9 @@ import java.util.Optional;
 /** Reads the forms of a variant's compartments and positions; what is wrong is in {@code typed}. */
 final class VariantEntry {
 
-  private static final int LONGEST_NAME = 60;
-  private static final int LONGEST_SHORT = 40;
-  private static final int LONGEST_NOTE = 200;
+  private static final int LONGEST_NAME = Lengths.NAME;
+  private static final int LONGEST_SHORT = Lengths.SHORT;
+  private static final int LONGEST_NOTE = Lengths.REASON;
   private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
   private static final BigDecimal MOST_PIECES = BigDecimal.valueOf(200);
 
