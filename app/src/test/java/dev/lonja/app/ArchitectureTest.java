@@ -87,7 +87,7 @@ class ArchitectureTest {
           .resideInAnyPackage("dev.lonja.web..", "dev.lonja.core..", "dev.lonja.store..")
           .should()
           .dependOnClassesThat()
-          .resideInAPackage("org.springframework.security.access..");
+          .resideInAPackage("org.springframework.security.access.prepost..");
 
   @ArchTest
   static final ArchRule DESKS_DO_NOT_CALL_DESKS =

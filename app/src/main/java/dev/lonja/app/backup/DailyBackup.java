@@ -1,7 +1,7 @@
 package dev.lonja.app.backup;
 
 import dev.lonja.desk.backup.BackupKeeper;
-import dev.lonja.desk.clock.ClockWatch;
+import dev.lonja.desk.backup.ClockWatch;
 import dev.lonja.desk.clock.StoreClock;
 import java.util.concurrent.TimeUnit;
 import org.springframework.scheduling.annotation.Scheduled;

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
@@ -72,6 +73,7 @@ final class FormFuzz {
 
   private final Visitor visitor;
   private final Random random;
+  private Optional<String> token = Optional.empty();
   private final List<String> broken = new ArrayList<>();
 
   FormFuzz(Visitor visitor, long seed) {
@@ -123,22 +125,19 @@ final class FormFuzz {
 
   private void send(Found form, Map<String, String> fields) {
     long begun = System.nanoTime();
-    Visitor.Page me = visitor.get("/me");
-    if (!me.hasForm("/sign-out")) {
-      // one of the forms has ended the session, as it should
-      visitor.signIn("administrator", DemoStore.PASSWORD);
-      me = visitor.get("/me");
-    }
-    String token = me.form("/sign-out").select("[name=_csrf]").attr("value");
     Map<String, String> sent = new LinkedHashMap<>(fields);
     if (sent.containsKey("_csrf")) {
-      sent.put("_csrf", token);
+      sent.put("_csrf", token());
     }
     Visitor.Page answer =
         form.method().equals("post")
             ? visitor.post(form.action(), sent)
             : visitor.get(form.action() + "?" + Visitor.query(sent));
     double seconds = (System.nanoTime() - begun) / 1e9;
+    if (answer.status() == 403 || answer.path().startsWith("/sign-in")) {
+      // one of the forms has ended the session, as it should
+      token = Optional.empty();
+    }
     if (answer.status() >= 500 || seconds > 20) {
       broken.add(
           answer.status()
@@ -151,6 +150,17 @@ final class FormFuzz {
               + " "
               + shown(sent));
     }
+  }
+
+  private String token() {
+    if (token.isEmpty()) {
+      if (!visitor.get("/me").hasForm("/sign-out")) {
+        visitor.signIn("administrator", DemoStore.PASSWORD);
+      }
+      token =
+          Optional.of(visitor.get("/me").form("/sign-out").select("[name=_csrf]").attr("value"));
+    }
+    return token.get();
   }
 
   private static String shown(Map<String, String> fields) {

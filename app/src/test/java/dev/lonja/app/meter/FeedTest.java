@@ -87,7 +87,7 @@ class FeedTest {
     assertThat(page.words()).contains("12.30 L instead of 11.80 L");
     Visitor.Page taken = visitor.submit(page.form("/learned"), Map.of());
     assertThat(taken.words())
-        .contains("12.30 L drain with filter", "learned", "median of 4 fills")
+        .contains("12.30 L drain with filter", "learned", "median of the fills until then")
         .doesNotContain("What the fills propose");
     assertThat(SERVER.isSound()).isTrue();
   }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
-import dev.lonja.desk.clock.ClockWatch;
+import dev.lonja.desk.backup.ClockWatch;
 import dev.lonja.store.StoreCheck;
 import dev.lonja.store.audit.AuditLine;
 import dev.lonja.store.audit.Deed;

@@ -1,7 +1,7 @@
 package dev.lonja.desk.answer;
 
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.person.Viewer;
+import dev.lonja.desk.request.Viewer;
 import dev.lonja.store.LonjaStore;
 import java.lang.reflect.Method;
 import java.time.LocalDate;

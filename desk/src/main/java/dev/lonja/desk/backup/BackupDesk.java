@@ -1,7 +1,6 @@
 package dev.lonja.desk.backup;
 
 import dev.lonja.desk.audit.Trail;
-import dev.lonja.desk.clock.ClockWatch;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;

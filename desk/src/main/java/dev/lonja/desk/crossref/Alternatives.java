@@ -10,7 +10,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.desk.person.Viewer;
+import dev.lonja.desk.request.Viewer;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.ArrayList;

@@ -15,7 +15,7 @@ import dev.lonja.desk.crossref.PartFile;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.person.Allowed;
-import dev.lonja.desk.person.Viewer;
+import dev.lonja.desk.request.Viewer;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import java.time.LocalDate;

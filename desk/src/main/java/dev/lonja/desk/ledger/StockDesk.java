@@ -10,22 +10,22 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.Place;
-import dev.lonja.desk.person.SecondPerson;
-import dev.lonja.desk.person.SecondRefusal;
-import dev.lonja.store.audit.Deed;
-import dev.lonja.store.audit.Facts;
-import dev.lonja.store.audit.Matter;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.person.SecondPerson;
+import dev.lonja.desk.person.SecondRefusal;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.store.ledger.Posting;
 import java.math.BigDecimal;
@@ -200,11 +200,7 @@ public class StockDesk extends KeepersDesk {
   /** Undoes a movement by another that refers to it. */
   @Allowed.ToKeepStore
   public Outcome correct(
-      Sent sent,
-      ItemId itemId,
-      long movementId,
-      String reason,
-      SecondPerson.Signature signature) {
+      Sent sent, ItemId itemId, long movementId, String reason, SecondPerson.Signature signature) {
     return once.run(
         sent,
         session -> {
@@ -230,7 +226,9 @@ public class StockDesk extends KeepersDesk {
         });
   }
 
-  /** Writes what changes the worth of the stock by a person's word, signed by a second if need be. */
+  /**
+   * Writes what changes the worth of the stock by a person's word, signed by a second if need be.
+   */
   private Outcome writeSigned(
       Session session,
       ItemId itemId,

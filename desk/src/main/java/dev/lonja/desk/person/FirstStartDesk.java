@@ -1,9 +1,9 @@
 package dev.lonja.desk.person;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.person.PasswordRule;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;

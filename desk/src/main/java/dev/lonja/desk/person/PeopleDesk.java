@@ -1,11 +1,11 @@
 package dev.lonja.desk.person;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Pin;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Money;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;

@@ -1,12 +1,12 @@
 package dev.lonja.desk.setting;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.RubberTable.Guidance;
 import dev.lonja.core.crossref.RubberTable.Pair;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;

@@ -1,6 +1,5 @@
 package dev.lonja.store.crossref;
 
-import dev.lonja.core.text.Lengths;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
@@ -16,6 +15,7 @@ import dev.lonja.core.statementlist.KnownParts;
 import dev.lonja.core.statementlist.ListCheck;
 import dev.lonja.core.statementlist.ListProblem;
 import dev.lonja.core.statementlist.ListRow;
+import dev.lonja.core.text.Lengths;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -13,10 +13,10 @@ import static dev.lonja.store.schema.Tables.PERSON;
 import static dev.lonja.store.schema.Tables.PERSON_ROLE;
 import static dev.lonja.store.schema.Tables.SETTING;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.service.IntervalPolicy;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Matter;
 import java.time.ZoneId;

@@ -23,7 +23,6 @@ import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
@@ -33,6 +32,7 @@ import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.text.Lengths;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -92,7 +92,8 @@ final class FleetTables {
     return ExchangeTable.named("variants", VARIANT)
         .with(number("id", VARIANT.ID, "number of the row"))
         .with(reference("model_id", VARIANT.MODEL_ID, "models", "the model"))
-        .with(of("name", VARIANT.NAME, text(Lengths.NAME), "what tells it from others").orEmptyText())
+        .with(
+            of("name", VARIANT.NAME, text(Lengths.NAME), "what tells it from others").orEmptyText())
         .with(of("version", VARIANT.VERSION, whole(0, MOST), "number of edits"))
         .unique("model_id", "name")
         .build();

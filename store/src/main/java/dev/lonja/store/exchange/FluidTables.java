@@ -29,11 +29,11 @@ import static dev.lonja.store.schema.Tables.STUDY_LINE;
 import static dev.lonja.store.schema.Tables.STUDY_PRODUCT;
 import static dev.lonja.store.schema.Tables.TOP_UP;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.store.reference.ReferenceFile;
 import java.math.BigDecimal;
 import java.util.Arrays;
@@ -60,7 +60,9 @@ final class FluidTables {
         .with(of("name", PRODUCT.NAME, text(Lengths.NAME), "what it is called"))
         .with(of("kind", PRODUCT.KIND, words(FluidKind.values()), "what it is for"))
         .with(of("grade", PRODUCT.GRADE, text(Lengths.GRADE), "viscosity grade").orEmptyText())
-        .with(of("classes", PRODUCT.CLASSES, text(Lengths.DESCRIPTION), "what the label claims").orEmptyText())
+        .with(
+            of("classes", PRODUCT.CLASSES, text(Lengths.DESCRIPTION), "what the label claims")
+                .orEmptyText())
         .with(of("ash_pct", PRODUCT.ASH_E3, scaled(3, 0, 100_000), "sulphated ash").optional())
         .with(of("zinc_mg_kg", PRODUCT.ZINC_MG_KG, whole(0, 100_000), "zinc").optional())
         .with(
@@ -84,7 +86,11 @@ final class FluidTables {
                     "ISO 6743-4")
                 .optional())
         .with(
-            of("hazards", PRODUCT.HAZARDS, text(Lengths.REASON), "codes of hazard texts, \", \" between them")
+            of(
+                    "hazards",
+                    PRODUCT.HAZARDS,
+                    text(Lengths.REASON),
+                    "codes of hazard texts, \", \" between them")
                 .orEmptyText())
         .with(of("version", PRODUCT.VERSION, whole(0, MOST), "number of edits"))
         .unique("make", "name")
@@ -137,7 +143,12 @@ final class FluidTables {
                         .map(ReferenceFile::fileName)
                         .toArray(String[]::new)),
                 "which reference data"))
-        .with(of("row_key", REFERENCE_CHANGE.ROW_KEY, text(Lengths.REASON), "which row, | between its keys"))
+        .with(
+            of(
+                "row_key",
+                REFERENCE_CHANGE.ROW_KEY,
+                text(Lengths.REASON),
+                "which row, | between its keys"))
         .with(
             of("content", REFERENCE_CHANGE.CONTENT, text(1000), "its cells, | between them")
                 .optional())
@@ -184,7 +195,9 @@ final class FluidTables {
         .with(number("id", SPEC_CLASS.ID, "number of the row"))
         .with(reference("compartment_id", SPEC_CLASS.COMPARTMENT_ID, "compartments", "whose spec"))
         .with(of("group", SPEC_CLASS.GROUP_NO, whole(1, 20), "any group will do, whole"))
-        .with(of("organisation", SPEC_CLASS.ORGANISATION, text(Lengths.GRADE), "of the class").orEmptyText())
+        .with(
+            of("organisation", SPEC_CLASS.ORGANISATION, text(Lengths.GRADE), "of the class")
+                .orEmptyText())
         .with(of("name", SPEC_CLASS.NAME, text(Lengths.GRADE), "of the class"))
         .unique("compartment_id", "group", "organisation", "name")
         .build();

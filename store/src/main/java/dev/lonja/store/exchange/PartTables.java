@@ -17,13 +17,13 @@ import static dev.lonja.store.schema.Tables.RUBBER_FLUID;
 import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.text.Lengths;
 import java.util.List;
 import java.util.Map;
 

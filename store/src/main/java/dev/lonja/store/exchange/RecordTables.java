@@ -15,9 +15,9 @@ import static dev.lonja.store.schema.Tables.INSPECTION;
 import static dev.lonja.store.schema.Tables.TASK_MOVE;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.text.Lengths;
 import java.util.List;
 
 /** What was done to machines, what was found and poured, and what was put off. */

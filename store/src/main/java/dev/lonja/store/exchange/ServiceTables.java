@@ -18,9 +18,9 @@ import static dev.lonja.store.schema.Tables.FLUID_INTERVAL;
 import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.service.Deviation;
+import dev.lonja.core.text.Lengths;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -58,7 +58,9 @@ final class ServiceTables {
                 .optional())
         .with(
             reference("position_id", TASK.POSITION_ID, "positions", "what is replaced").optional())
-        .with(of("meter", TASK.METER_NAME, text(Lengths.SHORT), "name of the meter it counts by").optional())
+        .with(
+            of("meter", TASK.METER_NAME, text(Lengths.SHORT), "name of the meter it counts by")
+                .optional())
         .with(
             of("interval_h_or_km", TASK.INTERVAL_TENTHS, scaled(1, 1, MOST_TENTHS), "interval")
                 .optional())
@@ -78,7 +80,9 @@ final class ServiceTables {
                     "running-in interval")
                 .optional())
         .with(of("severity", TASK.SEVERITY_E4, scaled(4, 1_000, 10_000), "shortens the meter span"))
-        .with(of("severity_reason", TASK.SEVERITY_REASON, text(Lengths.DESCRIPTION), "why").orEmptyText())
+        .with(
+            of("severity_reason", TASK.SEVERITY_REASON, text(Lengths.DESCRIPTION), "why")
+                .orEmptyText())
         .with(
             reference("with_task_id", TASK.WITH_TASK_ID, "tasks", "done with this one").optional())
         .with(of("every_nth", TASK.EVERY_NTH, whole(2, 50), "at every nth time of it").optional())
@@ -137,7 +141,8 @@ final class ServiceTables {
     return ExchangeTable.named("fluid_intervals", FLUID_INTERVAL)
         .with(number("id", FLUID_INTERVAL.ID, "number of the row, in order of preference"))
         .with(reference("task_id", FLUID_INTERVAL.TASK_ID, "tasks", "the change of fluid"))
-        .with(of("fluid_class", FLUID_INTERVAL.FLUID_CLASS, text(Lengths.SHORT), "while this is in"))
+        .with(
+            of("fluid_class", FLUID_INTERVAL.FLUID_CLASS, text(Lengths.SHORT), "while this is in"))
         .with(
             of(
                     "interval_h_or_km",

@@ -24,8 +24,8 @@ import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.ledger.MovementKind;
+import dev.lonja.core.text.Lengths;
 import java.util.List;
 
 /** What is stocked, where it lies and how it moved. */
@@ -125,7 +125,9 @@ final class StockTables {
         .with(number("id", SUPPLY.ID, "number of the row"))
         .with(reference("item_id", SUPPLY.ITEM_ID, "items", "the item"))
         .with(reference("supplier_id", SUPPLY.SUPPLIER_ID, "suppliers", "who supplies it"))
-        .with(of("order_number", SUPPLY.ORDER_NUMBER, text(Lengths.NAME), "their number").orEmptyText())
+        .with(
+            of("order_number", SUPPLY.ORDER_NUMBER, text(Lengths.NAME), "their number")
+                .orEmptyText())
         .with(of("price_minor", SUPPLY.PRICE_E4, scaled(4, 0, MOST_UL), "cents a piece or litre"))
         .with(of("pack_pc_or_l", SUPPLY.PACK_MICRO, scaled(6, 1, MOST_UL), "sold in packs of"))
         .with(of("least_pc_or_l", SUPPLY.LEAST_MICRO, scaled(6, 1, MOST_UL), "least ordered"))
@@ -177,7 +179,9 @@ final class StockTables {
                 scaled(4, 0, MOST),
                 "moving average cost after it, minor units"))
         .with(of("reason", MOVEMENT.REASON, text(Lengths.REASON), "why").orEmptyText())
-        .with(of("reference", MOVEMENT.REFERENCE, text(Lengths.BARCODE), "what it belongs to").orEmptyText())
+        .with(
+            of("reference", MOVEMENT.REFERENCE, text(Lengths.BARCODE), "what it belongs to")
+                .orEmptyText())
         .with(reference("refers_to", MOVEMENT.REFERS_TO, "movements", "what it answers").optional())
         .with(
             of("request_key", MOVEMENT.REQUEST_KEY, text(Lengths.BARCODE), "idempotency key")

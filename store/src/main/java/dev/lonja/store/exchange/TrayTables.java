@@ -15,8 +15,8 @@ import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
 
@@ -94,7 +94,9 @@ final class TrayTables {
         .with(
             reference("instead_of_id", TRAY_LINE.INSTEAD_OF_ID, "items", "what was asked for")
                 .optional())
-        .with(of("instead_why", TRAY_LINE.INSTEAD_WHY, text(Lengths.REASON), "why this one").orEmptyText())
+        .with(
+            of("instead_why", TRAY_LINE.INSTEAD_WHY, text(Lengths.REASON), "why this one")
+                .orEmptyText())
         .filledExactlyFor("condition", "reason", "fill")
         .filledExactlyFor("first_pour_l", "reason", "fill")
         .filledExactlyFor("reserve_l", "reason", "fill")

@@ -3,11 +3,11 @@ package dev.lonja.store.setting;
 import static dev.lonja.store.schema.Tables.SETTING;
 
 import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.store.query.FixedQuery;
-import dev.lonja.core.quantity.Money;
 import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;

@@ -21,8 +21,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * What is taken in can be taken out: each text is filled to its limit, goes in, comes out as it was,
- * and one character more is named and refused. What the format allows the schema allows.
+ * What is taken in can be taken out: each text is filled to its limit, goes in, comes out as it
+ * was, and one character more is named and refused. What the format allows the schema allows.
  */
 class LimitsTest {
 

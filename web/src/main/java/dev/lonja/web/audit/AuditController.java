@@ -1,8 +1,8 @@
 package dev.lonja.web.audit;
 
-import dev.lonja.desk.audit.AuditDesk;
 import dev.lonja.desk.audit.Trail;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.AuditDesk;
 import dev.lonja.store.audit.AuditLine;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.audit.Deed;

@@ -2,7 +2,7 @@ package dev.lonja.web.backup;
 
 import dev.lonja.desk.backup.BackupDesk;
 import dev.lonja.desk.backup.BackupKeeper;
-import dev.lonja.desk.clock.ClockWatch;
+import dev.lonja.desk.backup.ClockWatch;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.backup.Copy;
 import dev.lonja.web.frame.Words;

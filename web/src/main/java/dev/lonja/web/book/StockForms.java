@@ -1,18 +1,18 @@
 package dev.lonja.web.book;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.ledger.StockDesk;
 import dev.lonja.desk.person.SecondPerson;
-import dev.lonja.web.sign.PersonProblems;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Typed;
+import dev.lonja.web.sign.PersonProblems;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Arrays;

@@ -1,8 +1,8 @@
 package dev.lonja.web.crossref;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.crossref.PartNaming;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Typed;

@@ -1,11 +1,11 @@
 package dev.lonja.web.crossref;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.Confidence;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.crossref.StatementCheck;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.crossref.StatementDesk;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;

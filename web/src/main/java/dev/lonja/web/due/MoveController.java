@@ -1,7 +1,7 @@
 package dev.lonja.web.due;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.service.MoveDesk;

@@ -135,11 +135,7 @@ class ItemController {
             .map(
                 why ->
                     stock.correct(
-                        sent,
-                        id,
-                        movementId,
-                        why,
-                        new SecondPerson.Signature(secondPerson, pin))),
+                        sent, id, movementId, why, new SecondPerson.Signature(secondPerson, pin))),
         what,
         model);
   }

@@ -1,6 +1,5 @@
 package dev.lonja.web.item;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Properties;
@@ -8,6 +7,7 @@ import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.item.ItemDraft;
 import dev.lonja.web.crossref.PartNumbers;
 import dev.lonja.web.request.Typed;

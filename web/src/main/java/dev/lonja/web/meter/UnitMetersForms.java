@@ -1,12 +1,12 @@
 package dev.lonja.web.meter;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.meter.UnitMetersDesk;
 import dev.lonja.desk.request.Outcome;

@@ -96,8 +96,7 @@ class PeopleController {
   }
 
   @PostMapping(PATH + "/alone")
-  String setMostAlone(
-      Sent sent, @RequestParam(defaultValue = "") String mostAlone, Model model) {
+  String setMostAlone(Sent sent, @RequestParam(defaultValue = "") String mostAlone, Model model) {
     desk.all();
     Typed typed = new Typed();
     int digits = Math.max(0, desk.currency().getDefaultFractionDigits());
@@ -111,9 +110,7 @@ class PeopleController {
         .all(() -> desk.setMostAlone(sent, most))
         .map(
             outcome ->
-                Reply.to(outcome)
-                    .onto(PATH)
-                    .or(problems -> list(kept, Set.of(), problems, model)))
+                Reply.to(outcome).onto(PATH).or(problems -> list(kept, Set.of(), problems, model)))
         .orElseGet(() -> list(kept, Set.of(), typed.problems(), model));
   }
 

@@ -4,41 +4,43 @@ import java.util.List;
 import java.util.Optional;
 
 /** The pages about people, ready for their templates. */
-final class PersonView {
+public final class PersonView {
 
   private PersonView() {}
 
   /** A role to choose. */
-  record RoleChoice(String value, String words, String may, boolean chosen) {}
+  public record RoleChoice(String value, String words, String may, boolean chosen) {}
 
   /** One line of the list. */
-  record Row(String path, String name, String roles, String state, String style, String has) {}
+  public record Row(
+      String path, String name, String roles, String state, String style, String has) {}
 
   /** All people, and the form for a new one. */
-  record People(
-      List<Row> rows, List<RoleChoice> roles, String currency, String mostAlone) {}
+  public record People(List<Row> rows, List<RoleChoice> roles, String currency, String mostAlone) {}
 
   /** A line of what was done about a person. */
-  record Event(String day, String time, String what, String detail, String who) {}
+  public record Event(String day, String time, String what, String detail, String who) {}
 
   /** A session that is open. */
-  record Session(
+  public record Session(
       String id, String device, String address, String since, String seen, boolean own) {}
 
   /** One person. */
-  record One(
+  public record One(
       String path,
       String name,
       long version,
       boolean active,
       List<String> states,
       List<RoleChoice> roles,
-      boolean hasPin,
-      boolean hasBadge,
+      AtCounter atCounter,
       Optional<Code> code,
       List<Session> sessions,
       List<Event> events) {}
 
+  /** What they are known by at the counter. */
+  public record AtCounter(boolean pin, boolean badge) {}
+
   /** A code that was just given; it is shown once. */
-  record Code(String code, String path, String until) {}
+  public record Code(String code, String path, String until) {}
 }

@@ -95,8 +95,8 @@ final class PersonWording {
         person.active(),
         states,
         choices(chosen),
-        person.secrets().pin().isPresent(),
-        person.secrets().badge().isPresent(),
+        new PersonView.AtCounter(
+            person.secrets().pin().isPresent(), person.secrets().badge().isPresent()),
         code,
         sessions.stream().map(live -> session(live, "")).toList(),
         file.events().stream().map(this::event).toList());

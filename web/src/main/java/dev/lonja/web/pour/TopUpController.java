@@ -1,10 +1,10 @@
 package dev.lonja.web.pour;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fluid.CompartmentDesk;
 import dev.lonja.desk.fluid.TopUpDesk;

@@ -1,6 +1,5 @@
 package dev.lonja.web.product;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.Approval;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.BrakeBase;
@@ -13,12 +12,12 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.fluid.ProductSheet;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.spec.SpecEntry;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

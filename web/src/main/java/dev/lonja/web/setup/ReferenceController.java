@@ -1,8 +1,8 @@
 package dev.lonja.web.setup;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.RubberTable.Guidance;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.setting.ReferenceDesk;

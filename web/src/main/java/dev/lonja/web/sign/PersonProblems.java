@@ -99,8 +99,7 @@ public final class PersonProblems {
                   SecondRefusal.NotTheirs.class,
                   not ->
                       new Problem(
-                          "secondPerson",
-                          "That is nobody who may sign here, or not their PIN."))
+                          "secondPerson", "That is nobody who may sign here, or not their PIN."))
               .when(
                   SecondRefusal.SamePerson.class,
                   same -> new Problem("secondPerson", "Somebody else has to sign, not you again."))
@@ -108,8 +107,7 @@ public final class PersonProblems {
                   SecondRefusal.MustWait.class,
                   wait ->
                       new Problem(
-                          "secondPerson",
-                          "Too many wrong PINs. Wait a minute, then try again."))
+                          "secondPerson", "Too many wrong PINs. Wait a minute, then try again."))
               .all());
 
   private PersonProblems() {}

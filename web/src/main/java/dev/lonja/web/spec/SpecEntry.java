@@ -1,6 +1,5 @@
 package dev.lonja.web.spec;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.ApprovalCode;
 import dev.lonja.core.fluid.BrakeBase;
@@ -14,6 +13,7 @@ import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package dev.lonja.web.study;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.choice.StudyDesk;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
@@ -62,8 +62,7 @@ final class StudyForm {
         case FORBID -> forbidden.add(product.id());
         case KEEP -> kept.add(product.id());
         case "" -> {}
-        default ->
-            typed.refuse("product-" + product.id(), "Choose free, must or must not.");
+        default -> typed.refuse("product-" + product.id(), "Choose free, must or must not.");
       }
     }
     return typed.all(

@@ -1,7 +1,7 @@
 package dev.lonja.web.today;
 
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.person.Viewer;
+import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tray.TodayDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -1,9 +1,9 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.tray.FindingsDesk;
 import dev.lonja.desk.tray.Pour;
 import dev.lonja.web.request.Typed;

@@ -1,9 +1,9 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;

@@ -1,7 +1,7 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;

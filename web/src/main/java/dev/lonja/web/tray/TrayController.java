@@ -1,12 +1,12 @@
 package dev.lonja.web.tray;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.person.Viewer;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tray.FindingsDesk;
 import dev.lonja.desk.tray.HandOverDesk;
 import dev.lonja.desk.tray.TrayDesk;

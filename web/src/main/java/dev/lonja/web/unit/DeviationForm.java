@@ -1,6 +1,5 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -11,6 +10,7 @@ import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.unit.DeviationDesk;

@@ -1,9 +1,9 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.unit.UnitDesk;

@@ -1,8 +1,8 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.unit.UnitRefusal;
 import dev.lonja.desk.unit.UnitTableDesk;
 import dev.lonja.web.request.Problem;

@@ -1,8 +1,8 @@
 package dev.lonja.web.unitclass;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Outline;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.variant.ClassDesk;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.Problem;

@@ -1,9 +1,9 @@
 package dev.lonja.web.variant;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.store.fleet.VariantTasks;
 import dev.lonja.store.fleet.VariantTasks.Action;
 import dev.lonja.store.fleet.VariantTasks.Span;

@@ -1,6 +1,5 @@
 package dev.lonja.web.variant;
 
-import dev.lonja.core.text.Lengths;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -9,6 +8,7 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.variant.MakeUpDesk;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.web.request.Typed;

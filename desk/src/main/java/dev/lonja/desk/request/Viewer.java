@@ -1,4 +1,4 @@
-package dev.lonja.desk.person;
+package dev.lonja.desk.request;
 
 import java.util.Optional;
 import java.util.Set;

@@ -1,4 +1,4 @@
-package dev.lonja.desk.clock;
+package dev.lonja.desk.backup;
 
 import dev.lonja.desk.audit.Trail;
 import dev.lonja.store.LonjaStore;

@@ -1,6 +1,6 @@
-package dev.lonja.desk.audit;
+package dev.lonja.desk.person;
 
-import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.audit.Trail;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.audit.AuditLine;
 import dev.lonja.store.audit.AuditLog;
