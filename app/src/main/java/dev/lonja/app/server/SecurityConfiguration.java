@@ -16,8 +16,11 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
 /** Form sign-in, strict content policy, no page for strangers but those that lead in. */
@@ -73,6 +76,9 @@ class SecurityConfiguration {
                 logout
                     .logoutUrl("/sign-out")
                     .addLogoutHandler(handlers)
+                    .addLogoutHandler(
+                        new HeaderWriterLogoutHandler(
+                            new ClearSiteDataHeaderWriter(Directive.CACHE, Directive.STORAGE)))
                     .logoutSuccessUrl("/sign-in?left"))
         .exceptionHandling(exceptions -> exceptions.accessDeniedHandler(refusals))
         .headers(

@@ -2,6 +2,7 @@ package dev.lonja.app.server;
 
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
 
@@ -12,7 +13,7 @@ public final class Settings {
 
   /** What named proxies say of the visitor is believed, and nobody else's word. */
   public static Map<String, Object> ofProxy(String... addresses) {
-    return Map.of(
+    return encrypted(
         "server.forward-headers-strategy",
         "native",
         "server.tomcat.remoteip.remote-ip-header",
@@ -25,9 +26,9 @@ public final class Settings {
 
   /** TLS by a key and its certificate in a PKCS #12 file. */
   public static Map<String, Object> ofTls(Path keystore, String password) {
-    return Map.of(
+    return encrypted(
         "server.ssl.enabled",
-        true,
+        "true",
         "server.ssl.key-store",
         keystore.toAbsolutePath().toUri().toString(),
         "server.ssl.key-store-type",
@@ -36,5 +37,17 @@ public final class Settings {
         password,
         "server.ssl.enabled-protocols",
         "TLSv1.3,TLSv1.2");
+  }
+
+  /** Where the way is encrypted, cookies say by their name that they never went another one. */
+  private static Map<String, Object> encrypted(String... namesAndValues) {
+    Map<String, Object> settings = new HashMap<>();
+    settings.put("server.servlet.session.cookie.name", "__Host-lonja");
+    settings.put("server.servlet.session.cookie.secure", true);
+    settings.put("server.servlet.session.cookie.path", "/");
+    for (int i = 0; i < namesAndValues.length; i += 2) {
+      settings.put(namesAndValues[i], namesAndValues[i + 1]);
+    }
+    return settings;
   }
 }

@@ -44,6 +44,6 @@ class ProxyTest {
     assertThat(answer.headers().firstValue("Strict-Transport-Security").orElseThrow())
         .contains("max-age=31536000");
     assertThat(answer.headers().firstValue("Set-Cookie").orElseThrow())
-        .contains("Secure", "HttpOnly", "SameSite=Strict");
+        .contains("__Host-lonja=", "Secure", "HttpOnly", "SameSite=Strict");
   }
 }
