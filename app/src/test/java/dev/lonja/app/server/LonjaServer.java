@@ -20,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -39,6 +40,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   private final Content content;
   private Optional<Path> folder = Optional.empty();
+  private Optional<Path> original = Optional.empty();
   private Optional<ConfigurableApplicationContext> application = Optional.empty();
 
   /** What the store holds when the server starts. */
@@ -65,15 +67,40 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   /** A store nobody has set up yet. */
   public static LonjaServer empty() {
-    return new LonjaServer(Content.NOTHING, Map.of());
+    return empty(Map.of());
+  }
+
+  /** The same with further settings. */
+  public static LonjaServer empty(Map<String, Object> further) {
+    return new LonjaServer(Content.NOTHING, further);
+  }
+
+  /** On a copy of this store. */
+  public static LonjaServer on(Path database) {
+    LonjaServer server = empty();
+    server.original = Optional.of(database);
+    return server;
+  }
+
+  /** Starts it outside of a class of tests. */
+  public void start() throws IOException {
+    beforeAll(null);
+  }
+
+  /** Stops it, and its folder is gone. */
+  public void stop() {
+    afterAll(null);
   }
 
   @Override
-  public void beforeAll(ExtensionContext context) throws IOException {
+  public void beforeAll(@Nullable ExtensionContext context) throws IOException {
     Path data = Files.createTempDirectory("lonja-test");
     folder = Optional.of(data);
     if (content == Content.DEMO) {
       Files.copy(Demo.DATABASE, data.resolve(LonjaApplication.DATABASE));
+    }
+    if (original.isPresent()) {
+      Files.copy(original.get(), data.resolve(LonjaApplication.DATABASE));
     }
     Map<String, Object> settings = new HashMap<>(further);
     settings.put("lonja.data", data.toString());
@@ -85,7 +112,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
   }
 
   @Override
-  public void afterAll(ExtensionContext context) {
+  public void afterAll(@Nullable ExtensionContext context) {
     application.ifPresent(ConfigurableApplicationContext::close);
     folder.ifPresent(LonjaServer::delete);
   }

@@ -86,6 +86,7 @@ class TlsTest {
                 HttpResponse.BodyHandlers.ofString());
     assertThat(answer.statusCode()).isEqualTo(200);
     assertThat(answer.headers().firstValue("Strict-Transport-Security")).isPresent();
-    assertThat(answer.headers().firstValue("Set-Cookie").orElseThrow()).contains("__Host-lonja=", "Secure");
+    assertThat(answer.headers().firstValue("Set-Cookie").orElseThrow())
+        .contains("__Host-lonja=", "Secure");
   }
 }

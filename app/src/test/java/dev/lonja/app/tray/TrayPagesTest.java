@@ -9,7 +9,10 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.tray.Tray;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Trays over HTTP, each test on a tray of its own. */
 class TrayPagesTest {
@@ -234,5 +237,18 @@ class TrayPagesTest {
                         .mapToLong(line -> line.quantity().millionths())
                         .sum()
                     / 1_000_000);
+  }
+
+  /** Nobody lays a tray for a service in a hundred years, and nobody waits for one. */
+  @ParameterizedTest
+  @ValueSource(strings = {"2199-12-31", "2150-01-01"})
+  @Timeout(10)
+  void aDayFarAheadIsAnsweredAtOnce(String day) {
+    Visitor visitor = SERVER.signedInAs("storekeeper");
+    Visitor.Page page = visitor.get("/fleet/RT-03");
+    Map<String, String> fields = Visitor.filled(page.form("/trays/start"), Map.of("day", day));
+    assertThat(visitor.post("/trays/start", fields).path()).startsWith("/fleet/RT-03");
+    fields.put("day", "9999-12-31");
+    assertThat(visitor.post("/trays/start", fields).status()).isEqualTo(400);
   }
 }

@@ -269,7 +269,7 @@ public class FluidChoiceDesk {
               signature.why().orElseThrow(),
               sent.actor(),
               clock.now());
-      session.trays().setSignOff(line.id(), session.pours().add(signOff));
+      session.trays().setSignOff(line.id(), SignOffs.add(session, sent, signOff));
     }
     session.trays().touch(target.tray().id(), target.tray().version());
     return Outcome.done();

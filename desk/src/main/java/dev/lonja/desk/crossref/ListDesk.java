@@ -3,6 +3,7 @@ package dev.lonja.desk.crossref;
 import dev.lonja.core.crossref.Source;
 import dev.lonja.core.statementlist.ListCheck;
 import dev.lonja.core.text.SpreadsheetCell;
+import dev.lonja.desk.audit.Trail;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
@@ -12,6 +13,9 @@ import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.crossref.StatementList;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -44,6 +48,7 @@ public class ListDesk extends KeepersDesk {
   private final LonjaStore store;
   private final StoreClock clock;
   private final OnceOnly once;
+  private final Trail trail;
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(
           task -> {
@@ -53,10 +58,11 @@ public class ListDesk extends KeepersDesk {
           });
   private Optional<ListJob> job = Optional.empty();
 
-  public ListDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
+  public ListDesk(LonjaStore store, StoreClock clock, OnceOnly once, Trail trail) {
     this.store = store;
     this.clock = clock;
     this.once = once;
+    this.trail = trail;
   }
 
   /** Where a list stands. */
@@ -217,7 +223,8 @@ public class ListDesk extends KeepersDesk {
    * @param forSpreadsheet whether cells that would be read as formulas are made text; a list for
    *     machines has them as they are
    */
-  public void export(Writer target, boolean forSpreadsheet) {
+  public void export(Trail.By by, Writer target, boolean forSpreadsheet) {
+    trail.note(by, Matter.EXCHANGE, "cross-references", Deed.EXPORTED, Facts.NONE);
     store.read(
         session -> {
           session

@@ -169,7 +169,7 @@ public class TopUpDesk {
     }
 
     private Outcome write(Wish wish, Optional<SignOff> signOff) {
-      Optional<Long> signOffId = signOff.map(session.pours()::add);
+      Optional<Long> signOffId = signOff.map(s -> SignOffs.add(session, sent, s));
       long id =
           session
               .pours()

@@ -57,6 +57,10 @@ public class TrayDesk {
 
   private Outcome start(Session session, String unitCode, LocalDate day) {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
+    if (day.isAfter(fleet.horizon())) {
+      // nobody lays a tray that far ahead, and to plan to there would hold the store for long
+      return Outcome.refused(new TrayRefusal.NothingPlanned(unitCode, day));
+    }
     Optional<UnitPlan> plan =
         fleet.units().stream()
             .filter(unit -> unit.code().equals(unitCode))

@@ -1,6 +1,7 @@
 package dev.lonja.web.crossref;
 
 import dev.lonja.core.crossref.Source;
+import dev.lonja.desk.audit.Trail;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.ListDesk;
 import dev.lonja.desk.request.Outcome;
@@ -9,11 +10,13 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.Principal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -97,13 +100,17 @@ class ListController {
 
   @GetMapping(PATH + ".csv")
   void export(
-      @RequestParam(defaultValue = "false") boolean spreadsheet, HttpServletResponse response)
+      @RequestParam(defaultValue = "false") boolean spreadsheet,
+      Principal person,
+      HttpServletRequest request,
+      HttpServletResponse response)
       throws IOException {
     response.setContentType("text/csv");
     response.setCharacterEncoding(StandardCharsets.UTF_8.name());
     String name = spreadsheet ? "cross-references-spreadsheet.csv" : "cross-references.csv";
     response.setHeader("Content-Disposition", "attachment; filename=\"" + name + "\"");
-    desk.export(response.getWriter(), spreadsheet);
+    desk.export(
+        new Trail.By(person.getName(), request.getRemoteAddr()), response.getWriter(), spreadsheet);
   }
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
