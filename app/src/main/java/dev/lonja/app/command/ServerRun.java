@@ -1,6 +1,7 @@
 package dev.lonja.app.command;
 
 import dev.lonja.app.LonjaApplication;
+import dev.lonja.app.server.Settings;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -25,8 +26,7 @@ final class ServerRun {
     Map<String, Object> settings = new HashMap<>(reached);
     settings.put("lonja.data", data.toString());
     today.ifPresent(day -> settings.put("lonja.today", day.toString()));
-    SpringApplicationBuilder server =
-        new SpringApplicationBuilder(LonjaApplication.class).properties(settings);
-    (bench ? server.profiles("bench") : server).run();
+    SpringApplicationBuilder server = new SpringApplicationBuilder(LonjaApplication.class);
+    (bench ? server.profiles("bench") : server).run(Settings.words(settings));
   }
 }

@@ -50,4 +50,11 @@ public final class Settings {
     }
     return settings;
   }
+
+  /** As the words of a command line, which count before what the application brings along. */
+  public static String[] words(Map<String, Object> settings) {
+    return settings.entrySet().stream()
+        .map(setting -> "--" + setting.getKey() + "=" + setting.getValue())
+        .toArray(String[]::new);
+  }
 }

@@ -106,9 +106,11 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     settings.put("lonja.data", data.toString());
     settings.put("server.port", "0");
     settings.put("lonja.today", TODAY.toString());
-    SpringApplicationBuilder server =
-        new SpringApplicationBuilder(LonjaApplication.class).properties(settings);
-    application = Optional.of((content == Content.DEMO ? server.profiles("bench") : server).run());
+    SpringApplicationBuilder server = new SpringApplicationBuilder(LonjaApplication.class);
+    application =
+        Optional.of(
+            (content == Content.DEMO ? server.profiles("bench") : server)
+                .run(Settings.words(settings)));
   }
 
   @Override

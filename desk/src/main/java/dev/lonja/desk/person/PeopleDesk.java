@@ -23,6 +23,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
@@ -285,6 +286,10 @@ public class PeopleDesk {
 
   private static Facts facts(Set<Role> roles) {
     return Facts.of(
-        "roles", roles.stream().sorted().map(Role::name).collect(Collectors.joining(" ")));
+        "roles",
+        roles.stream()
+            .sorted()
+            .map(role -> role.name().toLowerCase(Locale.ROOT))
+            .collect(Collectors.joining(" ")));
   }
 }

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Says in words what a line of the audit keeps. */
@@ -16,6 +17,8 @@ public final class DeedWording {
 
   private static final Map<String, String> ENDINGS =
       Map.of("_l", ", L", "_nm", ", Nm", "_c", ", °C", "_id", " no.", "_on", " on");
+
+  private static final Pattern INSTANT = Pattern.compile("[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9:]{8}Z");
 
   private DeedWording() {}
 
@@ -71,13 +74,14 @@ public final class DeedWording {
   }
 
   private static String value(String value) {
+    if (INSTANT.matcher(value).matches()) {
+      return value.replace('T', ' ').replace("Z", " UTC");
+    }
+    boolean constant = value.contains("_") && value.equals(value.toUpperCase(Locale.ROOT));
     return switch (value) {
       case "true" -> "yes";
       case "false" -> "no";
-      default ->
-          value.equals(value.toUpperCase(Locale.ROOT)) && value.contains("_")
-              ? plain(value)
-              : value.replace("\n", " or ");
+      default -> constant ? plain(value) : value.replace("\n", " or ");
     };
   }
 

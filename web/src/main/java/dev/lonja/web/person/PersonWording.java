@@ -63,7 +63,7 @@ final class PersonWording {
         person.name().text(),
         person.roles().stream().sorted().map(PersonWording::word).collect(Collectors.joining(", ")),
         state(person),
-        person.canSignIn() ? "ready" : person.active() ? "attention" : "open",
+        person.canSignIn() ? "ready" : person.active() ? "note" : "open",
         String.join(", ", has));
   }
 
