@@ -233,4 +233,39 @@ class StoreFilesTest {
           .containsExactly(line);
     }
   }
+
+  /** What is begun elsewhere and ends in the middle leaves no half of a store. */
+  @Test
+  void aStoreIsMadeWholeOrNotAtAll() {
+    Path database = folder.resolve("lonja.db");
+    assertThatThrownBy(
+            () ->
+                StoreFiles.make(
+                    database,
+                    store -> {
+                      store.write(session -> session.requests().find("none"));
+                      throw new IllegalStateException("the power is gone");
+                    }))
+        .hasMessage("the power is gone");
+    assertThat(database).doesNotExist();
+    StoreFiles.make(database, store -> store.write(session -> true));
+    assertThat(StoreCheck.quick(database)).isEmpty();
+  }
+
+  /** A page of the file that is not what was written is told apart from a broken program. */
+  @Test
+  void damageIsToldWhenItIsRead() throws IOException {
+    Stores.example(folder).close();
+    Path database = folder.resolve("lonja.db");
+    try (LonjaStore store = LonjaStore.openToRead(database)) {
+      byte[] bytes = Files.readAllBytes(database);
+      // all but the first page, as a disk might lose it while the server runs
+      java.util.Arrays.fill(bytes, 4_096, bytes.length, (byte) 0x5A);
+      Files.write(database, bytes);
+      assertThatThrownBy(() -> store.read(session -> session.items().all()))
+          .isInstanceOfSatisfying(
+              StoreTrouble.class,
+              trouble -> assertThat(trouble.kind()).isEqualTo(StoreTrouble.Kind.DAMAGED));
+    }
+  }
 }

@@ -117,6 +117,21 @@ class EveryPageTest {
     }
   }
 
+  /** What only an administrator sees, and what everybody sees of themselves. */
+  @Test
+  void thePagesOfTheAdministratorPassItToo() {
+    Page page = BROWSER.signedInAs("administrator", SERVER.url(), 1280, 800);
+    for (String path :
+        List.of("/setup/people", "/setup/people/1", "/setup/backups", "/setup/audit", "/me")) {
+      page.setViewportSize(1280, 800);
+      page.navigate(SERVER.url() + path);
+      assertThat(violations(page)).as(path).isEmpty();
+      page.setViewportSize(390, 800);
+      Object wide = page.evaluate("document.documentElement.scrollWidth");
+      assertThat((Integer) wide).as(path + " at 390").isLessThanOrEqualTo(390);
+    }
+  }
+
   @Test
   @Tag("long")
   void everyPageHasEnoughContrast() {

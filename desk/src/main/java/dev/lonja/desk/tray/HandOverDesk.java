@@ -21,6 +21,7 @@ import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -28,6 +29,9 @@ import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
@@ -51,12 +55,22 @@ public class HandOverDesk extends KeepersDesk {
   private final LonjaStore store;
   private final OnceOnly once;
   private final StoreClock clock;
+  private final Receiver receiver;
 
-  public HandOverDesk(LonjaStore store, OnceOnly once, StoreClock clock) {
+  public HandOverDesk(LonjaStore store, OnceOnly once, StoreClock clock, Receiver receiver) {
     this.store = store;
     this.once = once;
     this.clock = clock;
+    this.receiver = receiver;
   }
+
+  /**
+   * Who takes a tray.
+   *
+   * @param who their name, or what their badge says
+   * @param pin by which they sign; empty if they do not
+   */
+  public record Taker(String who, String pin) {}
 
   /** The meters that are read when a tray is handed over; empty if it is not open. */
   public Optional<List<MeterStanding>> meters(TrayId trayId) {
@@ -77,11 +91,12 @@ public class HandOverDesk extends KeepersDesk {
    * Hands a tray over.
    *
    * @param version of the tray when the form was shown
+   * @param to who takes it
    * @param meters what each of {@link #meters} shows
    */
   @Allowed.ToKeepStore
   public Outcome handOver(
-      Sent sent, TrayId trayId, long version, String mechanic, Map<MeterId, MeterValue> meters) {
+      Sent sent, TrayId trayId, long version, Taker to, Map<MeterId, MeterValue> meters) {
     return once.run(
         sent,
         session ->
@@ -89,8 +104,34 @@ public class HandOverDesk extends KeepersDesk {
                 .trays()
                 .byId(trayId)
                 .filter(Tray::isOpen)
-                .map(tray -> new HandOver(session, tray, sent).run(version, mechanic, meters))
+                .map(tray -> handOver(session, sent, tray, version, to, meters))
                 .orElseGet(() -> Outcome.refused(new TrayRefusal.NotOpen())));
+  }
+
+  private Outcome handOver(
+      Session session,
+      Sent sent,
+      Tray tray,
+      long version,
+      Taker to,
+      Map<MeterId, MeterValue> meters) {
+    Optional<Receiver.Known> known = receiver.read(session, to.who(), to.pin());
+    if (known.isEmpty()) {
+      return Outcome.refused(new TrayRefusal.NotTheirPin(to.who()));
+    }
+    if (known.get().signed()) {
+      session
+          .audit()
+          .add(
+              sent.line(
+                  clock.now(),
+                  Matter.TRAY,
+                  tray.number(),
+                  Deed.SIGNED,
+                  Facts.NONE,
+                  Facts.of("taken_by", known.get().name())));
+    }
+    return new HandOver(session, tray, sent).run(version, known.get().name(), meters);
   }
 
   /**

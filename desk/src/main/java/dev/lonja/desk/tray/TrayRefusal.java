@@ -55,6 +55,9 @@ public sealed interface TrayRefusal extends Refusal {
   /** Somebody changed the tray since its page was shown. */
   record Changed() implements TrayRefusal {}
 
+  /** The PIN is not that of who takes the tray, or there were too many wrong ones. */
+  record NotTheirPin(String who) implements TrayRefusal {}
+
   /** Not every line is laid. */
   record NotAllLaid() implements TrayRefusal {}
 

@@ -11,6 +11,7 @@ import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.SensibleDay;
 import dev.lonja.core.statementlist.KnownParts;
 import dev.lonja.core.statementlist.ListCheck;
 import dev.lonja.core.statementlist.ListProblem;
@@ -230,7 +231,12 @@ public final class StatementList {
         return origin.saidOn();
       }
       try {
-        return LocalDate.parse(text);
+        LocalDate day = LocalDate.parse(text);
+        if (SensibleDay.is(day)) {
+          return day;
+        }
+        refuse("said_on", text, "a date " + SensibleDay.ALLOWED);
+        return origin.saidOn();
       } catch (DateTimeException e) {
         refuse("said_on", text, "a date as YYYY-MM-DD");
         return origin.saidOn();

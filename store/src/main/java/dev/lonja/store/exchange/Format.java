@@ -11,6 +11,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.MonthDay;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
@@ -148,7 +149,10 @@ record Format<T>(
     return new Format<>(
         "datetime",
         "an instant as YYYY-MM-DDThh:mm:ssZ",
-        cell -> attempt(() -> Instant.parse(cell)).filter(at -> at.getNano() == 0),
+        cell ->
+            attempt(() -> Instant.parse(cell))
+                .filter(at -> at.getNano() == 0)
+                .filter(at -> SensibleDay.is(LocalDate.ofInstant(at, ZoneOffset.UTC))),
         Object::toString);
   }
 

@@ -20,7 +20,7 @@ import java.util.Optional;
  *
  * @param version of the tray when the form was shown
  */
-record HandOverForm(long version, String mechanic) {
+record HandOverForm(long version, String mechanic, String pin) {
 
   private static final int LONGEST_NAME = Lengths.NAME;
 
@@ -40,6 +40,13 @@ record HandOverForm(long version, String mechanic) {
               meter.file().meter().measure())
           .ifPresent(value -> shown.put(meterId, value));
     }
-    return typed.all(() -> desk.handOver(sent, id, version, to.orElseThrow(), shown));
+    return typed.all(
+        () ->
+            desk.handOver(
+                sent,
+                id,
+                version,
+                new HandOverDesk.Taker(to.orElseThrow(), pin == null ? "" : pin),
+                shown));
   }
 }

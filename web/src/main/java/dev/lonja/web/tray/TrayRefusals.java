@@ -92,6 +92,14 @@ public final class TrayRefusals {
                       "The tray has changed since this form was shown; what is on it now stands"
                           + " above. Look it through and hand over again."))
           .when(
+              TrayRefusal.NotTheirPin.class,
+              not ->
+                  new Problem(
+                      "pin",
+                      "That is not the PIN of \""
+                          + not.who()
+                          + "\", or there were too many wrong ones; then wait a minute."))
+          .when(
               TrayRefusal.NotAllLaid.class,
               not -> Problem.ofWhole("Not every line is laid. Lay the rest, or leave it out."))
           .when(
