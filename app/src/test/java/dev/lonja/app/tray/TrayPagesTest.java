@@ -4,15 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.person.PersonId;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.tray.Tray;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** Trays over HTTP, each test on a tray of its own. */
 class TrayPagesTest {
@@ -109,7 +113,15 @@ class TrayPagesTest {
     Visitor.Page undo = visitor.get(tray.path());
     Visitor.Page noReason = visitor.submit(undo.form("/undo"), Map.of("reason", " "));
     assertThat(noReason.words()).contains("The reason is missing.");
-    Visitor.Page undone = visitor.submit(undo.form("/undo"), Map.of("reason", "was FL-1"));
+    onlyOneEuroAlone(true);
+    Visitor.Page alone = visitor.submit(undo.form("/undo"), Map.of("reason", "was FL-1"));
+    assertThat(alone.words()).contains("above 1.00 EUR a second person signs");
+    assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before.minus(Quantity.pieces(1)));
+    Visitor.Page undone =
+        visitor.submit(
+            alone.form("/undo"),
+            Map.of("reason", "was FL-1", "secondPerson", "administrator", "pin", "4711"));
+    onlyOneEuroAlone(false);
     assertThat(undone.text(".title")).contains("0 of 3 laid");
     assertThat(SERVER.onHand("NT 20 611")).isEqualTo(before);
     assertThat(
@@ -237,6 +249,21 @@ class TrayPagesTest {
                         .mapToLong(line -> line.quantity().millionths())
                         .sum()
                     / 1_000_000);
+  }
+
+  /** Above one euro the administrator signs as the second person, or nobody does. */
+  private static void onlyOneEuroAlone(boolean so) {
+    String pin = new BCryptPasswordEncoder(4).encode("4711");
+    PersonId admin = SERVER.personId("administrator");
+    SERVER
+        .store()
+        .write(
+            session -> {
+              Money one = new Money(100, session.settings().currency());
+              session.settings().setMostAlone(so ? Optional.of(one) : Optional.empty());
+              session.people().setPin(admin, Optional.of(pin));
+              return true;
+            });
   }
 
   /** Nobody lays a tray for a service in a hundred years, and nobody waits for one. */

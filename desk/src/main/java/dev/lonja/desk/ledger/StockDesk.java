@@ -241,7 +241,8 @@ public class StockDesk extends KeepersDesk {
             ? booked.lines().stream()
                 .map(MovementLine::value)
                 .reduce(Money::plus)
-                .flatMap(value -> second.refusal(session, sent, value, itemId, signature))
+                .flatMap(
+                    value -> second.refusal(session, sent, value, Matter.ITEM, itemId, signature))
             : Optional.empty();
     return refusal
         .<Outcome>map(Outcome::refused)

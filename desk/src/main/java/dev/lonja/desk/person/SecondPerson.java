@@ -45,10 +45,10 @@ public class SecondPerson {
    * Whether something may be done; that a second person signed is noted.
    *
    * @param value what it is worth, below or above zero
-   * @param subject the item that it is about
+   * @param about what it is about, and {@code subject} which
    */
   public Optional<SecondRefusal> refusal(
-      Session session, Sent sent, Money value, Object subject, Signature signature) {
+      Session session, Sent sent, Money value, Matter about, Object subject, Signature signature) {
     Optional<Money> most = session.settings().mostAlone();
     if (most.filter(value.abs()::isMoreThan).isEmpty()) {
       return Optional.empty();
@@ -86,7 +86,7 @@ public class SecondPerson {
         .add(
             sent.line(
                 clock.now(),
-                Matter.ITEM,
+                about,
                 subject,
                 Deed.SIGNED,
                 Facts.NONE,

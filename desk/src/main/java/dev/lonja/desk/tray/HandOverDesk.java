@@ -4,12 +4,14 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.tray.TrayId;
@@ -22,6 +24,7 @@ import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.Receiver;
+import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -56,12 +59,15 @@ public class HandOverDesk extends KeepersDesk {
   private final OnceOnly once;
   private final StoreClock clock;
   private final Receiver receiver;
+  private final SecondPerson second;
 
-  public HandOverDesk(LonjaStore store, OnceOnly once, StoreClock clock, Receiver receiver) {
+  public HandOverDesk(
+      LonjaStore store, OnceOnly once, StoreClock clock, Receiver receiver, SecondPerson second) {
     this.store = store;
     this.once = once;
     this.clock = clock;
     this.receiver = receiver;
+    this.second = second;
   }
 
   /**
@@ -154,22 +160,33 @@ public class HandOverDesk extends KeepersDesk {
         });
   }
 
-  /** Undoes a hand-over by correcting movements; the tray is open again with nothing laid. */
+  /**
+   * Undoes a hand-over by correcting movements; the tray is open again with nothing laid.
+   *
+   * @param signature of a second person, where what comes back is worth more than one may put right
+   */
   @Allowed.ToKeepStore
-  public Outcome undo(Sent sent, TrayId trayId, long version, String reason) {
-    return once.run(sent, session -> undo(session, trayId, version, reason, sent));
+  public Outcome undo(
+      Sent sent, TrayId trayId, long version, String reason, SecondPerson.Signature signature) {
+    return once.run(
+        sent,
+        session -> {
+          Tray tray = session.trays().byId(trayId).orElseThrow();
+          if (tray.state() != Tray.State.HANDED_OVER || !session.trays().reopen(trayId, version)) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          return undo(session, sent, tray, reason, signature);
+        });
   }
 
-  private Outcome undo(Session session, TrayId trayId, long version, String reason, Sent sent) {
-    Tray tray = session.trays().byId(trayId).orElseThrow();
-    if (tray.state() != Tray.State.HANDED_OVER || !session.trays().reopen(trayId, version)) {
-      return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
-    }
-    session.trays().unlayAll(trayId);
-    session.services().withdrawOfTray(trayId, reason, sent.actor(), clock.now());
-    session.records().withdrawFillsOf(trayId, reason, sent.actor(), clock.now());
+  private Outcome undo(
+      Session session, Sent sent, Tray tray, String reason, SecondPerson.Signature signature) {
+    session.trays().unlayAll(tray.id());
+    session.services().withdrawOfTray(tray.id(), reason, sent.actor(), clock.now());
+    session.records().withdrawFillsOf(tray.id(), reason, sent.actor(), clock.now());
     Posting posting = posting(tray, sent, reason);
     int lineNo = 1;
+    Money value = Money.zero(session.settings().currency());
     for (Map.Entry<ItemId, List<PastMovement>> issues :
         new TreeMap<>(session.ledger().issuesOf(tray.number())).entrySet()) {
       for (PastMovement issue : issues.getValue()) {
@@ -181,9 +198,25 @@ public class HandOverDesk extends KeepersDesk {
         if (written instanceof Outcome.Refused) {
           return written;
         }
+        value =
+            ((Booking.Booked) booking)
+                .lines().stream().map(MovementLine::value).reduce(value, Money::plus);
       }
     }
-    return Outcome.done();
+    session
+        .audit()
+        .add(
+            sent.line(
+                clock.now(),
+                Matter.TRAY,
+                tray.number(),
+                Deed.CORRECTED,
+                Facts.NONE,
+                Facts.of("reason", reason).with("value", value.exactText())));
+    return second
+        .refusal(session, sent, value, Matter.TRAY, tray.number(), signature)
+        .<Outcome>map(Outcome::refused)
+        .orElseGet(Outcome::done);
   }
 
   private Posting posting(Tray tray, Sent sent, String reason) {

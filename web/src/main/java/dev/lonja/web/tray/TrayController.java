@@ -4,6 +4,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.request.Viewer;
@@ -205,7 +206,16 @@ class TrayController {
     return next(
         typed
             .text("reason", "The reason", reason, LONGEST_REASON)
-            .map(why -> handOvers.undo(sent, id, version, why)),
+            .map(
+                why ->
+                    handOvers.undo(
+                        sent,
+                        id,
+                        version,
+                        why,
+                        new SecondPerson.Signature(
+                            fields.getOrDefault("secondPerson", ""),
+                            fields.getOrDefault("pin", "")))),
         typed,
         new Page(id, person, session, fields),
         model);

@@ -10,6 +10,7 @@ import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.meter.ReadingWording;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
+import dev.lonja.web.sign.PersonProblems;
 
 /** Why nothing was done to a tray, in words. */
 public final class TrayRefusals {
@@ -111,6 +112,7 @@ public final class TrayRefusals {
   public static final RefusalWording WORDS =
       RefusalWording.of(TrayRefusal.class, REFUSED)
           .and(LedgerWording.at("back"))
+          .and(PersonProblems.SECOND)
           .and(RefusalWording.of(ReadingRefusal.class, TrayRefusals::reading));
 
   private TrayRefusals() {}
