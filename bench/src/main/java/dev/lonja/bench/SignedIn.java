@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.net.HttpURLConnection;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -75,7 +76,10 @@ final class SignedIn {
   }
 
   private static Optional<String> sessionOf(HttpURLConnection connection) {
-    return Optional.ofNullable(connection.getHeaderField("Set-Cookie"))
-        .map(header -> header.substring(0, header.indexOf(';')));
+    // the device is remembered by another cookie
+    return connection.getHeaderFields().getOrDefault("Set-Cookie", List.of()).stream()
+        .filter(header -> header.startsWith("lonja="))
+        .map(header -> header.substring(0, header.indexOf(';')))
+        .findFirst();
   }
 }
