@@ -51,6 +51,17 @@ class BackupPageTest {
     assertThat(administrator.get("/setup/backups/..%2Flonja.db").status()).isBetween(400, 404);
   }
 
+  /** The same form sent twice makes one copy. */
+  @Test
+  void aFormThatComesTwiceMakesOneCopy() {
+    Visitor.Page page = administrator.get("/setup/backups");
+    int before = page.document().select("tbody tr").size();
+    administrator.submit(page.form("/setup/backups"), Map.of());
+    administrator.submit(page.form("/setup/backups"), Map.of());
+    assertThat(administrator.get("/setup/backups").document().select("tbody tr"))
+        .hasSize(before + 1);
+  }
+
   @Test
   void aFolderThatCannotBeWrittenToIsSaid() throws IOException {
     made();

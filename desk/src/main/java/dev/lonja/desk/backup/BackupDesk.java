@@ -14,6 +14,7 @@ import dev.lonja.store.backup.Copy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /** The copies of the store, for whoever answers for them. */
@@ -61,10 +62,12 @@ public class BackupDesk {
   /** Makes a copy now. */
   @Allowed.ToAdminister
   public Outcome make(Sent sent) {
-    // first whether it was asked before: a copy is made outside of the transaction that notes it
-    Outcome fresh = once.run(sent, session -> Outcome.done());
-    if (fresh instanceof Outcome.Refused) {
-      return fresh;
+    // a copy is made outside of the transaction that notes the request, so a mark of this very call
+    // tells it from one that was carried out before
+    String mark = UUID.randomUUID().toString();
+    Outcome noted = once.run(sent, session -> Outcome.done(mark));
+    if (!noted.equals(Outcome.done(mark))) {
+      return noted;
     }
     return keeper
         .make(new Trail.By(sent.actor(), sent.origin()))

@@ -1,6 +1,5 @@
 package dev.lonja.desk.person;
 
-import dev.lonja.core.person.PersonId;
 import dev.lonja.store.Session;
 import dev.lonja.store.person.Person;
 import java.util.Optional;
@@ -13,12 +12,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class Receiver {
 
-  private final Secrets secrets;
-  private final Tries tries;
+  private final Pins pins;
 
-  public Receiver(Secrets secrets, Tries tries) {
-    this.secrets = secrets;
-    this.tries = tries;
+  public Receiver(Pins pins) {
+    this.pins = pins;
   }
 
   /**
@@ -35,30 +32,13 @@ public class Receiver {
    * @param pin empty if nobody signs
    */
   public Optional<Known> read(Session session, String who, String pin) {
-    Optional<Person> person =
-        session
-            .people()
-            .byName(who)
-            .or(() -> session.people().byBadge(Secrets.digest(who)))
-            .filter(Person::active);
+    Optional<Person> person = pins.person(session, who);
     String name = person.map(p -> p.name().text()).orElse(who);
     if (pin.isBlank()) {
       return Optional.of(new Known(name, false));
     }
-    String key = "pin " + person.map(Person::id).map(PersonId::toString).orElse("of nobody");
-    if (tries.mustWait(key)) {
-      return Optional.empty();
-    }
-    boolean theirs =
-        person
-            .flatMap(p -> p.secrets().pin())
-            .filter(hash -> secrets.matches(pin.strip(), hash))
-            .isPresent();
-    if (!theirs) {
-      tries.wrong(key, 0);
-      return Optional.empty();
-    }
-    tries.right(key);
-    return Optional.of(new Known(name, true));
+    return pins.check(person, pin) == Pins.Answer.THEIRS
+        ? Optional.of(new Known(name, true))
+        : Optional.empty();
   }
 }

@@ -22,13 +22,11 @@ public class SecondPerson {
 
   private static final Set<Role> MAY_SIGN = Set.of(Role.STOREKEEPER, Role.ADMINISTRATOR);
 
-  private final Secrets secrets;
-  private final Tries tries;
+  private final Pins pins;
   private final StoreClock clock;
 
-  public SecondPerson(Secrets secrets, Tries tries, StoreClock clock) {
-    this.secrets = secrets;
-    this.tries = tries;
+  public SecondPerson(Pins pins, StoreClock clock) {
+    this.pins = pins;
     this.clock = clock;
   }
 
@@ -57,26 +55,15 @@ public class SecondPerson {
       return Optional.of(new SecondRefusal.NeedsSecond(value.abs(), most.get()));
     }
     Optional<Person> second =
-        session
-            .people()
-            .byName(signature.who())
-            .or(() -> session.people().byBadge(Secrets.digest(signature.who())))
-            .filter(Person::active)
+        pins.person(session, signature.who())
             .filter(person -> person.roles().stream().anyMatch(MAY_SIGN::contains));
-    String key = "pin " + second.map(Person::id).map(String::valueOf).orElse("of nobody");
-    if (tries.mustWait(key)) {
-      return Optional.of(new SecondRefusal.MustWait());
+    Pins.Answer answer = pins.check(second, signature.pin());
+    if (answer != Pins.Answer.THEIRS) {
+      return Optional.of(
+          answer == Pins.Answer.MUST_WAIT
+              ? new SecondRefusal.MustWait()
+              : new SecondRefusal.NotTheirs());
     }
-    boolean theirs =
-        second
-            .flatMap(person -> person.secrets().pin())
-            .filter(hash -> secrets.matches(signature.pin().strip(), hash))
-            .isPresent();
-    if (!theirs) {
-      tries.wrong(key, 0);
-      return Optional.of(new SecondRefusal.NotTheirs());
-    }
-    tries.right(key);
     String name = second.orElseThrow().name().text();
     if (name.equals(sent.actor())) {
       return Optional.of(new SecondRefusal.SamePerson());

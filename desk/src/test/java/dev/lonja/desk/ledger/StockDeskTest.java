@@ -16,6 +16,7 @@ import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.Cage;
+import dev.lonja.desk.person.Pins;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.person.SecondRefusal;
 import dev.lonja.desk.person.Secrets;
@@ -56,7 +57,7 @@ class StockDeskTest {
   private final Secrets secrets = new Secrets(new BCryptPasswordEncoder(4));
 
   private SecondPerson second() {
-    return new SecondPerson(secrets, new Tries(cage.clock()), cage.clock());
+    return new SecondPerson(new Pins(secrets, new Tries(cage.clock())), cage.clock());
   }
 
   private static BigDecimal amount(String text) {

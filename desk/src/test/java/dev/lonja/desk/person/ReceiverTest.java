@@ -23,7 +23,7 @@ class ReceiverTest {
 
   @BeforeEach
   void anaHasABadgeAndAPin() {
-    receiver = new Receiver(secrets, new Tries(cage.clock()));
+    receiver = new Receiver(new Pins(secrets, new Tries(cage.clock())));
     cage.write(
         session -> {
           PersonId ana = session.people().add(new PersonName("Ana Sol"), Set.of(Role.WORKSHOP));
