@@ -10,6 +10,7 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.StoreFiles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.CookieManager;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
@@ -50,6 +52,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
   }
 
   private final Map<String, Object> further;
+  private final Map<String, CookieManager> sessions = new ConcurrentHashMap<>();
 
   private LonjaServer(Content content, Map<String, Object> further) {
     this.content = content;
@@ -152,9 +155,17 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     }
   }
 
-  /** Someone with a browser who has signed in to the demo. */
+  /**
+   * Someone who is signed in to the demo. The tests of a class share one session a person, since a
+   * password takes its time on purpose.
+   */
   public Visitor signedInAs(String name) {
-    Visitor visitor = new Visitor(url());
+    return new Visitor(url(), sessions.computeIfAbsent(name, n -> newlySignedInAs(n).cookies()));
+  }
+
+  /** The same with a session of their own, for tests that are about sessions. */
+  public Visitor newlySignedInAs(String name) {
+    Visitor visitor = stranger();
     visitor.signIn(name, DemoStore.PASSWORD);
     return visitor;
   }

@@ -22,12 +22,8 @@ import org.jsoup.nodes.FormElement;
 public final class Visitor {
 
   private final String base;
-  private final CookieManager cookies = new CookieManager();
-  private final HttpClient client =
-      HttpClient.newBuilder()
-          .cookieHandler(cookies)
-          .followRedirects(HttpClient.Redirect.NORMAL)
-          .build();
+  private final CookieManager cookies;
+  private final HttpClient client;
 
   /** What came back, after redirects. */
   public record Page(int status, String path, HttpResponse<String> response, Document document) {
@@ -60,7 +56,20 @@ public final class Visitor {
   private boolean saysWhere;
 
   public Visitor(String base) {
+    this(base, new CookieManager());
+  }
+
+  /**
+   * @param cookies kept from here on, and maybe shared with others
+   */
+  Visitor(String base, CookieManager cookies) {
     this.base = base;
+    this.cookies = cookies;
+    this.client =
+        HttpClient.newBuilder()
+            .cookieHandler(cookies)
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
   }
 
   /** From now on the visitor says with each request that it comes from a page of this site. */

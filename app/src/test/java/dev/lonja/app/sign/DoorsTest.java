@@ -40,7 +40,7 @@ class DoorsTest {
 
   private static String cookie(String name) {
     return "Cookie: "
-        + SERVER.signedInAs(name).cookies().getCookieStore().getCookies().stream()
+        + SERVER.newlySignedInAs(name).cookies().getCookieStore().getCookies().stream()
             .filter(cookie -> cookie.getName().equals("lonja"))
             .findFirst()
             .orElseThrow();
@@ -98,7 +98,7 @@ class DoorsTest {
 
   @Test
   void nothingOfARefusedListStays() throws IOException {
-    Visitor keeper = SERVER.signedInAs("storekeeper");
+    Visitor keeper = SERVER.newlySignedInAs("storekeeper");
     List<Path> before = lists();
     keeper.upload(
         keeper.get("/find/lists").form("/find/lists"),
@@ -134,7 +134,7 @@ class DoorsTest {
 
   @Test
   void aListForASpreadsheetHoldsNoFormulas() {
-    Visitor keeper = SERVER.signedInAs("storekeeper");
+    Visitor keeper = SERVER.newlySignedInAs("storekeeper");
     assertThat(keeper.get("/find/lists.csv?spreadsheet=true").response().headers().map())
         .extractingByKey("content-disposition")
         .asString()

@@ -22,7 +22,7 @@ class PeopleTest {
 
   @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
 
-  private final Visitor administrator = SERVER.signedInAs("administrator");
+  private final Visitor administrator = SERVER.newlySignedInAs("administrator");
 
   /** Adds someone with a role and lets them set a password; answers the path of their page. */
   private String newPerson(String name, String role) {

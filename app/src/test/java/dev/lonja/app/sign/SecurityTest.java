@@ -35,7 +35,7 @@ class SecurityTest {
 
   @Test
   void theContentPolicyAllowsOwnFilesOnly() {
-    Visitor.Page page = SERVER.signedInAs("storekeeper").get("/");
+    Visitor.Page page = SERVER.newlySignedInAs("storekeeper").get("/");
     assertThat(page.response().headers().firstValue("Content-Security-Policy"))
         .contains(
             "default-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; "
@@ -58,7 +58,7 @@ class SecurityTest {
 
   @Test
   void aFormWithoutItsTokenIsRefused() {
-    Visitor visitor = SERVER.signedInAs("storekeeper");
+    Visitor visitor = SERVER.newlySignedInAs("storekeeper");
     Visitor.Page answer =
         visitor.post("/items/1/issue", Map.of("requestKey", "abcdefgh", "quantity", "1"));
     assertThat(answer.status()).isEqualTo(403);
@@ -68,9 +68,9 @@ class SecurityTest {
   @Test
   void auditorsAndBuyersReadAndDoNotBook() {
     for (String name : List.of("auditor", "administrator")) {
-      assertThat(SERVER.signedInAs(name).get("/book").status()).isEqualTo(200);
+      assertThat(SERVER.newlySignedInAs(name).get("/book").status()).isEqualTo(200);
     }
-    Visitor auditor = SERVER.signedInAs("auditor");
+    Visitor auditor = SERVER.newlySignedInAs("auditor");
     Visitor.Page item = auditor.get("/items/1");
     assertThat(item.hasForm("/issue")).isFalse();
     Visitor.Page refused =
@@ -90,7 +90,7 @@ class SecurityTest {
   /** The workshop has its trays and the machines, not the store's plans and books. */
   @Test
   void theWorkshopSeesItsOwnTraysOnly() {
-    Visitor workshop = SERVER.signedInAs("workshop");
+    Visitor workshop = SERVER.newlySignedInAs("workshop");
     assertThat(workshop.get("/").path()).isEqualTo("/trays");
     assertThat(workshop.get("/trays").words()).contains("No tray is open");
     assertThat(workshop.get("/trays/1").status()).isEqualTo(404);
@@ -102,7 +102,7 @@ class SecurityTest {
 
   @Test
   void signingOutEndsTheSession() {
-    Visitor visitor = SERVER.signedInAs("storekeeper");
+    Visitor visitor = SERVER.newlySignedInAs("storekeeper");
     Visitor.Page out = visitor.submit(visitor.get("/").form("/sign-out"), Map.of());
     assertThat(out.words()).contains("You have signed out");
     assertThat(visitor.get("/fleet").path()).isEqualTo("/sign-in");
@@ -110,7 +110,7 @@ class SecurityTest {
 
   @Test
   void aPageThatIsNotThereSaysSo() {
-    Visitor visitor = SERVER.signedInAs("storekeeper");
+    Visitor visitor = SERVER.newlySignedInAs("storekeeper");
     assertThat(visitor.get("/items/99999").status()).isEqualTo(404);
     assertThat(visitor.get("/fleet/XX-1").words()).contains("There is no such page");
     assertThat(visitor.get("/trays/99999").status()).isEqualTo(404);

@@ -33,7 +33,7 @@ class SessionOverTest {
   @Test
   void whatWasTypedIsKeptAndSentAgainAfterTheSignIn() {
     Quantity before = SERVER.onHand(CLAMP);
-    Visitor visitor = SERVER.signedInAs("storekeeper").fromHere();
+    Visitor visitor = SERVER.newlySignedInAs("storekeeper").fromHere();
     Visitor.Page over = sentTooLate(visitor);
     assertThat(over.status()).isEqualTo(401);
     assertThat(over.words()).contains("What you sent is kept; nothing of it was done yet.");
@@ -55,7 +55,7 @@ class SessionOverTest {
   @Test
   void nobodyElseSendsIt() {
     Quantity before = SERVER.onHand(CLAMP);
-    Visitor visitor = SERVER.signedInAs("storekeeper").fromHere();
+    Visitor visitor = SERVER.newlySignedInAs("storekeeper").fromHere();
     Visitor.Page over = sentTooLate(visitor);
     Visitor.Page again =
         visitor.submit(

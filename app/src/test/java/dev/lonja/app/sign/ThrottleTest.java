@@ -40,7 +40,7 @@ class ThrottleTest {
   /** Others may guess as they like: where somebody has signed in before they still get in. */
   @Test
   void nobodyIsLockedOutOnTheirOwnDevice() {
-    Visitor own = SERVER.signedInAs("administrator");
+    Visitor own = SERVER.newlySignedInAs("administrator");
     own.submit(own.get("/").form("/sign-out"), Map.of());
     Visitor stranger = SERVER.stranger();
     for (int i = 0; i < 5; i++) {
