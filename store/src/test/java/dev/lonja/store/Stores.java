@@ -8,6 +8,8 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 
 /** Stores on real SQLite files for tests. */
 public final class Stores {
@@ -38,6 +40,21 @@ public final class Stores {
     } catch (SQLException e) {
       throw new IllegalStateException(e.getMessage(), e);
     }
+  }
+
+  /** The first column of what a question is answered with. */
+  public static List<String> texts(Path file, String question) {
+    List<String> texts = new ArrayList<>();
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = connection.createStatement();
+        ResultSet answer = statement.executeQuery(question)) {
+      while (answer.next()) {
+        texts.add(answer.getString(1));
+      }
+    } catch (SQLException e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    }
+    return texts;
   }
 
   /** Runs statements on any file, which is made if need be. */

@@ -177,7 +177,7 @@ class ItemFormTest {
   @Test
   void binsAndSuppliersAreHeldAgainstEachOther() {
     assertThat(withSupplier("-1").words())
-        .contains("The price of Nobody is -1; allowed is more than 0");
+        .contains("The price of Nobody is -1; allowed is 0 to 1000000.");
     assertThat(withSupplier("3.20").words())
         .contains("should hold at least 8, which is more than its most, 6")
         .contains("There is no supplier \"Nobody\".");

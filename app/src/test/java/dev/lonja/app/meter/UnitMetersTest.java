@@ -53,7 +53,7 @@ class UnitMetersTest {
         "|0|broken|The old meter's last reading is missing. If it cannot be read any more, write the last accepted one, 8,940 h",
         "100|0|broken|100 h is below the last accepted reading, 8,940 h on 2027-03-15.",
         "9999|0|broken|9,999 h would be more than 24 h a day since",
-        "8940|-1|broken|The new meter's first reading is -1; allowed is 0 to 9,999,999.",
+        "8940|-1|broken|The new meter's first reading is -1; allowed is 0 to 10000000.",
         "8940||broken|The new meter's first reading is missing.",
         "8940|0||The reason is missing."
       })

@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.quantity.Money;
+import java.util.Currency;
 import java.util.Map;
+import java.util.Optional;
 import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /**
  * Topping up RT-04, a Corvane 5.1. Its sump takes 11.00 L without the filter, so 1.10 L of other
@@ -75,6 +79,34 @@ class TopUpPageTest {
             Map.of("why", "it was RT-05"));
     assertThat(back.words()).doesNotContain("800 mL of Sundrel Sereno");
     assertThat(visitor.get(item).words()).contains("it was RT-05");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /** 0.30 L of an oil at some euro a litre is worth more than ten cents. */
+  @Test
+  void aSecondPersonSignsForPuttingBackWhatIsWorthMore() {
+    SERVER
+        .store()
+        .write(
+            session -> {
+              Currency currency = session.settings().currency();
+              session.settings().setMostAlone(Optional.of(new Money(10, currency)));
+              session
+                  .people()
+                  .setPin(
+                      SERVER.personId("administrator"),
+                      Optional.of(new BCryptPasswordEncoder(4).encode("4711")));
+              return true;
+            });
+    Visitor.Page done = add(sump("Engine sump"), "0.3", "SE 15-5", "", "");
+    FormElement form = (FormElement) done.document().select("li:contains(300 mL) form").first();
+    Visitor.Page refused = visitor.submit(form, Map.of("why", "it was RT-05"));
+    assertThat(refused.words()).contains("above 0.10 EUR a second person signs", "300 mL");
+    FormElement again = (FormElement) refused.document().select("li:contains(300 mL) form").first();
+    assertThat(again.select("input[name=why]").val()).isEqualTo("it was RT-05");
+    Visitor.Page back =
+        visitor.submit(again, Map.of("secondPerson", "administrator", "pin", "4711"));
+    assertThat(back.words()).doesNotContain("300 mL of Sundrel Sereno");
     assertThat(SERVER.isSound()).isTrue();
   }
 

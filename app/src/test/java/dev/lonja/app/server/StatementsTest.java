@@ -63,7 +63,7 @@ class StatementsTest {
     "/setup, 4",
   })
   void aPageTakesFewStatements(String path, int most) {
-    Visitor visitor = SERVER.signedInAs("storekeeper");
+    Visitor visitor = SERVER.newlySignedInAs("storekeeper");
     visitor.get(path);
     // an answer is kept until something is written
     SERVER.store().write(session -> true);

@@ -187,7 +187,7 @@ class OilsPagesTest {
                         "grade", "VG 46",
                         "ash", "-1"))
                 .words())
-        .contains("\"VG 46\" is not a grade of engine fluids", "allowed is more than 0");
+        .contains("\"VG 46\" is not a grade of engine fluids", "allowed is 0 to 100.");
     Visitor.Page saved = visitor.submit(form.form("/oils/products/new"), typed);
     assertThat(saved.words())
         .contains("Orvane Alba", "VK-205, listed", "CV 41.2, only said to be suitable")

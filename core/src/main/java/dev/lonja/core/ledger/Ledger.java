@@ -1,6 +1,7 @@
 package dev.lonja.core.ledger;
 
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
@@ -22,7 +23,18 @@ public final class Ledger {
 
   /** Receives {@code quantity} worth {@code cost} in all. */
   public static Booking receive(ItemStock stock, Place place, Quantity quantity, Money cost) {
-    return putIn(MovementKind.RECEIPT, stock, place, quantity, cost);
+    return refusalOfAmount(quantity)
+        .or(() -> refusalOfPrice(quantity, cost))
+        .<Booking>map(Booking::refused)
+        .orElseGet(() -> putIn(MovementKind.RECEIPT, stock, place, quantity, cost));
+  }
+
+  private static Optional<Refusal> refusalOfPrice(Quantity quantity, Money cost) {
+    BigDecimal most = quantity.amount().multiply(BigDecimal.valueOf(Limits.PRICE_MINOR));
+    return BigDecimal.valueOf(cost.minor()).compareTo(most) > 0
+        ? Optional.of(
+            new Refusal.TooDear(cost, quantity, new Money(Limits.PRICE_MINOR, cost.currency())))
+        : Optional.empty();
   }
 
   /** Puts {@code quantity} in at a stated worth; the average is worked out anew. */
@@ -160,8 +172,9 @@ public final class Ledger {
     if (counted.isNegative()) {
       return Booking.refused(new Refusal.NotPositive(counted));
     }
-    if (!counted.isCountable()) {
-      return Booking.refused(new Refusal.NotCountable(counted));
+    Optional<Refusal> refusal = refusalOfSize(counted);
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
     }
     RunningValue running = new RunningValue(stock);
     change(running, MovementKind.COUNT, place, counted.minus(stock.at(place)));
@@ -247,6 +260,14 @@ public final class Ledger {
   private static Optional<Refusal> refusalOfAmount(Quantity quantity) {
     if (!quantity.isPositive()) {
       return Optional.of(new Refusal.NotPositive(quantity));
+    }
+    return refusalOfSize(quantity);
+  }
+
+  private static Optional<Refusal> refusalOfSize(Quantity quantity) {
+    Quantity most = Quantity.of(quantity.measure(), BigDecimal.valueOf(Limits.QUANTITY));
+    if (quantity.compareTo(most) > 0) {
+      return Optional.of(new Refusal.TooMuch(quantity, most));
     }
     return quantity.isCountable()
         ? Optional.empty()

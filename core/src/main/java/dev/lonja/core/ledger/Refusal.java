@@ -1,5 +1,6 @@
 package dev.lonja.core.ledger;
 
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 
 /** Why a booking is refused; worded for people in the view. */
@@ -7,6 +8,12 @@ public sealed interface Refusal {
 
   /** The quantity is zero or negative. */
   record NotPositive(Quantity wanted) implements Refusal {}
+
+  /** More than one booking takes, or one place holds. */
+  record TooMuch(Quantity wanted, Quantity most) implements Refusal {}
+
+  /** One piece or litre would cost more than a price may be. */
+  record TooDear(Money cost, Quantity quantity, Money most) implements Refusal {}
 
   /** Part of a piece. */
   record NotCountable(Quantity wanted) implements Refusal {}

@@ -2,6 +2,7 @@ package dev.lonja.core.part;
 
 import dev.lonja.core.quantity.Fineness;
 import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Pressure;
 import java.math.BigDecimal;
@@ -26,7 +27,7 @@ record Values<T>(
     Function<T, String> display) {
 
   private static final Pattern DECIMAL = Pattern.compile("[0-9]{1,6}(\\.[0-9]{1,3})?");
-  private static final BigDecimal MOST_MILLIMETRES = BigDecimal.valueOf(10_000);
+  private static final BigDecimal MOST_MILLIMETRES = BigDecimal.valueOf(Limits.MILLIMETRES);
   private static final BigDecimal MOST_BAR = BigDecimal.valueOf(1_000);
   private static final BigDecimal MOST_MICROMETRES = BigDecimal.valueOf(1_000);
 
@@ -139,7 +140,8 @@ record Values<T>(
                       text.endsWith("mm") ? text.substring(0, text.length() - 2).strip() : text,
                       MOST_MILLIMETRES)
                   .map(Length::ofMillimetres);
-      return length.filter(l -> l.micrometres() > 0 && l.micrometres() <= 10_000_000L);
+      return length.filter(
+          l -> l.micrometres() > 0 && l.micrometres() <= 1_000L * Limits.MILLIMETRES);
     }
   }
 

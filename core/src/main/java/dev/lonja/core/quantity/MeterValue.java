@@ -8,7 +8,7 @@ import java.math.BigDecimal;
  */
 public record MeterValue(long tenths, MeterMeasure measure) implements Comparable<MeterValue> {
 
-  static final long HIGHEST = 100_000_000;
+  static final long HIGHEST = 10L * Limits.METER;
 
   public MeterValue {
     BaseUnits.within("tenths", tenths, 0, HIGHEST);

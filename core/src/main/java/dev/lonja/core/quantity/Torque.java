@@ -18,7 +18,7 @@ public record Torque(long millinewtonMetres) implements Comparable<Torque> {
   private static final long SMALL = 15_000;
 
   public Torque {
-    BaseUnits.within("millinewtonMetres", millinewtonMetres, 1, 100_000_000);
+    BaseUnits.within("millinewtonMetres", millinewtonMetres, 1, 1_000L * Limits.TORQUE);
   }
 
   /**

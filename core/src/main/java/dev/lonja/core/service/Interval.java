@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterSpan;
 import java.util.Optional;
 
@@ -9,8 +10,6 @@ import java.util.Optional;
  */
 public record Interval(Optional<MeterSpan> run, Optional<Integer> months) {
 
-  private static final int MOST_MONTHS = 240;
-
   public Interval {
     if (run.isEmpty() && months.isEmpty()) {
       throw new IllegalArgumentException("run and months are both absent; allowed is one or both");
@@ -18,9 +17,9 @@ public record Interval(Optional<MeterSpan> run, Optional<Integer> months) {
     if (run.filter(span -> span.tenths() == 0).isPresent()) {
       throw new IllegalArgumentException("run is 0; allowed is more than 0");
     }
-    if (months.filter(count -> count < 1 || count > MOST_MONTHS).isPresent()) {
+    if (months.filter(count -> count < 1 || count > Limits.MONTHS).isPresent()) {
       throw new IllegalArgumentException(
-          "months is " + months.get() + "; allowed is 1 to " + MOST_MONTHS);
+          "months is " + months.get() + "; allowed is 1 to " + Limits.MONTHS);
     }
   }
 

@@ -55,6 +55,24 @@ class LedgerTest {
         .isEqualTo(new LotId(2));
   }
 
+  /** A million pieces at once and no more, a million euro a piece and no more. */
+  @Test
+  void aBookingHasASizeThatCanBeWrittenOut() {
+    ItemStock some = stock(100, lot(new LotId(1), "2027-01-01", null, 1));
+    Quantity million = Quantity.pieces(1_000_000);
+    Quantity more = Quantity.pieces(1_000_001);
+    Money dear = new Money(200_000_000, EUR);
+    assertThat(Ledger.receive(some, SHELF, million, dear)).isInstanceOf(Booking.Booked.class);
+    assertThat(refusal(Ledger.receive(some, SHELF, more, dear)))
+        .isEqualTo(new Refusal.TooMuch(more, million));
+    assertThat(refusal(Ledger.count(some, SHELF, more)))
+        .isEqualTo(new Refusal.TooMuch(more, million));
+    assertThat(Ledger.receive(some, SHELF, Quantity.pieces(2), dear))
+        .isInstanceOf(Booking.Booked.class);
+    assertThat(refusal(Ledger.receive(some, SHELF, Quantity.pieces(1), dear)))
+        .isEqualTo(new Refusal.TooDear(dear, Quantity.pieces(1), new Money(100_000_000, EUR)));
+  }
+
   /**
    * 7 usable, 2 on trays: 5 free. Six are refused whole, naming what is free and where the rest is.
    */

@@ -24,6 +24,7 @@ import dev.lonja.store.fluid.StudyRepository.ChangeOver;
 import dev.lonja.store.fluid.StudyRepository.KeptStudy;
 import dev.lonja.store.fluid.StudyRepository.Study;
 import java.math.BigDecimal;
+import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -94,6 +95,11 @@ public class StudyDesk extends KeepersDesk {
   /** The products that a study may forbid or keep. */
   public List<Product> products() {
     return store.read(session -> session.products().all());
+  }
+
+  /** The currency in which its costs are said. */
+  public Currency currency() {
+    return store.read(session -> session.settings().currency());
   }
 
   /** Empty for an unknown study. */

@@ -11,6 +11,7 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.pour.TopUp;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.clock.StoreClock;
@@ -18,11 +19,15 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.ledger.Posting;
@@ -42,8 +47,10 @@ public class TopUpDesk {
 
   private final StoreClock clock;
   private final OnceOnly once;
+  private final SecondPerson second;
 
-  public TopUpDesk(StoreClock clock, OnceOnly once) {
+  public TopUpDesk(StoreClock clock, OnceOnly once, SecondPerson second) {
+    this.second = second;
     this.clock = clock;
     this.once = once;
   }
@@ -202,10 +209,19 @@ public class TopUpDesk {
     return "TU-" + topUpId;
   }
 
-  /** Withdraws a top-up that was noted in error, and puts what was booked out back. */
+  /**
+   * Withdraws a top-up that was noted in error, and puts what was booked out back.
+   *
+   * @param signature of a second person, where that is worth more than one may put right
+   */
   @Allowed.ToKeepStore
   public Outcome withdraw(
-      Sent sent, String unitCode, CompartmentId compartmentId, long topUpId, String why) {
+      Sent sent,
+      String unitCode,
+      CompartmentId compartmentId,
+      long topUpId,
+      String why,
+      SecondPerson.Signature signature) {
     return once.run(
         sent,
         session -> {
@@ -223,11 +239,17 @@ public class TopUpDesk {
               .pours()
               .withdrawTopUp(
                   unit.get().id(), compartmentId, wrong.get(), why, sent.actor(), clock.now());
-          return putBack(session, sent, wrong.get(), why);
+          return putBack(session, sent, wrong.get(), why, signature);
         });
   }
 
-  private Outcome putBack(Session session, Sent sent, StoredTopUp wrong, String reason) {
+  private Outcome putBack(
+      Session session,
+      Sent sent,
+      StoredTopUp wrong,
+      String reason,
+      SecondPerson.Signature signature) {
+    Money value = Money.zero(session.settings().currency());
     String reference = reference(wrong.id());
     Posting posting = new Posting(reason, reference, sent.key(), sent.actor(), clock.now());
     int line = 1;
@@ -238,7 +260,21 @@ public class TopUpDesk {
       if (written instanceof Outcome.Refused) {
         return written;
       }
+      value = value.plus(issue.value().negated());
     }
-    return Outcome.done();
+    session
+        .audit()
+        .add(
+            sent.line(
+                clock.now(),
+                Matter.TOP_UP,
+                reference,
+                Deed.CORRECTED,
+                Facts.NONE,
+                Facts.of("reason", reason).with("value", value.exactText())));
+    return second
+        .refusal(session, sent, value, Matter.TOP_UP, reference, signature)
+        .<Outcome>map(Outcome::refused)
+        .orElseGet(Outcome::done);
   }
 }

@@ -18,6 +18,7 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.item.ItemRepository;
+import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +39,11 @@ public class ItemEditDesk {
     this.store = store;
     this.clock = clock;
     this.once = once;
+  }
+
+  /** The currency in which prices are said. */
+  public Currency currency() {
+    return store.read(session -> session.settings().currency());
   }
 
   /**

@@ -1,5 +1,6 @@
 package dev.lonja.desk.item;
 
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.store.item.KeepingRepository.Picture;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -9,6 +10,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javax.imageio.IIOImage;
@@ -26,14 +28,14 @@ import javax.imageio.stream.ImageOutputStream;
  */
 final class PictureMaker {
 
-  /** The longest side that is kept, in dots. */
-  static final int LONGEST_SIDE = 1_200;
-
   /** The longest side that is read at all. */
   private static final int LONGEST_READ = 20_000;
 
   private static final long MOST_DOTS = 60_000_000;
-  private static final float QUALITY = 0.85f;
+
+  /** From how well a picture is kept down to how well one that is all noise is. */
+  private static final List<Float> QUALITIES = List.of(0.85f, 0.6f, 0.35f, 0.15f);
+
   private static final Set<String> READ = Set.of("png", "jpeg");
 
   private PictureMaker() {}
@@ -70,15 +72,15 @@ final class PictureMaker {
       return Optional.empty();
     }
     ImageReadParam param = reader.getDefaultReadParam();
-    int step = Math.max(1, longest / (2 * LONGEST_SIDE));
+    int step = Math.max(1, longest / (2 * Limits.PICTURE_SIDE));
     param.setSourceSubsampling(step, step, 0, 0);
     return Optional.of(shrunk(reader.read(0, param)));
   }
 
-  /** On white, at most {@link #LONGEST_SIDE} long. */
+  /** On white, at most {@link Limits#PICTURE_SIDE} long. */
   private static BufferedImage shrunk(BufferedImage whole) {
     double scale =
-        Math.min(1, (double) LONGEST_SIDE / Math.max(whole.getWidth(), whole.getHeight()));
+        Math.min(1, (double) Limits.PICTURE_SIDE / Math.max(whole.getWidth(), whole.getHeight()));
     int width = Math.max(1, (int) Math.round(whole.getWidth() * scale));
     int height = Math.max(1, (int) Math.round(whole.getHeight() * scale));
     BufferedImage small = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
@@ -92,13 +94,23 @@ final class PictureMaker {
     return small;
   }
 
+  /** As well as fits into what is kept of a picture. */
   private static Picture written(BufferedImage image) {
+    return QUALITIES.stream()
+        .map(quality -> written(image, quality))
+        .filter(content -> content.length <= Limits.PICTURE_BYTES)
+        .findFirst()
+        .map(content -> new Picture("image/jpeg", content))
+        .orElseThrow(() -> new IllegalStateException("a picture cannot be made small enough"));
+  }
+
+  private static byte[] written(BufferedImage image, float quality) {
     ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ImageOutputStream output = ImageIO.createImageOutputStream(bytes)) {
       ImageWriteParam param = writer.getDefaultWriteParam();
       param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-      param.setCompressionQuality(QUALITY);
+      param.setCompressionQuality(quality);
       writer.setOutput(output);
       writer.write(null, new IIOImage(image, null, null), param);
     } catch (IOException e) {
@@ -106,6 +118,6 @@ final class PictureMaker {
     } finally {
       writer.dispose();
     }
-    return new Picture("image/jpeg", bytes.toByteArray());
+    return bytes.toByteArray();
   }
 }

@@ -15,6 +15,7 @@ import static dev.lonja.store.schema.Tables.SETTING;
 
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.audit.Deed;
@@ -28,10 +29,22 @@ import java.util.Map;
 /** Every table of the exchange format, in an order in which each row finds what it refers to. */
 final class ExchangeTables {
 
+  /** Numbers that the program gives: of edits, of lines. */
   static final long MOST = 999_999_999_999L;
-  static final long MOST_UL = 1_000_000_000_000L;
-  static final long MOST_UM = 10_000_000L;
-  static final long MOST_TENTHS = 100_000_000L;
+
+  /** In the base units of the store, what people may write. */
+  static final long LITRES_UL = 1_000_000L * Limits.LITRES;
+
+  static final long QUANTITY_MICRO = 1_000_000L * Limits.QUANTITY;
+
+  /** The most of the dearest. */
+  static final long BOOKED_MINOR = 1L * Limits.PRICE_MINOR * Limits.QUANTITY;
+
+  static final long PRICE_E4 = 10_000L * Limits.PRICE_MINOR;
+  static final long RUN_TENTHS = 10L * Limits.RUN;
+  static final long METER_TENTHS = 10L * Limits.METER;
+  static final long TORQUE_MNM = 1_000L * Limits.TORQUE;
+  static final long LENGTH_UM = 1_000L * Limits.MILLIMETRES;
 
   static final List<ExchangeTable> ALL = inOrder();
 
@@ -134,7 +147,8 @@ final class ExchangeTables {
       case "hold_back" -> isScaled(row, 4, 0, 2_500);
       case "least_hold_back" -> isScaled(row, 3, 0, 5_000);
       case "jug" -> isScaled(row, 3, 10, 1_000);
-      case "second_person_above" -> row.get("value").isEmpty() || isScaled(row, 2, 0, MOST);
+      case "second_person_above" ->
+          row.get("value").isEmpty() || isScaled(row, 2, 0, Limits.VALUE_MINOR);
       default -> !row.get("value").isEmpty();
     };
   }

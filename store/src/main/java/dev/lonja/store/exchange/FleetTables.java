@@ -3,9 +3,10 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.LENGTH_UM;
+import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UM;
+import static dev.lonja.store.exchange.ExchangeTables.TORQUE_MNM;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.materials;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -32,6 +33,7 @@ import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import java.time.LocalDate;
 import java.util.List;
@@ -73,7 +75,7 @@ final class FleetTables {
             of(
                 "factor",
                 CLASS_MONTH.FACTOR_E4,
-                scaled(4, 0, 120_000),
+                scaled(4, 0, 10_000L * Limits.MONTH_FACTOR),
                 "use against the mean month; the twelve have mean 1"))
         .unique("class_id", "month")
         .build();
@@ -145,10 +147,14 @@ final class FleetTables {
                 words(Spec.ApprovalMode.values()),
                 "whether classes do without an approval"))
         .with(
-            of("most_ash_pct", COMPARTMENT.MOST_ASH_E3, scaled(3, 0, 100_000), "sulphated ash")
+            of(
+                    "most_ash_pct",
+                    COMPARTMENT.MOST_ASH_E3,
+                    scaled(3, 0, 1_000L * Limits.PER_CENT),
+                    "sulphated ash")
                 .optional())
         .with(
-            of("least_zinc_mg_kg", COMPARTMENT.LEAST_ZINC_MG_KG, whole(0, 100_000), "zinc")
+            of("least_zinc_mg_kg", COMPARTMENT.LEAST_ZINC_MG_KG, whole(0, Limits.MG_KG), "zinc")
                 .optional())
         .with(
             of(
@@ -176,7 +182,7 @@ final class FleetTables {
                 CAPACITY.CONDITION,
                 words(FillCondition.values()),
                 "the state it is filled in"))
-        .with(of("volume_l", CAPACITY.VOLUME_UL, scaled(6, 1, MOST_UL), "litres it takes"))
+        .with(of("volume_l", CAPACITY.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres it takes"))
         .unique("compartment_id", "condition")
         .build();
   }
@@ -191,12 +197,12 @@ final class FleetTables {
         .with(of("name", POSITION.NAME, text(Lengths.NAME), "name"))
         .with(of("kind", POSITION.KIND, words(Position.Kind.values()), "what it takes"))
         .with(reference("item_id", POSITION.ITEM_ID, "items", "preferred part").optional())
-        .with(of("quantity", POSITION.QUANTITY, whole(1, 200), "pieces it takes"))
+        .with(of("quantity", POSITION.QUANTITY, whole(1, Limits.PIECES), "pieces it takes"))
         .with(
-            of("torque_low_nm", POSITION.TORQUE_LOW_MNM, scaled(3, 1, 100_000_000), "from")
+            of("torque_low_nm", POSITION.TORQUE_LOW_MNM, scaled(3, 1, TORQUE_MNM), "from")
                 .optional())
         .with(
-            of("torque_high_nm", POSITION.TORQUE_HIGH_MNM, scaled(3, 1, 100_000_000), "to")
+            of("torque_high_nm", POSITION.TORQUE_HIGH_MNM, scaled(3, 1, TORQUE_MNM), "to")
                 .optional())
         .with(
             of("mounting", POSITION.MOUNTING, words(Mounting.values()), "how a filter sits")
@@ -205,10 +211,10 @@ final class FleetTables {
         .with(of("drive", POSITION.DRIVE, text(Lengths.SHORT), "what turns a plug").orEmptyText())
         .with(of("note", POSITION.NOTE, text(Lengths.REASON), "what to watch for").orEmptyText())
         .with(
-            of("most_height_mm", POSITION.MOST_HEIGHT_UM, scaled(3, 1, MOST_UM), "room above")
+            of("most_height_mm", POSITION.MOST_HEIGHT_UM, scaled(3, 1, LENGTH_UM), "room above")
                 .optional())
         .with(
-            of("most_outer_mm", POSITION.MOST_OUTER_UM, scaled(3, 1, MOST_UM), "room around")
+            of("most_outer_mm", POSITION.MOST_OUTER_UM, scaled(3, 1, LENGTH_UM), "room around")
                 .optional())
         .with(of("water_separator", POSITION.WATER_SEPARATOR, yesNo(), "whether it needs one"))
         .with(

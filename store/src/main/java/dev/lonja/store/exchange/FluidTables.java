@@ -3,8 +3,10 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.BOOKED_MINOR;
+import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.oneOf;
@@ -33,6 +35,7 @@ import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.reference.ReferenceFile;
 import java.math.BigDecimal;
@@ -63,8 +66,10 @@ final class FluidTables {
         .with(
             of("classes", PRODUCT.CLASSES, text(Lengths.DESCRIPTION), "what the label claims")
                 .orEmptyText())
-        .with(of("ash_pct", PRODUCT.ASH_E3, scaled(3, 0, 100_000), "sulphated ash").optional())
-        .with(of("zinc_mg_kg", PRODUCT.ZINC_MG_KG, whole(0, 100_000), "zinc").optional())
+        .with(
+            of("ash_pct", PRODUCT.ASH_E3, scaled(3, 0, 1_000L * Limits.PER_CENT), "sulphated ash")
+                .optional())
+        .with(of("zinc_mg_kg", PRODUCT.ZINC_MG_KG, whole(0, Limits.MG_KG), "zinc").optional())
         .with(
             of("friction_modifier", PRODUCT.FRICTION_MODIFIER, yesNo(), "whether it holds one")
                 .optional())
@@ -73,7 +78,7 @@ final class FluidTables {
             of(
                     "density_15c_kg_m3",
                     PRODUCT.DENSITY_G_M3,
-                    scaled(3, 1_000, 20_000_000),
+                    scaled(3, 1_000, 1_000L * Limits.DENSITY),
                     "density at 15 °C")
                 .optional())
         .with(of("chemistry", PRODUCT.CHEMISTRY, words(Chemistry.values()), "family").optional())
@@ -117,7 +122,7 @@ final class FluidTables {
   }
 
   private static Format<Long> celsius() {
-    return scaled(1, -900, 900);
+    return scaled(1, -10L * Limits.CELSIUS, 10L * Limits.CELSIUS);
   }
 
   /** That the upper end, where both are there, is not below the lower one. */
@@ -194,7 +199,7 @@ final class FluidTables {
     return ExchangeTable.named("spec_classes", SPEC_CLASS)
         .with(number("id", SPEC_CLASS.ID, "number of the row"))
         .with(reference("compartment_id", SPEC_CLASS.COMPARTMENT_ID, "compartments", "whose spec"))
-        .with(of("group", SPEC_CLASS.GROUP_NO, whole(1, 20), "any group will do, whole"))
+        .with(of("group", SPEC_CLASS.GROUP_NO, whole(1, Limits.GROUPS), "any group will do, whole"))
         .with(
             of("organisation", SPEC_CLASS.ORGANISATION, text(Lengths.GRADE), "of the class")
                 .orEmptyText())
@@ -234,7 +239,7 @@ final class FluidTables {
         .with(reference("unit_id", TOP_UP.UNIT_ID, "units", "the unit"))
         .with(reference("compartment_id", TOP_UP.COMPARTMENT_ID, "compartments", "its place"))
         .with(reference("item_id", TOP_UP.ITEM_ID, "items", "what was added"))
-        .with(of("volume_l", TOP_UP.VOLUME_UL, scaled(6, 1, MOST_UL), "litres added"))
+        .with(of("volume_l", TOP_UP.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres added"))
         .with(of("added_on", TOP_UP.ADDED_ON, date(), "day"))
         .with(reference("sign_off_id", TOP_UP.SIGN_OFF_ID, "sign_offs", "who signed").optional())
         .with(reference("withdraws", TOP_UP.WITHDRAWS, "top_ups", "a wrong line").optional())
@@ -255,10 +260,24 @@ final class FluidTables {
                 STUDY.ALLOWED,
                 oneOf(List.of("LISTED", "MEETS", "SEASONAL", "SIGN_OFF")),
                 "the lowest verdict that counted"))
-        .with(of("holding_minor", STUDY.HOLDING_MINOR, whole(0, MOST), "a product a year"))
-        .with(of("cost_minor", STUDY.COST_MINOR, whole(-MOST, MOST), "of the proposal a year"))
         .with(
-            of("cost_today_minor", STUDY.COST_TODAY_MINOR, whole(-MOST, MOST), "of today's a year"))
+            of(
+                "holding_minor",
+                STUDY.HOLDING_MINOR,
+                whole(0, Limits.HOLDING_MINOR),
+                "a product a year"))
+        .with(
+            of(
+                "cost_minor",
+                STUDY.COST_MINOR,
+                whole(-BOOKED_MINOR, BOOKED_MINOR),
+                "of the proposal a year"))
+        .with(
+            of(
+                "cost_today_minor",
+                STUDY.COST_TODAY_MINOR,
+                whole(-BOOKED_MINOR, BOOKED_MINOR),
+                "of today's a year"))
         .with(of("actor", STUDY.ACTOR, text(Lengths.NAME), "who made it"))
         .with(of("recorded_at", STUDY.RECORDED_AT, instant(), "when"))
         .build();
@@ -284,7 +303,12 @@ final class FluidTables {
         .with(number("id", STUDY_LINE.ID, "number of the row"))
         .with(reference("study_id", STUDY_LINE.STUDY_ID, "studies", "the study"))
         .with(reference("compartment_id", STUDY_LINE.COMPARTMENT_ID, "compartments", "the spec"))
-        .with(of("litres_per_year", STUDY_LINE.LITRES_UL, scaled(6, 0, MOST_UL), "litres a year"))
+        .with(
+            of(
+                "litres_per_year",
+                STUDY_LINE.LITRES_UL,
+                scaled(6, 0, QUANTITY_MICRO),
+                "litres a year"))
         .with(reference("today_id", STUDY_LINE.TODAY_ID, "products", "serves it today").optional())
         .with(
             reference("proposed_id", STUDY_LINE.PROPOSED_ID, "products", "would serve it")

@@ -2,6 +2,7 @@ package dev.lonja.store.exchange;
 
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.SensibleDay;
 import dev.lonja.core.text.PlainText;
@@ -33,7 +34,7 @@ record Format<T>(
     java.util.function.Function<String, Optional<T>> parse,
     java.util.function.Function<T, String> print) {
 
-  private static final Pattern DECIMAL = Pattern.compile("-?[0-9]{1,12}(\\.[0-9]{1,9})?");
+  private static final Pattern DECIMAL = Pattern.compile("-?[0-9]{1,15}(\\.[0-9]{1,9})?");
 
   static Format<String> text(int longest) {
     return new Format<>(
@@ -67,14 +68,20 @@ record Format<T>(
         text -> text);
   }
 
-  /** Bytes, at most so many, as Base64. */
-  static Format<byte[]> bytes(int most) {
+  /** A picture as it is kept, as Base64. */
+  static Format<byte[]> picture() {
     return new Format<>(
         "string",
-        "at most " + most + " bytes as Base64",
+        "a JPEG of at most "
+            + Limits.PICTURE_BYTES
+            + " bytes and "
+            + Limits.PICTURE_SIDE
+            + " dots a side with nothing in it but the picture, as Base64",
         cell -> {
           try {
-            return Optional.of(Base64.getDecoder().decode(cell)).filter(b -> b.length <= most);
+            return Optional.of(Base64.getDecoder().decode(cell))
+                .filter(bytes -> bytes.length <= Limits.PICTURE_BYTES)
+                .filter(PlainJpeg::is);
           } catch (IllegalArgumentException e) {
             return Optional.empty();
           }

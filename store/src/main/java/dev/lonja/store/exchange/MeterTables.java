@@ -3,7 +3,7 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
+import static dev.lonja.store.exchange.ExchangeTables.METER_TENTHS;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.METER_REPLACEMENT;
 import static dev.lonja.store.schema.Tables.READING;
 import static dev.lonja.store.schema.Tables.READING_RULING;
 
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.fleet.ReadingRepository;
 import java.util.List;
@@ -37,13 +38,13 @@ final class MeterTables {
             of(
                 "start_h_or_km",
                 METER.START_TENTHS,
-                scaled(1, 0, MOST_TENTHS),
+                scaled(1, 0, METER_TENTHS),
                 "value at the start of service"))
         .with(
             of(
                     "declared_per_day",
                     METER.DECLARED_RATE_NANO,
-                    scaled(9, 0, 1_500_000_000_000L),
+                    scaled(9, 0, 1_000_000_000L * Limits.RATE),
                     "use a day, for want of readings")
                 .optional())
         .unique("unit_id", "name")
@@ -57,7 +58,7 @@ final class MeterTables {
         .with(of("read_on", READING.READ_ON, date(), "day of the reading"))
         .with(of("read_at", READING.READ_AT, instant(), "instant, if known").optional())
         .with(
-            of("value_h_or_km", READING.VALUE_TENTHS, scaled(1, 0, MOST_TENTHS), "what it showed"))
+            of("value_h_or_km", READING.VALUE_TENTHS, scaled(1, 0, METER_TENTHS), "what it showed"))
         .with(of("source", READING.SOURCE, words(ReadingRepository.Source.values()), "how it came"))
         .with(reference("corrects", READING.CORRECTS, "readings", "a wrong reading").optional())
         .with(of("actor", READING.ACTOR, text(Lengths.NAME), "who entered it"))
@@ -89,7 +90,7 @@ final class MeterTables {
             of(
                 "start_h_or_km",
                 METER_REPLACEMENT.START_TENTHS,
-                scaled(1, 0, MOST_TENTHS),
+                scaled(1, 0, METER_TENTHS),
                 "what the new meter stood at"))
         .with(
             reference(

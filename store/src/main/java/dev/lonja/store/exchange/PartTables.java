@@ -23,6 +23,7 @@ import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import java.util.List;
 import java.util.Map;
@@ -88,7 +89,7 @@ final class PartTables {
         .with(number("id", BOX_CONTENT.ID, "number of the row"))
         .with(reference("part_id", BOX_CONTENT.PART_ID, "parts", "the box or kit"))
         .with(reference("content_part_id", BOX_CONTENT.CONTENT_PART_ID, "parts", "what is in it"))
-        .with(of("quantity", BOX_CONTENT.QUANTITY, whole(1, 200), "how many"))
+        .with(of("quantity", BOX_CONTENT.QUANTITY, whole(1, Limits.PIECES), "how many"))
         .unique("part_id", "content_part_id")
         .rule(
             new RowRule(

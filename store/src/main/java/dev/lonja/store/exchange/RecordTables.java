@@ -3,8 +3,8 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
+import static dev.lonja.store.exchange.ExchangeTables.METER_TENTHS;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -38,7 +38,7 @@ final class RecordTables {
             of(
                     "life_h_or_km",
                     TASK_RECORD.LIFE_TENTHS,
-                    scaled(1, 0, MOST_TENTHS),
+                    scaled(1, 0, METER_TENTHS),
                     "what the task's meter stood at")
                 .optional())
         .with(reference("tray_id", TASK_RECORD.TRAY_ID, "trays", "the tray").optional())
@@ -70,7 +70,7 @@ final class RecordTables {
         .with(reference("compartment_id", FILL.COMPARTMENT_ID, "compartments", "what was filled"))
         .with(reference("item_id", FILL.ITEM_ID, "items", "with what"))
         .with(of("condition", FILL.CONDITION, words(FillCondition.values()), "in which state"))
-        .with(of("volume_l", FILL.VOLUME_UL, scaled(6, 1, MOST_UL), "litres poured"))
+        .with(of("volume_l", FILL.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres poured"))
         .with(of("filled_on", FILL.FILLED_ON, date(), "day of the fill"))
         .with(reference("tray_id", FILL.TRAY_ID, "trays", "the tray").optional())
         .with(reference("withdraws", FILL.WITHDRAWS, "fills", "a wrong line").optional())

@@ -3,8 +3,9 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_TENTHS;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
+import static dev.lonja.store.exchange.ExchangeTables.RUN_TENTHS;
+import static dev.lonja.store.exchange.ExchangeTables.TORQUE_MNM;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.monthDay;
 import static dev.lonja.store.exchange.Format.oneOf;
@@ -19,6 +20,7 @@ import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
 
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.text.Lengths;
 import java.util.List;
@@ -62,21 +64,23 @@ final class ServiceTables {
             of("meter", TASK.METER_NAME, text(Lengths.SHORT), "name of the meter it counts by")
                 .optional())
         .with(
-            of("interval_h_or_km", TASK.INTERVAL_TENTHS, scaled(1, 1, MOST_TENTHS), "interval")
+            of("interval_h_or_km", TASK.INTERVAL_TENTHS, scaled(1, 1, RUN_TENTHS), "interval")
                 .optional())
-        .with(of("interval_months", TASK.INTERVAL_MONTHS, whole(1, 240), "interval").optional())
+        .with(
+            of("interval_months", TASK.INTERVAL_MONTHS, whole(1, Limits.MONTHS), "interval")
+                .optional())
         .with(
             of(
                     "first_interval_h_or_km",
                     TASK.FIRST_INTERVAL_TENTHS,
-                    scaled(1, 1, MOST_TENTHS),
+                    scaled(1, 1, RUN_TENTHS),
                     "running-in interval")
                 .optional())
         .with(
             of(
                     "first_interval_months",
                     TASK.FIRST_INTERVAL_MONTHS,
-                    whole(1, 240),
+                    whole(1, Limits.MONTHS),
                     "running-in interval")
                 .optional())
         .with(of("severity", TASK.SEVERITY_E4, scaled(4, 1_000, 10_000), "shortens the meter span"))
@@ -85,12 +89,16 @@ final class ServiceTables {
                 .orEmptyText())
         .with(
             reference("with_task_id", TASK.WITH_TASK_ID, "tasks", "done with this one").optional())
-        .with(of("every_nth", TASK.EVERY_NTH, whole(2, 50), "at every nth time of it").optional())
+        .with(
+            of("every_nth", TASK.EVERY_NTH, whole(2, Limits.NTH), "at every nth time of it")
+                .optional())
         .with(
             of("season_start", TASK.SEASON_START, monthDay(), "day of the year it comes before")
                 .optional())
         .with(of("before_lay_up", TASK.BEFORE_LAY_UP, yesNo(), "done before each lay-up"))
-        .with(of("lead_days", TASK.LEAD_DAYS, whole(0, 120), "how many days before").optional())
+        .with(
+            of("lead_days", TASK.LEAD_DAYS, whole(0, Limits.LEAD_DAYS), "how many days before")
+                .optional())
         .unique("service_id", "name")
         .filledExactlyFor("compartment_id", "action", "change_fluid")
         .filledExactlyFor("position_id", "action", "replace", "inspect")
@@ -147,11 +155,15 @@ final class ServiceTables {
             of(
                     "interval_h_or_km",
                     FLUID_INTERVAL.INTERVAL_TENTHS,
-                    scaled(1, 1, MOST_TENTHS),
+                    scaled(1, 1, RUN_TENTHS),
                     "interval then")
                 .optional())
         .with(
-            of("interval_months", FLUID_INTERVAL.INTERVAL_MONTHS, whole(1, 240), "interval then")
+            of(
+                    "interval_months",
+                    FLUID_INTERVAL.INTERVAL_MONTHS,
+                    whole(1, Limits.MONTHS),
+                    "interval then")
                 .optional())
         .unique("task_id", "fluid_class")
         .rule(
@@ -182,23 +194,27 @@ final class ServiceTables {
         .with(
             of("condition", DEVIATION.CONDITION, words(FillCondition.values()), "of a capacity")
                 .optional())
-        .with(of("volume_l", DEVIATION.VOLUME_UL, scaled(6, 1, MOST_UL), "capacity").optional())
+        .with(of("volume_l", DEVIATION.VOLUME_UL, scaled(6, 1, LITRES_UL), "capacity").optional())
         .with(reference("item_id", DEVIATION.ITEM_ID, "items", "preferred here").optional())
         .with(
-            of("torque_low_nm", DEVIATION.TORQUE_LOW_MNM, scaled(3, 1, 100_000_000), "from")
+            of("torque_low_nm", DEVIATION.TORQUE_LOW_MNM, scaled(3, 1, TORQUE_MNM), "from")
                 .optional())
         .with(
-            of("torque_high_nm", DEVIATION.TORQUE_HIGH_MNM, scaled(3, 1, 100_000_000), "to")
+            of("torque_high_nm", DEVIATION.TORQUE_HIGH_MNM, scaled(3, 1, TORQUE_MNM), "to")
                 .optional())
         .with(
             of(
                     "interval_h_or_km",
                     DEVIATION.INTERVAL_TENTHS,
-                    scaled(1, 1, MOST_TENTHS),
+                    scaled(1, 1, RUN_TENTHS),
                     "interval here")
                 .optional())
         .with(
-            of("interval_months", DEVIATION.INTERVAL_MONTHS, whole(1, 240), "interval here")
+            of(
+                    "interval_months",
+                    DEVIATION.INTERVAL_MONTHS,
+                    whole(1, Limits.MONTHS),
+                    "interval here")
                 .optional())
         .with(of("source", DEVIATION.SOURCE, words(Deviation.Source.values()), "stated or learned"))
         .with(of("reason", DEVIATION.REASON, text(Lengths.REASON), "why").orEmptyText())

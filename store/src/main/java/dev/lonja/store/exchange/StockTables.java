@@ -3,8 +3,11 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.BOOKED_MINOR;
+import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.ExchangeTables.PRICE_E4;
+import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -25,6 +28,7 @@ import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
 import dev.lonja.core.ledger.MovementKind;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import java.util.List;
 
@@ -51,7 +55,7 @@ final class StockTables {
     return ExchangeTable.named("bins", BIN)
         .with(number("id", BIN.ID, "number of the row"))
         .with(of("address", BIN.ADDRESS, text(Lengths.ADDRESS), "what stands on the shelf"))
-        .with(of("walk_order", BIN.WALK_ORDER, whole(1, 999_999), "place on the walk"))
+        .with(of("walk_order", BIN.WALK_ORDER, whole(1, Limits.WALK), "place on the walk"))
         .unique("address")
         .unique("walk_order")
         .build();
@@ -64,15 +68,21 @@ final class StockTables {
         .with(of("description", ITEM.DESCRIPTION, text(Lengths.DESCRIPTION), "what it is"))
         .with(of("unit", ITEM.MEASURE, symbol("pc", "L"), "what it is counted in"))
         .with(reference("product_id", ITEM.PRODUCT_ID, "products", "the fluid in it").optional())
-        .with(of("pack_l", ITEM.PACK_UL, scaled(6, 1, MOST_UL), "litres in a pack").optional())
+        .with(of("pack_l", ITEM.PACK_UL, scaled(6, 1, LITRES_UL), "litres in a pack").optional())
         .with(
-            of("filter_volume_l", ITEM.FILTER_VOLUME_UL, scaled(6, 1, MOST_UL), "oil in a filter")
+            of("filter_volume_l", ITEM.FILTER_VOLUME_UL, scaled(6, 1, LITRES_UL), "oil in a filter")
                 .optional())
         .with(reference("home_bin_id", ITEM.HOME_BIN_ID, "bins", "where it belongs"))
         .with(
-            of("shelf_life_days", ITEM.SHELF_LIFE_DAYS, whole(1, 10_000), "unopened, from receipt")
+            of(
+                    "shelf_life_days",
+                    ITEM.SHELF_LIFE_DAYS,
+                    whole(1, Limits.SHELF_DAYS),
+                    "unopened, from receipt")
                 .optional())
-        .with(of("open_life_days", ITEM.OPEN_LIFE_DAYS, whole(1, 10_000), "once opened").optional())
+        .with(
+            of("open_life_days", ITEM.OPEN_LIFE_DAYS, whole(1, Limits.SHELF_DAYS), "once opened")
+                .optional())
         .with(of("running_out", ITEM.RUNNING_OUT, yesNo(), "used up and not bought again"))
         .with(of("retired_on", ITEM.RETIRED_ON, date(), "since when it is not kept").optional())
         .with(of("version", ITEM.VERSION, whole(0, MOST), "number of edits"))
@@ -96,8 +106,8 @@ final class StockTables {
         .with(number("id", ITEM_BIN.ID, "number of the row"))
         .with(reference("item_id", ITEM_BIN.ITEM_ID, "items", "the item"))
         .with(reference("bin_id", ITEM_BIN.BIN_ID, "bins", "the bin"))
-        .with(of("least_pc_or_l", ITEM_BIN.LEAST_MICRO, scaled(6, 0, MOST_UL), "at least"))
-        .with(of("most_pc_or_l", ITEM_BIN.MOST_MICRO, scaled(6, 1, MOST_UL), "at most"))
+        .with(of("least_pc_or_l", ITEM_BIN.LEAST_MICRO, scaled(6, 0, QUANTITY_MICRO), "at least"))
+        .with(of("most_pc_or_l", ITEM_BIN.MOST_MICRO, scaled(6, 1, QUANTITY_MICRO), "at most"))
         .unique("item_id", "bin_id")
         .build();
   }
@@ -105,8 +115,8 @@ final class StockTables {
   private static ExchangeTable pictures() {
     return ExchangeTable.named("pictures", PICTURE)
         .with(reference("item_id", PICTURE.ITEM_ID, "items", "the item"))
-        .with(of("media_type", PICTURE.MEDIA_TYPE, symbol("image/png", "image/jpeg"), "its type"))
-        .with(of("content_base64", PICTURE.CONTENT, Format.bytes(524_288), "the picture"))
+        .with(of("media_type", PICTURE.MEDIA_TYPE, symbol("image/jpeg"), "its type"))
+        .with(of("content_base64", PICTURE.CONTENT, Format.picture(), "the picture"))
         .build();
   }
 
@@ -114,7 +124,12 @@ final class StockTables {
     return ExchangeTable.named("suppliers", SUPPLIER)
         .with(number("id", SUPPLIER.ID, "number of the row"))
         .with(of("name", SUPPLIER.NAME, text(Lengths.NAME), "who supplies"))
-        .with(of("lead_days", SUPPLIER.LEAD_DAYS, whole(0, 400), "days from order to door, quoted"))
+        .with(
+            of(
+                "lead_days",
+                SUPPLIER.LEAD_DAYS,
+                whole(0, Limits.SUPPLY_DAYS),
+                "days from order to door, quoted"))
         .with(of("version", SUPPLIER.VERSION, whole(0, MOST), "number of edits"))
         .unique("name")
         .build();
@@ -128,9 +143,11 @@ final class StockTables {
         .with(
             of("order_number", SUPPLY.ORDER_NUMBER, text(Lengths.NAME), "their number")
                 .orEmptyText())
-        .with(of("price_minor", SUPPLY.PRICE_E4, scaled(4, 0, MOST_UL), "cents a piece or litre"))
-        .with(of("pack_pc_or_l", SUPPLY.PACK_MICRO, scaled(6, 1, MOST_UL), "sold in packs of"))
-        .with(of("least_pc_or_l", SUPPLY.LEAST_MICRO, scaled(6, 1, MOST_UL), "least ordered"))
+        .with(of("price_minor", SUPPLY.PRICE_E4, scaled(4, 0, PRICE_E4), "cents a piece or litre"))
+        .with(
+            of("pack_pc_or_l", SUPPLY.PACK_MICRO, scaled(6, 1, QUANTITY_MICRO), "sold in packs of"))
+        .with(
+            of("least_pc_or_l", SUPPLY.LEAST_MICRO, scaled(6, 1, QUANTITY_MICRO), "least ordered"))
         .unique("item_id", "supplier_id")
         .build();
   }
@@ -169,14 +186,19 @@ final class StockTables {
             of(
                 "quantity_pc_or_l",
                 MOVEMENT.QUANTITY_MICRO,
-                scaled(6, -MOST_UL, MOST_UL),
+                scaled(6, -QUANTITY_MICRO, QUANTITY_MICRO),
                 "signed: negative for what leaves"))
-        .with(of("value_minor", MOVEMENT.VALUE_MINOR, whole(-MOST, MOST), "signed, minor units"))
+        .with(
+            of(
+                "value_minor",
+                MOVEMENT.VALUE_MINOR,
+                whole(-BOOKED_MINOR, BOOKED_MINOR),
+                "signed, minor units"))
         .with(
             of(
                 "average_minor",
                 MOVEMENT.AVERAGE_E4,
-                scaled(4, 0, MOST),
+                scaled(4, 0, PRICE_E4),
                 "moving average cost after it, minor units"))
         .with(of("reason", MOVEMENT.REASON, text(Lengths.REASON), "why").orEmptyText())
         .with(

@@ -4,7 +4,7 @@ import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
-import static dev.lonja.store.exchange.ExchangeTables.MOST_UL;
+import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
@@ -72,18 +73,36 @@ final class TrayTables {
             of("condition", TRAY_LINE.CONDITION, words(FillCondition.values()), "how it is filled")
                 .optional())
         .with(
-            of("first_pour_l", TRAY_LINE.FIRST_POUR_UL, scaled(6, 0, MOST_UL), "to pour at first")
+            of(
+                    "first_pour_l",
+                    TRAY_LINE.FIRST_POUR_UL,
+                    scaled(6, 0, QUANTITY_MICRO),
+                    "to pour at first")
                 .optional())
         .with(
-            of("reserve_l", TRAY_LINE.RESERVE_UL, scaled(6, 0, MOST_UL), "kept for after running")
+            of(
+                    "reserve_l",
+                    TRAY_LINE.RESERVE_UL,
+                    scaled(6, 0, QUANTITY_MICRO),
+                    "kept for after running")
                 .optional())
         .with(
-            of("kit_lines", TRAY_LINE.KIT_LINES, whole(1, 1_000), "how many lines the kit covers")
+            of(
+                    "kit_lines",
+                    TRAY_LINE.KIT_LINES,
+                    whole(1, Limits.KIT_LINES),
+                    "how many lines the kit covers")
                 .optional())
         .with(
             reference("box_of_id", TRAY_LINE.BOX_OF_ID, "items", "in whose box it came").optional())
-        .with(of("wanted_pc_or_l", TRAY_LINE.WANTED_MICRO, scaled(6, 1, MOST_UL), "how much"))
-        .with(of("laid_pc_or_l", TRAY_LINE.LAID_MICRO, scaled(6, 0, MOST_UL), "how much is laid"))
+        .with(
+            of("wanted_pc_or_l", TRAY_LINE.WANTED_MICRO, scaled(6, 1, QUANTITY_MICRO), "how much"))
+        .with(
+            of(
+                "laid_pc_or_l",
+                TRAY_LINE.LAID_MICRO,
+                scaled(6, 0, QUANTITY_MICRO),
+                "how much is laid"))
         .with(
             reference("position_id", TRAY_LINE.POSITION_ID, "positions", "the position it is for")
                 .optional())

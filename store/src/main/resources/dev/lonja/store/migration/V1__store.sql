@@ -128,8 +128,8 @@ CREATE TABLE meter (
   unit_id INTEGER NOT NULL REFERENCES unit,
   name TEXT NOT NULL,
   measure TEXT NOT NULL CHECK (measure IN ('h', 'km')),
-  start_tenths INTEGER NOT NULL CHECK (start_tenths >= 0),
-  declared_rate_nano INTEGER CHECK (declared_rate_nano >= 0),
+  start_tenths INTEGER NOT NULL CHECK (start_tenths BETWEEN 0 AND 100000000),
+  declared_rate_nano INTEGER CHECK (declared_rate_nano BETWEEN 0 AND 1500000000000),
   -- counts what was noted of it, so that what is worked out from its readings need not be anew
   changes INTEGER NOT NULL DEFAULT 0 CHECK (changes >= 0),
   UNIQUE (unit_id, name)
@@ -140,7 +140,7 @@ CREATE TABLE reading (
   meter_id INTEGER NOT NULL REFERENCES meter,
   read_on TEXT NOT NULL CHECK (date(read_on) = read_on),
   read_at TEXT,
-  value_tenths INTEGER NOT NULL CHECK (value_tenths >= 0),
+  value_tenths INTEGER NOT NULL CHECK (value_tenths BETWEEN 0 AND 100000000),
   source TEXT NOT NULL CHECK (source IN ('ENTERED', 'IMPORTED', 'HAND_OVER', 'REPLACEMENT', 'FEED')),
   corrects INTEGER REFERENCES reading,
   actor TEXT NOT NULL,
@@ -183,7 +183,7 @@ CREATE INDEX reading_ruling_reading ON reading_ruling (reading_id);
 CREATE TABLE meter_replacement (
   id INTEGER NOT NULL PRIMARY KEY,
   end_reading_id INTEGER NOT NULL REFERENCES reading,
-  start_tenths INTEGER NOT NULL CHECK (start_tenths >= 0),
+  start_tenths INTEGER NOT NULL CHECK (start_tenths BETWEEN 0 AND 100000000),
   withdraws INTEGER UNIQUE REFERENCES meter_replacement,
   reason TEXT NOT NULL CHECK (length(reason) BETWEEN 1 AND 200),
   actor TEXT NOT NULL,
@@ -245,7 +245,7 @@ CREATE TABLE climate_month (
 CREATE TABLE bin (
   id INTEGER NOT NULL PRIMARY KEY,
   address TEXT NOT NULL UNIQUE CHECK (length(address) BETWEEN 1 AND 12),
-  walk_order INTEGER NOT NULL UNIQUE
+  walk_order INTEGER NOT NULL UNIQUE CHECK (walk_order BETWEEN 1 AND 999999)
 ) STRICT;
 
 -- A part as its maker numbers it, stocked here or not. The near key is for suggestions only.
@@ -326,8 +326,8 @@ CREATE TABLE item (
   description TEXT NOT NULL CHECK (length(description) BETWEEN 1 AND 120),
   measure TEXT NOT NULL CHECK (measure IN ('pc', 'L')),
   product_id INTEGER REFERENCES product,
-  pack_ul INTEGER CHECK (pack_ul > 0),
-  filter_volume_ul INTEGER CHECK (filter_volume_ul > 0),
+  pack_ul INTEGER CHECK (pack_ul BETWEEN 1 AND 100000000000),
+  filter_volume_ul INTEGER CHECK (filter_volume_ul BETWEEN 1 AND 100000000000),
   home_bin_id INTEGER NOT NULL REFERENCES bin,
   -- days an unopened one keeps after receipt, and an opened one
   shelf_life_days INTEGER CHECK (shelf_life_days BETWEEN 1 AND 10000),
@@ -354,8 +354,8 @@ CREATE TABLE item_bin (
   id INTEGER NOT NULL PRIMARY KEY,
   item_id INTEGER NOT NULL REFERENCES item,
   bin_id INTEGER NOT NULL REFERENCES bin,
-  least_micro INTEGER NOT NULL CHECK (least_micro >= 0),
-  most_micro INTEGER NOT NULL CHECK (most_micro > 0),
+  least_micro INTEGER NOT NULL CHECK (least_micro BETWEEN 0 AND 1000000000000),
+  most_micro INTEGER NOT NULL CHECK (most_micro BETWEEN 1 AND 1000000000000),
   UNIQUE (item_id, bin_id),
   CHECK (least_micro <= most_micro)
 ) STRICT;
@@ -363,7 +363,7 @@ CREATE INDEX item_bin_bin ON item_bin (bin_id);
 
 CREATE TABLE picture (
   item_id INTEGER NOT NULL PRIMARY KEY REFERENCES item,
-  media_type TEXT NOT NULL CHECK (media_type IN ('image/png', 'image/jpeg')),
+  media_type TEXT NOT NULL CHECK (media_type = 'image/jpeg'),
   content BLOB NOT NULL CHECK (length(content) BETWEEN 1 AND 524288)
 ) STRICT;
 
@@ -380,9 +380,9 @@ CREATE TABLE supply (
   item_id INTEGER NOT NULL REFERENCES item,
   supplier_id INTEGER NOT NULL REFERENCES supplier,
   order_number TEXT NOT NULL CHECK (length(order_number) <= 60),
-  price_e4 INTEGER NOT NULL CHECK (price_e4 >= 0),
-  pack_micro INTEGER NOT NULL CHECK (pack_micro > 0),
-  least_micro INTEGER NOT NULL CHECK (least_micro > 0),
+  price_e4 INTEGER NOT NULL CHECK (price_e4 BETWEEN 0 AND 1000000000000),
+  pack_micro INTEGER NOT NULL CHECK (pack_micro BETWEEN 1 AND 1000000000000),
+  least_micro INTEGER NOT NULL CHECK (least_micro BETWEEN 1 AND 1000000000000),
   UNIQUE (item_id, supplier_id)
 ) STRICT;
 CREATE INDEX supply_supplier ON supply (supplier_id);
@@ -407,9 +407,9 @@ CREATE TABLE movement (
   lot_id INTEGER NOT NULL,
   bin_id INTEGER NOT NULL REFERENCES bin,
   kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'CORRECTION')),
-  quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0),
-  value_minor INTEGER NOT NULL,
-  average_e4 INTEGER NOT NULL CHECK (average_e4 >= 0),
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0 AND quantity_micro BETWEEN -1000000000000 AND 1000000000000),
+  value_minor INTEGER NOT NULL CHECK (value_minor BETWEEN -100000000000000 AND 100000000000000),
+  average_e4 INTEGER NOT NULL CHECK (average_e4 BETWEEN 0 AND 1000000000000),
   reason TEXT NOT NULL,
   reference TEXT NOT NULL,
   refers_to INTEGER REFERENCES movement,
@@ -504,7 +504,7 @@ CREATE TABLE study (
   made_on TEXT NOT NULL CHECK (date(made_on) = made_on),
   -- the lowest verdict that counted as covering
   allowed TEXT NOT NULL CHECK (allowed IN ('LISTED', 'MEETS', 'SEASONAL', 'SIGN_OFF')),
-  holding_minor INTEGER NOT NULL CHECK (holding_minor >= 0),
+  holding_minor INTEGER NOT NULL CHECK (holding_minor BETWEEN 0 AND 10000000),
   cost_minor INTEGER NOT NULL,
   cost_today_minor INTEGER NOT NULL,
   actor TEXT NOT NULL,
@@ -525,7 +525,7 @@ CREATE TABLE study_line (
   id INTEGER NOT NULL PRIMARY KEY,
   study_id INTEGER NOT NULL REFERENCES study,
   compartment_id INTEGER NOT NULL REFERENCES compartment,
-  litres_ul INTEGER NOT NULL CHECK (litres_ul >= 0),
+  litres_ul INTEGER NOT NULL CHECK (litres_ul BETWEEN 0 AND 1000000000000),
   today_id INTEGER REFERENCES product,
   proposed_id INTEGER REFERENCES product,
   UNIQUE (study_id, compartment_id, today_id)
@@ -553,7 +553,7 @@ CREATE TABLE capacity (
   id INTEGER NOT NULL PRIMARY KEY,
   compartment_id INTEGER NOT NULL REFERENCES compartment,
   condition TEXT NOT NULL CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
-  volume_ul INTEGER NOT NULL CHECK (volume_ul > 0),
+  volume_ul INTEGER NOT NULL CHECK (volume_ul BETWEEN 1 AND 100000000000),
   UNIQUE (compartment_id, condition)
 ) STRICT;
 
@@ -565,15 +565,15 @@ CREATE TABLE position (
   kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'FILL_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'SPARK_PLUG', 'INSURANCE')),
   item_id INTEGER REFERENCES item,
   quantity INTEGER NOT NULL CHECK (quantity BETWEEN 1 AND 200),
-  torque_low_mnm INTEGER CHECK (torque_low_mnm > 0),
-  torque_high_mnm INTEGER CHECK (torque_high_mnm >= torque_low_mnm),
+  torque_low_mnm INTEGER CHECK (torque_low_mnm BETWEEN 1 AND 10000000),
+  torque_high_mnm INTEGER CHECK (torque_high_mnm BETWEEN torque_low_mnm AND 10000000),
   mounting TEXT CHECK (mounting IN ('UPRIGHT', 'SIDEWAYS', 'INVERTED')),
   thread TEXT NOT NULL,
   drive TEXT NOT NULL,
   note TEXT NOT NULL,
   -- what the place demands of whatever goes there
-  most_height_um INTEGER CHECK (most_height_um > 0),
-  most_outer_um INTEGER CHECK (most_outer_um > 0),
+  most_height_um INTEGER CHECK (most_height_um BETWEEN 1 AND 10000000),
+  most_outer_um INTEGER CHECK (most_outer_um BETWEEN 1 AND 10000000),
   water_separator INTEGER NOT NULL DEFAULT 0 CHECK (water_separator IN (0, 1)),
   materials TEXT NOT NULL DEFAULT '',
   UNIQUE (variant_id, name),
@@ -596,9 +596,9 @@ CREATE TABLE task (
   compartment_id INTEGER REFERENCES compartment,
   position_id INTEGER REFERENCES position,
   meter_name TEXT,
-  interval_tenths INTEGER CHECK (interval_tenths > 0),
+  interval_tenths INTEGER CHECK (interval_tenths BETWEEN 1 AND 10000000),
   interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
-  first_interval_tenths INTEGER CHECK (first_interval_tenths > 0),
+  first_interval_tenths INTEGER CHECK (first_interval_tenths BETWEEN 1 AND 10000000),
   first_interval_months INTEGER CHECK (first_interval_months BETWEEN 1 AND 240),
   severity_e4 INTEGER NOT NULL DEFAULT 10000 CHECK (severity_e4 BETWEEN 1000 AND 10000),
   severity_reason TEXT NOT NULL,
@@ -637,7 +637,7 @@ CREATE TABLE fluid_interval (
   id INTEGER NOT NULL PRIMARY KEY,
   task_id INTEGER NOT NULL REFERENCES task,
   fluid_class TEXT NOT NULL CHECK (length(fluid_class) BETWEEN 1 AND 40),
-  interval_tenths INTEGER CHECK (interval_tenths > 0),
+  interval_tenths INTEGER CHECK (interval_tenths BETWEEN 1 AND 10000000),
   interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
   UNIQUE (task_id, fluid_class),
   CHECK (interval_tenths IS NOT NULL OR interval_months IS NOT NULL)
@@ -652,11 +652,11 @@ CREATE TABLE deviation (
   task_id INTEGER REFERENCES task,
   change TEXT NOT NULL CHECK (change IN ('ABSENT', 'ITEM', 'CAPACITY', 'TORQUE', 'INTERVAL')),
   condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
-  volume_ul INTEGER CHECK (volume_ul > 0),
+  volume_ul INTEGER CHECK (volume_ul BETWEEN 1 AND 100000000000),
   item_id INTEGER REFERENCES item,
-  torque_low_mnm INTEGER CHECK (torque_low_mnm > 0),
-  torque_high_mnm INTEGER CHECK (torque_high_mnm >= torque_low_mnm),
-  interval_tenths INTEGER CHECK (interval_tenths > 0),
+  torque_low_mnm INTEGER CHECK (torque_low_mnm BETWEEN 1 AND 10000000),
+  torque_high_mnm INTEGER CHECK (torque_high_mnm BETWEEN torque_low_mnm AND 10000000),
+  interval_tenths INTEGER CHECK (interval_tenths BETWEEN 1 AND 10000000),
   interval_months INTEGER CHECK (interval_months BETWEEN 1 AND 240),
   source TEXT NOT NULL CHECK (source IN ('UNIT', 'LEARNED')),
   -- a person's words; what is learned needs none
@@ -724,7 +724,7 @@ CREATE TABLE top_up (
   unit_id INTEGER NOT NULL REFERENCES unit,
   compartment_id INTEGER NOT NULL REFERENCES compartment,
   item_id INTEGER NOT NULL REFERENCES item,
-  volume_ul INTEGER NOT NULL CHECK (volume_ul > 0),
+  volume_ul INTEGER NOT NULL CHECK (volume_ul BETWEEN 1 AND 100000000000),
   added_on TEXT NOT NULL CHECK (date(added_on) = added_on),
   sign_off_id INTEGER REFERENCES sign_off,
   withdraws INTEGER UNIQUE REFERENCES top_up,
@@ -745,11 +745,11 @@ CREATE TABLE tray_line (
   -- what to watch for at the position, as a person wrote it
   note TEXT NOT NULL DEFAULT '' CHECK (length(note) <= 200),
   condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
-  first_pour_ul INTEGER CHECK (first_pour_ul >= 0),
-  reserve_ul INTEGER CHECK (reserve_ul >= 0),
-  kit_lines INTEGER CHECK (kit_lines > 0),
+  first_pour_ul INTEGER CHECK (first_pour_ul BETWEEN 0 AND 1000000000000),
+  reserve_ul INTEGER CHECK (reserve_ul BETWEEN 0 AND 1000000000000),
+  kit_lines INTEGER CHECK (kit_lines BETWEEN 1 AND 1000),
   box_of_id INTEGER REFERENCES item,
-  wanted_micro INTEGER NOT NULL CHECK (wanted_micro > 0),
+  wanted_micro INTEGER NOT NULL CHECK (wanted_micro BETWEEN 1 AND 1000000000000),
   laid_micro INTEGER NOT NULL DEFAULT 0 CHECK (laid_micro BETWEEN 0 AND wanted_micro),
   position_id INTEGER REFERENCES position,
   compartment_id INTEGER REFERENCES compartment,
@@ -775,7 +775,7 @@ CREATE TABLE task_record (
   unit_id INTEGER NOT NULL REFERENCES unit,
   task_id INTEGER NOT NULL REFERENCES task,
   done_on TEXT NOT NULL CHECK (date(done_on) = done_on),
-  life_tenths INTEGER CHECK (life_tenths >= 0),
+  life_tenths INTEGER CHECK (life_tenths BETWEEN 0 AND 100000000),
   tray_id INTEGER REFERENCES tray,
   withdraws INTEGER UNIQUE REFERENCES task_record,
   reason TEXT NOT NULL,
@@ -803,7 +803,7 @@ CREATE TABLE fill (
   compartment_id INTEGER NOT NULL REFERENCES compartment,
   item_id INTEGER NOT NULL REFERENCES item,
   condition TEXT NOT NULL CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
-  volume_ul INTEGER NOT NULL CHECK (volume_ul > 0),
+  volume_ul INTEGER NOT NULL CHECK (volume_ul BETWEEN 1 AND 100000000000),
   filled_on TEXT NOT NULL CHECK (date(filled_on) = filled_on),
   tray_id INTEGER REFERENCES tray,
   withdraws INTEGER UNIQUE REFERENCES fill,

@@ -28,6 +28,9 @@ class FormatsDocumentTest {
           Pattern.compile("## " + table.name() + "\n.*?```csv\n(.*?)```", Pattern.DOTALL)
               .matcher(document);
       assertThat(block.find()).as("a section on %s", table.name()).isTrue();
+      for (Column<?> column : table.columns()) {
+        assertThat(block.group()).contains(row(column));
+      }
       try (CsvReader<CsvRecord> reader = CsvReader.builder().ofCsvRecord(block.group(1))) {
         List<CsvRecord> lines = reader.stream().toList();
         assertThat(lines.get(0).getFields()).isEqualTo(table.header());
@@ -35,6 +38,12 @@ class FormatsDocumentTest {
         lines.subList(1, lines.size()).forEach(line -> checkCells(table, line));
       }
     }
+  }
+
+  /** What is allowed stands in the document as the import words it. */
+  private static String row(Column<?> column) {
+    return "| `%s` | %s | %s; %s"
+        .formatted(column.name(), column.format().type(), column.meaning(), column.allowed());
   }
 
   private static void checkCells(ExchangeTable table, CsvRecord line) {

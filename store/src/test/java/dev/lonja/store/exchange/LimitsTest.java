@@ -9,11 +9,13 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
 import java.io.IOException;
 import java.io.StringWriter;
+import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -27,6 +29,16 @@ import org.junit.jupiter.api.io.TempDir;
 class LimitsTest {
 
   private static final Pattern LONGEST = Pattern.compile("text of 1 to (\\d+) characters.*");
+
+  private static final Pattern RANGE =
+      Pattern.compile("a .*number.* from -?[0-9.]+ to ([0-9.]+)(?:, at most (\\d+) decimals)?");
+
+  /** What the program numbers by itself. */
+  private static final Set<String> COUNTED = Set.of("id", "version", "line_no");
+
+  /** What another row says as well: sums of movements, what is laid of what is wanted. */
+  private static final Set<String> TIED =
+      Set.of("class_months.month", "class_months.factor", "climate_months.id");
 
   @TempDir private Path folder;
 
@@ -92,6 +104,93 @@ class LimitsTest {
       assertThat(store.<Map<String, String>>read(s -> s.exchange().files()))
           .containsAllEntriesOf(texts);
     }
+  }
+
+  /** A column of numbers with the largest that its format takes. */
+  private record Numbers(ExchangeTable table, int index, Column<?> column, BigDecimal most) {
+
+    static List<Numbers> all() {
+      List<Numbers> all = new ArrayList<>();
+      for (ExchangeTable table : ExchangeTables.ALL) {
+        for (int i = 0; i < table.columns().size(); i++) {
+          Column<?> column = table.columns().get(i);
+          Matcher range = RANGE.matcher(column.format().allowed());
+          boolean isKey = column.references().isPresent() || COUNTED.contains(column.name());
+          if (range.matches() && !isKey) {
+            int decimals = range.group(2) == null ? 0 : Integer.parseInt(range.group(2));
+            all.add(
+                new Numbers(table, i, column, new BigDecimal(range.group(1)).setScale(decimals)));
+          }
+        }
+      }
+      return all;
+    }
+
+    String name() {
+      return table.name() + "." + column.name();
+    }
+
+    /** The next number that could be written. */
+    BigDecimal oneMore() {
+      return most.add(most.ulp());
+    }
+  }
+
+  @Test
+  void everyNumberGoesInAndOutAtItsLimit() throws IOException {
+    Map<String, String> texts = example();
+    List<String> tried = new ArrayList<>();
+    for (Numbers numbers : Numbers.all()) {
+      ExchangeTable table = numbers.table();
+      String before = texts.get(table.file());
+      String over = filled(before, numbers.index(), numbers.oneMore().toPlainString());
+      if (!over.equals(before)) {
+        assertThat(problems(texts, table, over))
+            .as("one more in " + numbers.name())
+            .anyMatch(problem -> problem.column().equals(numbers.column().name()));
+        if (!TIED.contains(numbers.name())) {
+          tried.add(numbers.name());
+          String most = numbers.most().stripTrailingZeros().toPlainString();
+          texts.put(table.file(), filled(before, numbers.index(), most));
+        }
+      }
+    }
+    assertThat(tried).hasSizeGreaterThan(20);
+    try (LonjaStore store = LonjaStore.open(folder.resolve("full.db"))) {
+      assertThat(store.<List<ExchangeProblem>>write(s -> s.exchange().importTexts(texts)))
+          .isEmpty();
+      assertThat(store.<Map<String, String>>read(s -> s.exchange().files()))
+          .containsAllEntriesOf(texts);
+    }
+  }
+
+  /** Whatever the way in, the table itself takes no more than the format could take out. */
+  @Test
+  void theTablesTakeNoLargerNumberThanTheFormat() {
+    Path file;
+    try (LonjaStore store = Stores.example(folder)) {
+      file = store.file();
+    }
+    Stores.texts(file, "SELECT name FROM sqlite_master WHERE type = 'trigger'")
+        .forEach(trigger -> Stores.sql(file, "DROP TRIGGER " + trigger));
+    List<String> taken = new ArrayList<>();
+    for (Numbers numbers : Numbers.all()) {
+      String table = numbers.table().table().getName();
+      String field = numbers.column().field().getName();
+      String row = "SELECT rowid FROM %s WHERE %s IS NOT NULL LIMIT 1".formatted(table, field);
+      if (!Stores.texts(file, row).isEmpty()) {
+        String change =
+            "UPDATE %s SET %s = %s WHERE rowid = (%s)"
+                .formatted(table, field, numbers.oneMore().unscaledValue(), row);
+        try {
+          Stores.sql(file, change);
+          taken.add(numbers.name());
+        } catch (IllegalStateException refused) {
+          assertThat(refused).as(numbers.name()).hasMessageContaining("CHECK constraint failed");
+        }
+      }
+    }
+    assertThat(taken).isEmpty();
   }
 
   /** False for what stands for something else: a word of a list, or the name of a meter. */

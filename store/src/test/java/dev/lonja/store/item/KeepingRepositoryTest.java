@@ -87,8 +87,10 @@ class KeepingRepositoryTest {
   /** Put twice, the second picture is the one; dropped, there is none. */
   @Test
   void anItemHasOnePicture() {
-    byte[] bytes = "not really a picture".getBytes(StandardCharsets.UTF_8);
-    write(keeping -> keeping.setPicture(FILTER, new KeepingRepository.Picture("image/png", bytes)));
+    byte[] first = "not really a picture".getBytes(StandardCharsets.UTF_8);
+    byte[] bytes = "nor is this".getBytes(StandardCharsets.UTF_8);
+    write(
+        keeping -> keeping.setPicture(FILTER, new KeepingRepository.Picture("image/jpeg", first)));
     write(
         keeping -> keeping.setPicture(FILTER, new KeepingRepository.Picture("image/jpeg", bytes)));
     KeepingRepository.Picture kept =

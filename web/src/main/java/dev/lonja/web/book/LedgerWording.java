@@ -18,6 +18,23 @@ public final class LedgerWording {
               Refusal.NotPositive.class,
               r -> "the quantity is " + r.wanted().exactText() + "; allowed is more than 0.")
           .when(
+              Refusal.TooMuch.class,
+              r ->
+                  "the quantity is "
+                      + r.wanted().exactText()
+                      + "; allowed is up to "
+                      + r.most().exactText()
+                      + ".")
+          .when(
+              Refusal.TooDear.class,
+              r ->
+                  r.cost().display()
+                      + " for "
+                      + r.quantity().display()
+                      + "; allowed is up to "
+                      + r.most().display()
+                      + " for one.")
+          .when(
               Refusal.NotCountable.class,
               r -> "the quantity is " + r.wanted().exactText() + "; allowed are whole pieces.")
           .when(Refusal.NotEnough.class, LedgerWording::notEnough)

@@ -87,7 +87,7 @@ record StatementForm(
       return who.map(Source::confidence);
     }
     Optional<BigDecimal> value =
-        typed.decimalUpTo("confidence", "The confidence", confidence, BigDecimal.ONE);
+        typed.decimalUpTo("confidence", "The confidence", confidence, 1, 9);
     if (value.filter(v -> v.stripTrailingZeros().scale() > MOST_DECIMALS).isPresent()) {
       typed.refuse(
           "confidence",

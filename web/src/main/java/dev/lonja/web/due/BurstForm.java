@@ -43,7 +43,7 @@ record BurstForm(String meterId, String first, String last, String perDay) {
     Optional<LocalDate> to = typed.day("last", last);
     MeterMeasure measure = meter.file().meter().measure();
     BigDecimal most = BigDecimal.valueOf(measure.highestPerDay().tenths(), 1);
-    Optional<BigDecimal> amount = typed.decimalUpTo("perDay", "The use a day", perDay, most);
+    Optional<BigDecimal> amount = typed.decimalUpTo("perDay", "The use a day", perDay, most, 1);
     boolean inOrder = from.flatMap(f -> to.map(l -> !f.isAfter(l))).orElse(true);
     if (!inOrder) {
       typed.refuse(

@@ -7,7 +7,6 @@ import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.item.ItemFile;
 import dev.lonja.desk.item.PictureDesk;
 import dev.lonja.desk.ledger.StockDesk;
-import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.item.KeepingRepository.Picture;
@@ -17,6 +16,7 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import dev.lonja.web.sign.PersonProblems;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -124,18 +124,13 @@ class ItemController {
       @PathVariable long movementId,
       Sent sent,
       @RequestParam String reason,
-      @RequestParam(defaultValue = "") String secondPerson,
-      @RequestParam(defaultValue = "") String pin,
       @RequestParam Map<String, String> fields,
       Model model) {
     stock.admit();
     SentForm what = new SentForm(id, "correct", "bin", fields, new Typed());
     return next(
         StockForms.why(what.typed(), reason)
-            .map(
-                why ->
-                    stock.correct(
-                        sent, id, movementId, why, new SecondPerson.Signature(secondPerson, pin))),
+            .map(why -> stock.correct(sent, id, movementId, why, PersonProblems.signature(fields))),
         what,
         model);
   }

@@ -50,7 +50,7 @@ class ItemEditController {
   String add(Sent sent, @RequestParam Map<String, String> request, Model model) {
     Map<String, String> fields = fields(request);
     Typed typed = new Typed();
-    return new ItemForm(fields, typed)
+    return new ItemForm(fields, desk.currency(), typed)
         .read()
         .map(
             draft ->
@@ -75,7 +75,7 @@ class ItemEditController {
       Model model) {
     Map<String, String> fields = fields(request);
     Typed typed = new Typed();
-    return new ItemForm(fields, typed)
+    return new ItemForm(fields, desk.currency(), typed)
         .read()
         .map(draft -> desk.edit(sent, id, version, draft))
         .map(outcome -> afterEdit(outcome, id, fields, model))

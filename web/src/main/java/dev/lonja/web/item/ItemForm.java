@@ -4,6 +4,7 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -14,6 +15,7 @@ import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,17 +32,13 @@ final class ItemForm {
   /** How many empty rows a list ends with. */
   private static final int SPARE_ROWS = 2;
 
-  private static final BigDecimal MOST_DAYS = BigDecimal.valueOf(10_000);
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
-  private static final BigDecimal MOST_PIECES = BigDecimal.valueOf(1_000_000);
-  private static final BigDecimal MOST_PRICE = BigDecimal.valueOf(1_000_000);
-  private static final BigDecimal MOST_CONTENTS = BigDecimal.valueOf(200);
-
   private final Map<String, String> fields;
+  private final Currency currency;
   private final Typed typed;
 
-  ItemForm(Map<String, String> fields, Typed typed) {
+  ItemForm(Map<String, String> fields, Currency currency, Typed typed) {
     this.fields = fields;
+    this.currency = currency;
     this.typed = typed;
   }
 
@@ -132,22 +130,13 @@ final class ItemForm {
   }
 
   private Optional<Volume> litres(String field, String what) {
-    return typed.decimalUpTo(field, what, text(field), MOST_LITRES).map(Volume::ofLitres);
+    return typed.litres(field, what, text(field), Limits.LITRES);
   }
 
   private Optional<Integer> days(String field, String what) {
     return text(field).isEmpty()
         ? Optional.empty()
-        : whole(field, what + " in days", MOST_DAYS).map(BigDecimal::intValueExact);
-  }
-
-  private Optional<BigDecimal> whole(String field, String what, BigDecimal most) {
-    Optional<BigDecimal> value = typed.decimalUpTo(field, what, text(field), most);
-    if (value.filter(v -> v.stripTrailingZeros().scale() > 0).isPresent()) {
-      typed.refuse(field, what + " is " + text(field) + "; write a whole number.");
-      return Optional.empty();
-    }
-    return value;
+        : typed.wholeBetween(field, what + " in days", text(field), 1, Limits.SHELF_DAYS);
   }
 
   private List<String> barcodes() {
@@ -191,8 +180,10 @@ final class ItemForm {
   private Optional<Quantity> amount(String field, String what, Measure measure) {
     Optional<BigDecimal> amount =
         measure == Measure.PIECES
-            ? whole(field, what, MOST_PIECES)
-            : typed.decimalUpTo(field, what, text(field), MOST_PIECES);
+            ? typed
+                .wholeBetween(field, what, text(field), 1, Limits.QUANTITY)
+                .map(BigDecimal::valueOf)
+            : typed.decimalUpTo(field, what, text(field), Limits.QUANTITY, 6);
     return amount.map(value -> Quantity.of(measure, value));
   }
 
@@ -204,15 +195,29 @@ final class ItemForm {
         continue;
       }
       Optional<BigDecimal> price =
-          typed.decimalUpTo(
-              "price-" + row, "The price of " + name, text("price-" + row), MOST_PRICE);
+          typed.money(
+              "price-" + row,
+              "The price of " + name,
+              text("price-" + row),
+              Limits.PRICE_MINOR,
+              currency);
+      String number = text("orderNumber-" + row);
+      if (number.length() > Lengths.NAME) {
+        typed.refuse(
+            "orderNumber-" + row,
+            "The number at "
+                + name
+                + " has "
+                + number.length()
+                + " characters; allowed are "
+                + Lengths.NAME
+                + ".");
+      }
       Optional<Quantity> pack = amount("supplyPack-" + row, "The pack of " + name, measure);
       Optional<Quantity> least =
           amount("supplyLeast-" + row, "The least order from " + name, measure);
       if (price.isPresent() && pack.isPresent() && least.isPresent()) {
-        offers.add(
-            new ItemDraft.Offer(
-                row, name, text("orderNumber-" + row), price.get(), pack.get(), least.get()));
+        offers.add(new ItemDraft.Offer(row, name, number, price.get(), pack.get(), least.get()));
       }
     }
     return offers;
@@ -224,11 +229,12 @@ final class ItemForm {
       String part = text("content-" + row);
       if (!part.isEmpty()) {
         int line = row;
-        Optional<BigDecimal> quantity =
-            text("contentQuantity-" + row).isEmpty()
-                ? Optional.of(BigDecimal.ONE)
-                : whole("contentQuantity-" + row, "How many " + part, MOST_CONTENTS);
-        quantity.ifPresent(q -> contents.add(new ItemDraft.Content(line, part, q.intValueExact())));
+        String field = "contentQuantity-" + row;
+        Optional<Integer> quantity =
+            text(field).isEmpty()
+                ? Optional.of(1)
+                : typed.wholeBetween(field, "How many " + part, text(field), 1, Limits.PIECES);
+        quantity.ifPresent(q -> contents.add(new ItemDraft.Content(line, part, q)));
       }
     }
     return contents;

@@ -2,6 +2,7 @@ package dev.lonja.web.item;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.item.KitDesk;
 import dev.lonja.desk.item.KitLedgerDesk;
@@ -26,8 +27,6 @@ import org.springframework.web.server.ResponseStatusException;
 /** The page of a kit. */
 @Controller
 class KitController {
-
-  private static final BigDecimal MOST_KITS = BigDecimal.valueOf(1_000);
 
   private static final RefusalWording ON_TRAY =
       RefusalWording.of(
@@ -88,7 +87,8 @@ class KitController {
       Model model) {
     Typed typed = new Typed();
     return typed
-        .decimalUpTo("kits", "The number of kits", kits, MOST_KITS)
+        .wholeBetween("kits", "The number of kits", kits, 1, Limits.QUANTITY)
+        .map(BigDecimal::valueOf)
         .map(amount -> book(sent, id, what, amount))
         .map(
             outcome ->

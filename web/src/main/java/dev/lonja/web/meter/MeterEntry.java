@@ -1,10 +1,10 @@
 package dev.lonja.web.meter;
 
 import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -14,8 +14,6 @@ public final class MeterEntry {
 
   /** A form's field for one meter is called by this and the meter's id. */
   private static final String FIELD = "meter-";
-
-  private static final BigDecimal HIGHEST = BigDecimal.valueOf(9_999_999);
 
   private MeterEntry() {}
 
@@ -38,13 +36,8 @@ public final class MeterEntry {
   /** A value that a meter can show; anything else is refused. */
   public static Optional<MeterValue> value(
       Typed typed, String field, String what, String text, MeterMeasure measure) {
-    Optional<BigDecimal> amount = typed.decimal(field, what, text);
-    boolean inRange = amount.filter(a -> a.signum() >= 0 && a.compareTo(HIGHEST) <= 0).isPresent();
-    if (amount.isPresent() && !inRange) {
-      typed.refuse(
-          field, what + " is " + amount.get().toPlainString() + "; allowed is 0 to 9,999,999.");
-      return Optional.empty();
-    }
-    return amount.map(a -> MeterValue.of(a, measure));
+    return typed
+        .decimalFromZero(field, what, text, Limits.METER)
+        .map(amount -> MeterValue.of(amount, measure));
   }
 }

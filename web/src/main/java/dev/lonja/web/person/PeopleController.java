@@ -2,6 +2,7 @@ package dev.lonja.web.person;
 
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.PeopleDesk;
@@ -32,7 +33,6 @@ import org.springframework.web.server.ResponseStatusException;
 class PeopleController {
 
   private static final String PATH = "/setup/people";
-  private static final BigDecimal MOST_VALUE = BigDecimal.valueOf(10_000_000);
   private static final String ONE = PATH + "/{id}";
 
   private final PeopleDesk desk;
@@ -104,7 +104,12 @@ class PeopleController {
         mostAlone.isBlank()
             ? Optional.empty()
             : typed.decimalBetween(
-                "mostAlone", "The value", mostAlone, BigDecimal.ZERO, MOST_VALUE, digits);
+                "mostAlone",
+                "The value",
+                mostAlone,
+                BigDecimal.ZERO,
+                new Money(Limits.VALUE_MINOR, desk.currency()).amount(),
+                digits);
     Map<String, String> kept = Map.of("mostAlone", mostAlone);
     return typed
         .all(() -> desk.setMostAlone(sent, most))

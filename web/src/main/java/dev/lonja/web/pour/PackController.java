@@ -6,7 +6,6 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.choice.PackDesk;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PackController {
 
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(5_000);
+  private static final int MOST_LITRES = 5_000;
 
   private final PackDesk desk;
   private final StoreClock clock;
@@ -62,9 +61,7 @@ class PackController {
     Optional<Volume> volume =
         litres.isBlank()
             ? Optional.empty()
-            : typed
-                .decimalUpTo("litres", "The need in litres", litres, MOST_LITRES)
-                .map(Volume::ofLitres);
+            : typed.litres("litres", "The need in litres", litres, MOST_LITRES);
     return volume.flatMap(v -> day.map(d -> new PackDesk.Need(v, d)));
   }
 }

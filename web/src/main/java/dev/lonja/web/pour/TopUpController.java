@@ -3,6 +3,7 @@ package dev.lonja.web.pour;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
@@ -15,7 +16,7 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
+import dev.lonja.web.sign.PersonProblems;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +32,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class TopUpController {
 
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(1_000);
   private static final int LONGEST_WHY = Lengths.REASON;
   private static final String USUAL = "0.5";
 
@@ -60,7 +60,8 @@ class TopUpController {
                       TopUpDesk.NotOnFile.class,
                       not -> Problem.ofWhole("That top-up is not on file any more."))
                   .all())
-          .and(LedgerWording.at("litres"));
+          .and(LedgerWording.at("litres"))
+          .and(PersonProblems.SECOND);
 
   private final TopUpDesk desk;
   private final CompartmentDesk compartments;
@@ -118,15 +119,19 @@ class TopUpController {
       @RequestParam String unit,
       @RequestParam CompartmentId compartment,
       @RequestParam long topUp,
-      @RequestParam(defaultValue = "") String why,
+      @RequestParam Map<String, String> fields,
       Model model) {
     Asked asked = new Asked(unit, Optional.of(compartment), "");
+    String why = fields.getOrDefault("why", "");
     Typed typed = new Typed();
     return typed
         .text("why", "Why", why, LONGEST_WHY)
-        .map(reason -> desk.withdraw(sent, unit, compartment, topUp, reason))
-        .map(outcome -> next(outcome, asked, Map.of(), model))
-        .orElseGet(() -> page(asked, Map.of(), typed.problems(), model));
+        .map(
+            reason ->
+                desk.withdraw(
+                    sent, unit, compartment, topUp, reason, PersonProblems.signature(fields)))
+        .map(outcome -> next(outcome, asked, fields, model))
+        .orElseGet(() -> page(asked, fields, typed.problems(), model));
   }
 
   private String next(Outcome outcome, Asked asked, Map<String, String> fields, Model model) {
@@ -141,7 +146,7 @@ class TopUpController {
   }
 
   private static Optional<Volume> litres(Typed typed, String litres) {
-    return typed.decimalUpTo("litres", "The litres", litres, MOST_LITRES).map(Volume::ofLitres);
+    return typed.litres("litres", "The litres", litres, Limits.LITRES);
   }
 
   private String page(Asked asked, Map<String, String> typed, List<Problem> problems, Model model) {

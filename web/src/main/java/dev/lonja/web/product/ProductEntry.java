@@ -12,6 +12,7 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.fluid.ProductSheet;
 import dev.lonja.web.request.Typed;
@@ -29,9 +30,6 @@ final class ProductEntry {
   private static final int LONGEST_NAME = Lengths.NAME;
   private static final int LONGEST_LABEL = Lengths.DESCRIPTION;
   private static final int LONGEST_GRADE = Lengths.GRADE;
-  private static final BigDecimal MOST_ASH = BigDecimal.valueOf(100);
-  private static final BigDecimal MOST_ZINC = BigDecimal.valueOf(100_000);
-  private static final BigDecimal MOST_DENSITY = BigDecimal.valueOf(20_000);
 
   private final Map<String, String> form;
   private final FluidReference reference;
@@ -119,24 +117,33 @@ final class ProductEntry {
       typed.refuse("chemistry", "\"" + text("chemistry") + "\" is no family of coolants.");
     }
     return new Product.Data(
-        decimal("ash", "The ash in per cent", MOST_ASH).map(AshContent::ofPercent),
-        decimal("zinc", "The zinc in mg/kg", MOST_ZINC).map(BigDecimal::intValue),
+        text("ash").isEmpty()
+            ? Optional.empty()
+            : typed
+                .decimalFromZero("ash", "The ash in per cent", text("ash"), Limits.PER_CENT)
+                .map(AshContent::ofPercent),
+        text("zinc").isEmpty()
+            ? Optional.empty()
+            : typed.wholeBetween("zinc", "The zinc in mg/kg", text("zinc"), 0, Limits.MG_KG),
         yesNo("modifier"),
         yesNo("biodegradable"),
-        decimal("density", "The density in kg/m³", MOST_DENSITY)
-            .map(Density::ofKilogramsPerCubicMetre),
+        text("density").isEmpty()
+            ? Optional.empty()
+            : typed
+                .decimalBetween(
+                    "density",
+                    "The density in kg/m³",
+                    text("density"),
+                    BigDecimal.ONE,
+                    BigDecimal.valueOf(Limits.DENSITY),
+                    3)
+                .map(Density::ofKilogramsPerCubicMetre),
         family,
         kind == FluidKind.BRAKE_FLUID ? choice(BrakeBase.values(), "base") : Optional.empty(),
         kind == FluidKind.HYDRAULIC_OIL ? choice(HydraulicType.values(), "type") : Optional.empty(),
         knownHazards.stream()
             .filter(code -> text(ProductSheet.HAZARD + code).equals("yes"))
             .toList());
-  }
-
-  private Optional<BigDecimal> decimal(String field, String what, BigDecimal most) {
-    return text(field).isEmpty()
-        ? Optional.empty()
-        : typed.decimalUpTo(field, what, text(field), most);
   }
 
   private Optional<Boolean> yesNo(String field) {

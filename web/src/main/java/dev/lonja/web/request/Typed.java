@@ -1,12 +1,16 @@
 package dev.lonja.web.request;
 
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.SensibleDay;
+import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +24,12 @@ import java.util.regex.Pattern;
 public final class Typed {
 
   private static final Pattern NUMBER = Pattern.compile("[-+]?[0-9]{1,12}(\\.[0-9]{1,9})?");
+
+  /** A litre has a million microlitres. */
+  private static final int FINEST_LITRES = 6;
+
+  /** As many as {@link #NUMBER} lets through. */
+  private static final int FINEST_DECIMALS = 9;
 
   private static final Pattern ROW_NUMBER = Pattern.compile("[1-9][0-9]{0,17}");
 
@@ -53,9 +63,14 @@ public final class Typed {
     return Optional.empty();
   }
 
-  /** A decimal number above 0 and up to {@code most}. */
-  public Optional<BigDecimal> decimalUpTo(String field, String what, String text, BigDecimal most) {
-    Optional<BigDecimal> value = decimal(field, what, text);
+  /**
+   * A decimal number above 0 and up to {@code most}, rounded half up to so many decimals, since
+   * that is how it is kept; what would be rounded to 0 is refused.
+   */
+  public Optional<BigDecimal> decimalUpTo(
+      String field, String what, String text, BigDecimal most, int decimals) {
+    Optional<BigDecimal> value =
+        decimal(field, what, text).map(v -> v.setScale(decimals, RoundingMode.HALF_UP));
     boolean inRange = value.filter(v -> v.signum() > 0 && v.compareTo(most) <= 0).isPresent();
     if (value.isPresent() && !inRange) {
       refuse(
@@ -69,6 +84,37 @@ public final class Typed {
       return Optional.empty();
     }
     return value;
+  }
+
+  /** The same up to a limit that all floors share. */
+  public Optional<BigDecimal> decimalUpTo(
+      String field, String what, String text, int most, int decimals) {
+    return decimalUpTo(field, what, text, BigDecimal.valueOf(most), decimals);
+  }
+
+  /** A volume in litres, of a microlitre at least. */
+  public Optional<Volume> litres(String field, String what, String text, int most) {
+    return decimalUpTo(field, what, text, most, FINEST_LITRES).map(Volume::ofLitres);
+  }
+
+  /** A decimal number from 0 up to a limit that all floors share. */
+  public Optional<BigDecimal> decimalFromZero(String field, String what, String text, int most) {
+    return decimalBetween(
+        field, what, text, BigDecimal.ZERO, BigDecimal.valueOf(most), FINEST_DECIMALS);
+  }
+
+  /** The same in whole units of a currency, up to so many of its minor units. */
+  public Optional<BigDecimal> money(
+      String field, String what, String text, long mostMinor, Currency currency) {
+    BigDecimal most = new Money(mostMinor, currency).amount();
+    return decimalBetween(field, what, text, BigDecimal.ZERO, most, FINEST_DECIMALS);
+  }
+
+  /** A whole number between two ends, both allowed. */
+  public Optional<Integer> wholeBetween(
+      String field, String what, String text, int least, int most) {
+    return decimalBetween(field, what, text, BigDecimal.valueOf(least), BigDecimal.valueOf(most), 0)
+        .map(BigDecimal::intValueExact);
   }
 
   /** A decimal number of at most so many decimals between two ends, both allowed. */

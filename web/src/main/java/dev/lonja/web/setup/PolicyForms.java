@@ -134,10 +134,8 @@ final class PolicyForms {
       Optional<BigDecimal> share =
           factor.isBlank()
               ? Optional.of(BigDecimal.ONE)
-              : typed.decimalUpTo("factor", "The factor", factor, BigDecimal.ONE);
-      if (share.filter(f -> f.compareTo(LEAST_FACTOR) < 0).isPresent()) {
-        typed.refuse("factor", "The factor is " + factor + "; allowed is 0.1 to 1.");
-      }
+              : typed.decimalBetween(
+                  "factor", "The factor", factor, LEAST_FACTOR, BigDecimal.ONE, 4);
       return typed.all(
           () ->
               new IntervalPolicy(

@@ -2,6 +2,7 @@ package dev.lonja.web.setup;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.crossref.RubberTable.Guidance;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
@@ -10,7 +11,6 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -28,7 +28,6 @@ class ReferenceController {
 
   private static final String PATH = "/setup/reference";
   private static final int LONGEST_NAME = Lengths.NAME;
-  private static final BigDecimal MOST_DAYS = BigDecimal.valueOf(400);
   private static final String NO_PAIR =
       "Choose a rubber, a fluid, and yes, check, no or not known.";
 
@@ -98,12 +97,10 @@ class ReferenceController {
     desk.admit();
     Typed typed = new Typed();
     Optional<String> named = typed.text("name", "The name", name, LONGEST_NAME);
-    Optional<BigDecimal> days =
-        typed.decimalBetween(
-            "leadDays", "The lead time in days", leadDays, BigDecimal.ZERO, MOST_DAYS, 0);
+    Optional<Integer> days =
+        typed.wholeBetween("leadDays", "The lead time in days", leadDays, 0, Limits.SUPPLY_DAYS);
     return next(
-        typed.all(
-            () -> desk.addSupplier(sent, named.orElseThrow(), days.orElseThrow().intValueExact())),
+        typed.all(() -> desk.addSupplier(sent, named.orElseThrow(), days.orElseThrow())),
         typed,
         fields,
         model);

@@ -6,9 +6,11 @@ import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Pin;
 import dev.lonja.desk.person.PeopleDesk;
 import dev.lonja.desk.person.PersonRefusal;
+import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.person.SecondRefusal;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
+import java.util.Map;
 
 /** Says why something about a person was not done. */
 public final class PersonProblems {
@@ -111,6 +113,12 @@ public final class PersonProblems {
               .all());
 
   private PersonProblems() {}
+
+  /** A second person's signature as the forms have it; nobody's if they do not ask for one. */
+  public static SecondPerson.Signature signature(Map<String, String> fields) {
+    return new SecondPerson.Signature(
+        fields.getOrDefault("secondPerson", ""), fields.getOrDefault("pin", ""));
+  }
 
   /** What is wrong with a password. */
   static String password(PasswordRule.Objection objection, int characters) {

@@ -12,10 +12,10 @@ import dev.lonja.core.grade.Grade;
 import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.quantity.AshContent;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -31,11 +31,6 @@ public final class SpecEntry {
   static final int GRADE_ROWS = 6;
   private static final int LONGEST_GRADE = Lengths.GRADE;
   private static final int LONGEST_CODE = Lengths.SHORT;
-  private static final int MOST_GROUPS = 20;
-  private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);
-  private static final BigDecimal HOTTEST = BigDecimal.valueOf(90);
-  private static final BigDecimal MOST_ASH = BigDecimal.valueOf(100);
-  private static final BigDecimal MOST_ZINC = BigDecimal.valueOf(100_000);
 
   private final Map<String, String> form;
   private final FluidReference reference;
@@ -97,7 +92,7 @@ public final class SpecEntry {
   private Optional<Temperature> temperature(String field) {
     return text(field).isEmpty()
         ? Optional.empty()
-        : TemperatureEntry.of(typed, field, text(field), COLDEST, HOTTEST);
+        : TemperatureEntry.of(typed, field, text(field));
   }
 
   private static String words(GradeChart.Problem problem, FluidKind kind) {
@@ -162,9 +157,9 @@ public final class SpecEntry {
         groups.add(group);
       }
     }
-    if (groups.size() > MOST_GROUPS) {
+    if (groups.size() > Limits.GROUPS) {
       typed.refuse(
-          "classes", "There are " + groups.size() + " lines; allowed are " + MOST_GROUPS + ".");
+          "classes", "There are " + groups.size() + " lines; allowed are " + Limits.GROUPS + ".");
     }
     return groups;
   }
@@ -192,14 +187,12 @@ public final class SpecEntry {
         text("ash").isEmpty()
             ? Optional.empty()
             : typed
-                .decimalUpTo("ash", "The ash in per cent", text("ash"), MOST_ASH)
+                .decimalFromZero("ash", "The ash in per cent", text("ash"), Limits.PER_CENT)
                 .map(AshContent::ofPercent);
     Optional<Integer> zinc =
         text("zinc").isEmpty()
             ? Optional.empty()
-            : typed
-                .decimalUpTo("zinc", "The zinc in mg/kg", text("zinc"), MOST_ZINC)
-                .map(BigDecimal::intValue);
+            : typed.wholeBetween("zinc", "The zinc in mg/kg", text("zinc"), 0, Limits.MG_KG);
     Spec.FrictionModifier modifier =
         typed
             .choiceOrNone("modifier", text("modifier"), Spec.FrictionModifier.values())

@@ -6,7 +6,6 @@ import dev.lonja.core.quantity.Temperature;
 import dev.lonja.web.fluid.ReasonWording;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.EnumSet;
@@ -20,9 +19,6 @@ import java.util.Set;
  * its own temperatures. What is wrong is named, and the whole year is shown.
  */
 final class WindowEntry {
-
-  private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);
-  private static final BigDecimal HOTTEST = BigDecimal.valueOf(90);
 
   private final Typed typed = new Typed();
   private final Optional<Set<Month>> months;
@@ -67,8 +63,8 @@ final class WindowEntry {
     if (low.isEmpty() && high.isEmpty()) {
       return Optional.empty();
     }
-    Optional<Temperature> coldest = TemperatureEntry.of(typed, "low", low, COLDEST, HOTTEST);
-    Optional<Temperature> hottest = TemperatureEntry.of(typed, "high", high, COLDEST, HOTTEST);
+    Optional<Temperature> coldest = TemperatureEntry.of(typed, "low", low);
+    Optional<Temperature> hottest = TemperatureEntry.of(typed, "high", high);
     if (coldest.isEmpty() || hottest.isEmpty()) {
       return Optional.empty();
     }

@@ -8,7 +8,6 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -25,9 +24,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The store's temperature year. */
 @Controller
 class YearController {
-
-  private static final BigDecimal COLDEST = BigDecimal.valueOf(-90);
-  private static final BigDecimal HOTTEST = BigDecimal.valueOf(90);
 
   private final YearDesk desk;
   private final StoreClock clock;
@@ -62,10 +58,8 @@ class YearController {
       Typed typed, Month month, Map<String, String> fields) {
     String low = "low-" + month.getValue();
     String high = "high-" + month.getValue();
-    Optional<Temperature> lowest =
-        TemperatureEntry.of(typed, low, fields.getOrDefault(low, ""), COLDEST, HOTTEST);
-    Optional<Temperature> highest =
-        TemperatureEntry.of(typed, high, fields.getOrDefault(high, ""), COLDEST, HOTTEST);
+    Optional<Temperature> lowest = TemperatureEntry.of(typed, low, fields.getOrDefault(low, ""));
+    Optional<Temperature> highest = TemperatureEntry.of(typed, high, fields.getOrDefault(high, ""));
     if (lowest.isEmpty() || highest.isEmpty()) {
       return Optional.empty();
     }

@@ -43,7 +43,7 @@ class StudyController {
   String make(Sent sent, @RequestParam Map<String, String> fields, Model model) {
     desk.admit();
     Typed typed = new Typed();
-    return StudyForm.read(fields, desk.products(), typed)
+    return StudyForm.read(fields, desk.products(), desk.currency(), typed)
         .map(
             wish ->
                 Reply.to(desk.make(sent, wish))

@@ -3,6 +3,7 @@ package dev.lonja.web.study;
 import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.choice.StudyDesk;
 import dev.lonja.web.request.Problem;
@@ -10,6 +11,7 @@ import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.Currency;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +22,6 @@ import java.util.Set;
 final class StudyForm {
 
   private static final int LONGEST_TITLE = Lengths.NAME;
-  private static final BigDecimal MOST_HOLDING = BigDecimal.valueOf(100_000);
   private static final String FORBID = "forbid";
   private static final String KEEP = "keep";
 
@@ -43,7 +44,7 @@ final class StudyForm {
 
   /** Empty, with the problems noted, if it cannot be read. */
   static Optional<StudyDesk.Wish> read(
-      Map<String, String> fields, List<Product> products, Typed typed) {
+      Map<String, String> fields, List<Product> products, Currency currency, Typed typed) {
     Optional<String> title =
         typed.text("title", "The title", fields.getOrDefault("title", ""), LONGEST_TITLE);
     Optional<Level> allowed =
@@ -54,7 +55,7 @@ final class StudyForm {
     if (allowed.isEmpty()) {
       typed.refuse("allowed", "Choose which verdicts count.");
     }
-    Optional<BigDecimal> holding = holding(fields.getOrDefault("holding", ""), typed);
+    Optional<BigDecimal> holding = holding(fields.getOrDefault("holding", ""), currency, typed);
     Set<ProductId> forbidden = new LinkedHashSet<>();
     Set<ProductId> kept = new LinkedHashSet<>();
     for (Product product : products) {
@@ -75,16 +76,8 @@ final class StudyForm {
                 kept));
   }
 
-  private static Optional<BigDecimal> holding(String text, Typed typed) {
-    Optional<BigDecimal> amount = typed.decimal("holding", "The yearly cost of a product", text);
-    boolean within =
-        amount.filter(a -> a.signum() >= 0 && a.compareTo(MOST_HOLDING) <= 0).isPresent();
-    if (amount.isPresent() && !within) {
-      typed.refuse(
-          "holding",
-          "The yearly cost of a product is " + text.strip() + "; allowed is 0 to 100000.");
-      return Optional.empty();
-    }
-    return amount;
+  private static Optional<BigDecimal> holding(String text, Currency currency, Typed typed) {
+    return typed.money(
+        "holding", "The yearly cost of a product", text, Limits.HOLDING_MINOR, currency);
   }
 }

@@ -2,12 +2,12 @@ package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.tray.FindingsDesk;
 import dev.lonja.desk.tray.Pour;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,7 +19,6 @@ import java.util.Set;
 /** The form of what came of a job: shown, and read. Empty fields say nothing. */
 final class FindingsForm {
 
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(2_000);
   private static final int LONGEST = Lengths.REASON;
   private static final String OUTCOME = "outcome-";
   private static final String POURED = "poured-";
@@ -99,8 +98,8 @@ final class FindingsForm {
       String text = fields.getOrDefault(field, "").strip();
       if (!text.isEmpty()) {
         typed
-            .decimalUpTo(field, "Litres poured into " + pour.name(), text, MOST_LITRES)
-            .ifPresent(amount -> litres.put(pour.compartmentId(), Volume.ofLitres(amount)));
+            .litres(field, "Litres poured into " + pour.name(), text, Limits.LITRES)
+            .ifPresent(volume -> litres.put(pour.compartmentId(), volume));
       }
     }
     return litres;

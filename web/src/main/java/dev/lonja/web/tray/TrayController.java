@@ -4,7 +4,6 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.request.Viewer;
@@ -16,6 +15,7 @@ import dev.lonja.web.frame.OpenTrayChoice;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import dev.lonja.web.sign.PersonProblems;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
 import java.util.List;
@@ -206,16 +206,7 @@ class TrayController {
     return next(
         typed
             .text("reason", "The reason", reason, LONGEST_REASON)
-            .map(
-                why ->
-                    handOvers.undo(
-                        sent,
-                        id,
-                        version,
-                        why,
-                        new SecondPerson.Signature(
-                            fields.getOrDefault("secondPerson", ""),
-                            fields.getOrDefault("pin", "")))),
+            .map(why -> handOvers.undo(sent, id, version, why, PersonProblems.signature(fields))),
         typed,
         new Page(id, person, session, fields),
         model);

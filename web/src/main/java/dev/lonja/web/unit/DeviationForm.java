@@ -4,6 +4,7 @@ import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
@@ -20,7 +21,6 @@ import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.variant.ItemNames;
 import dev.lonja.web.variant.PartEntry;
-import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -37,9 +37,6 @@ public record DeviationForm(
     String subject, String what, String value, String condition, String reason) {
 
   private static final int LONGEST_REASON = Lengths.REASON;
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
-  private static final BigDecimal MOST_RUN = BigDecimal.valueOf(1_000_000);
-  private static final BigDecimal MOST_MONTHS = BigDecimal.valueOf(240);
 
   /** Why the desk refused. */
   static final RefusalWording REFUSED =
@@ -144,12 +141,9 @@ public record DeviationForm(
     if (in.isEmpty()) {
       typed.refuse("condition", "Choose the condition in which it takes that much.");
     }
-    Optional<BigDecimal> litres =
-        typed.decimalUpTo("value", "The capacity in L", value, MOST_LITRES);
+    Optional<Volume> litres = typed.litres("value", "The capacity in L", value, Limits.LITRES);
     return in.flatMap(
-        c ->
-            litres.flatMap(
-                l -> plain(new Deviation.Change.OtherCapacity(id, c, Volume.ofLitres(l)))));
+        c -> litres.flatMap(l -> plain(new Deviation.Change.OtherCapacity(id, c, l))));
   }
 
   /** "400", or "400, 12 months", or "12 months". */
@@ -174,14 +168,12 @@ public record DeviationForm(
   }
 
   private static Optional<Integer> months(String text, Typed typed) {
-    return typed
-        .decimalUpTo("value", "The interval in months", text, MOST_MONTHS)
-        .map(BigDecimal::intValue);
+    return typed.wholeBetween("value", "The interval in months", text, 1, Limits.MONTHS);
   }
 
   private static Optional<MeterSpan> run(String text, Task task, Typed typed) {
     return typed
-        .decimalUpTo("value", "The interval", text, MOST_RUN)
+        .decimalUpTo("value", "The interval", text, Limits.RUN, 1)
         .flatMap(
             amount ->
                 task.byInterval()

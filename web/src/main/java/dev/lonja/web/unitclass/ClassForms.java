@@ -2,6 +2,7 @@ package dev.lonja.web.unitclass;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Outline;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.variant.ClassDesk;
 import dev.lonja.web.frame.Words;
@@ -23,7 +24,6 @@ final class ClassForms {
 
   private static final int LONGEST_NAME = Lengths.NAME;
   private static final String CODE = "[A-Z0-9][A-Z0-9-]{0,19}";
-  private static final BigDecimal MOST = BigDecimal.valueOf(12);
 
   static final RefusalWording REFUSED =
       RefusalWording.of(
@@ -83,11 +83,8 @@ final class ClassForms {
       String field = "month-" + month.getValue();
       String text = fields.getOrDefault(field, "");
       String name = month.getDisplayName(TextStyle.FULL, Locale.ENGLISH);
-      Optional<BigDecimal> weight = typed.decimal(field, name, text);
-      if (weight.filter(w -> w.signum() < 0 || w.compareTo(MOST) > 0).isPresent()) {
-        typed.refuse(field, name + " is " + text.strip() + "; allowed is 0 to 12.");
-      }
-      weights.add(weight.orElse(BigDecimal.ZERO));
+      weights.add(
+          typed.decimalFromZero(field, name, text, Limits.MONTH_FACTOR).orElse(BigDecimal.ZERO));
     }
     return weights;
   }

@@ -2,6 +2,7 @@ package dev.lonja.web.variant;
 
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.web.request.Typed;
@@ -16,8 +17,6 @@ import java.util.regex.Pattern;
 
 /** Torques, lengths and materials as people type them. */
 public final class PartEntry {
-
-  private static final BigDecimal MOST_TORQUE = BigDecimal.valueOf(10_000);
 
   private static final Pattern TORQUE_UNIT =
       Pattern.compile("lbf?[·. -]?(ft|in)$", Pattern.CASE_INSENSITIVE);
@@ -42,9 +41,9 @@ public final class PartEntry {
     }
     String[] ends = numbers.split("(?<=[0-9])\\s*[-–]\\s*", 2);
     String what = "The torque in " + symbol;
-    Optional<BigDecimal> low = typed.decimalUpTo(field, what, ends[0], MOST_TORQUE);
+    Optional<BigDecimal> low = typed.decimalUpTo(field, what, ends[0], Limits.TORQUE, 3);
     Optional<BigDecimal> high =
-        ends.length == 1 ? low : typed.decimalUpTo(field, what, ends[1], MOST_TORQUE);
+        ends.length == 1 ? low : typed.decimalUpTo(field, what, ends[1], Limits.TORQUE, 3);
     if (low.isEmpty() || high.isEmpty()) {
       return Optional.empty();
     }

@@ -2,6 +2,7 @@ package dev.lonja.web.variant;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.fleet.VariantTasks;
@@ -11,7 +12,6 @@ import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import dev.lonja.store.fleet.VariantTasks.WhileIn;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.DateTimeException;
 import java.time.MonthDay;
 import java.util.ArrayList;
@@ -28,10 +28,6 @@ final class TaskEntry {
   private static final int LONGEST_NAME = Lengths.NAME;
   private static final int LONGEST_REASON = Lengths.DESCRIPTION;
   private static final int LONGEST_CLASS = Lengths.SHORT;
-  private static final BigDecimal MOST_RUN = BigDecimal.valueOf(1_000_000);
-  private static final BigDecimal MOST_MONTHS = BigDecimal.valueOf(240);
-  private static final BigDecimal MOST_NTH = BigDecimal.valueOf(50);
-  private static final BigDecimal MOST_LEAD_DAYS = BigDecimal.valueOf(120);
   private static final BigDecimal LEAST_SEVERITY = new BigDecimal("0.1");
 
   private final Map<String, String> form;
@@ -50,13 +46,17 @@ final class TaskEntry {
   Optional<Function<TaskId, StoredTask>> task() {
     Optional<String> service = typed.text("service", "The service", text("service"), LONGEST_NAME);
     Optional<String> name = typed.text("name", "The name", text("name"), LONGEST_NAME);
+    if (chosenAction().isEmpty()) {
+      typed.refuse("action", "Choose what the task does.");
+    }
     Optional<CompartmentId> compartment = compartment();
     Optional<PositionId> position = position();
     Span interval = span("run", "The interval", "months");
     Span first = span("firstRun", "The first interval", "firstMonths");
     Optional<BigDecimal> severity = severity();
-    Optional<Integer> nth = whole("nth", "Every nth time", MOST_NTH);
-    Optional<Integer> leadDays = leadDays();
+    Optional<Integer> nth = whole("nth", "Every nth time", 2, Limits.NTH);
+    Optional<Integer> leadDays =
+        whole("leadDays", "The number of days before", 0, Limits.LEAD_DAYS);
     Optional<MonthDay> season = season();
     boolean beforeLayUp = form.containsKey("beforeLayUp");
     Optional<TaskId> lead = number("lead").map(TaskId::valueOf);
@@ -86,11 +86,15 @@ final class TaskEntry {
                     byFluid));
   }
 
-  private Action action() {
+  private Optional<Action> chosenAction() {
     return Stream.of(Action.values())
         .filter(action -> action.name().equals(text("action")))
-        .findFirst()
-        .orElse(Action.REPLACE);
+        .findFirst();
+  }
+
+  /** Read on as if it were to replace something, so that all problems are found at once. */
+  private Action action() {
+    return chosenAction().orElse(Action.REPLACE);
   }
 
   private Optional<CompartmentId> compartment() {
@@ -120,51 +124,29 @@ final class TaskEntry {
         text(runField).isEmpty()
             ? Optional.empty()
             : typed
-                .decimalUpTo(runField, what, text(runField), MOST_RUN)
+                .decimalUpTo(runField, what, text(runField), Limits.RUN, 1)
                 .map(VariantFormat::tenths);
-    return new Span(run, whole(monthsField, what + " in months", MOST_MONTHS));
+    return new Span(run, whole(monthsField, what + " in months", 1, Limits.MONTHS));
   }
 
-  private Optional<Integer> whole(String field, String what, BigDecimal most) {
-    if (text(field).isEmpty()) {
-      return Optional.empty();
-    }
-    Optional<BigDecimal> value = typed.decimalUpTo(field, what, text(field), most);
-    if (value.filter(v -> v.stripTrailingZeros().scale() > 0).isPresent()) {
-      typed.refuse(field, what + " is " + text(field) + "; write a whole number.");
-      return Optional.empty();
-    }
-    return value.map(BigDecimal::intValue);
-  }
-
-  private Optional<Integer> leadDays() {
-    return text("leadDays").isEmpty()
+  private Optional<Integer> whole(String field, String what, int least, int most) {
+    return text(field).isEmpty()
         ? Optional.empty()
-        : typed
-            .decimalBetween(
-                "leadDays",
-                "The number of days before",
-                text("leadDays"),
-                BigDecimal.ZERO,
-                MOST_LEAD_DAYS,
-                0)
-            .map(BigDecimal::intValueExact);
+        : typed.wholeBetween(field, what, text(field), least, most);
   }
 
   private Optional<BigDecimal> severity() {
     Optional<BigDecimal> severity =
         text("severity").isEmpty()
             ? Optional.of(BigDecimal.ONE)
-            : typed.decimalUpTo("severity", "The severity", text("severity"), BigDecimal.ONE);
-    if (severity.filter(value -> value.compareTo(LEAST_SEVERITY) < 0).isPresent()) {
-      typed.refuse("severity", "The severity is " + text("severity") + "; allowed is 0.1 to 1.");
-    }
+            : typed.decimalBetween(
+                "severity", "The severity", text("severity"), LEAST_SEVERITY, BigDecimal.ONE, 4);
     boolean shortens = severity.filter(value -> value.compareTo(BigDecimal.ONE) < 0).isPresent();
     if (shortens) {
       typed.text(
           "severityReason", "The reason of the severity", text("severityReason"), LONGEST_REASON);
     }
-    return severity.map(value -> value.setScale(4, RoundingMode.HALF_UP));
+    return severity.map(value -> value.setScale(4));
   }
 
   private Optional<MonthDay> season() {

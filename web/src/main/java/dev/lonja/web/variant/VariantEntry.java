@@ -6,13 +6,13 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.variant.MakeUpDesk;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +24,6 @@ final class VariantEntry {
   private static final int LONGEST_NAME = Lengths.NAME;
   private static final int LONGEST_SHORT = Lengths.SHORT;
   private static final int LONGEST_NOTE = Lengths.REASON;
-  private static final BigDecimal MOST_LITRES = BigDecimal.valueOf(100_000);
-  private static final BigDecimal MOST_PIECES = BigDecimal.valueOf(200);
 
   private final Map<String, String> form;
   private final Typed typed;
@@ -78,8 +76,8 @@ final class VariantEntry {
       Map<FillCondition, Volume> capacities, FillCondition condition, String field) {
     if (!text(field).isEmpty()) {
       typed
-          .decimalUpTo(field, "The capacity, " + condition.words() + ",", text(field), MOST_LITRES)
-          .ifPresent(litres -> capacities.put(condition, Volume.ofLitres(litres)));
+          .litres(field, "The capacity, " + condition.words() + ",", text(field), Limits.LITRES)
+          .ifPresent(volume -> capacities.put(condition, volume));
     }
   }
 
@@ -91,7 +89,8 @@ final class VariantEntry {
         filled("compartment")
             .flatMap(
                 id -> typed.chosen("compartment", "the compartment", id, CompartmentId::valueOf));
-    Optional<BigDecimal> quantity = pieces();
+    Optional<Integer> quantity =
+        typed.wholeBetween("quantity", "The number of pieces", text("quantity"), 1, Limits.PIECES);
     Optional<TorqueRange> torque =
         filled("torque").flatMap(text -> PartEntry.torque(typed, "torque", text));
     Optional<Mounting> mounting =
@@ -111,7 +110,7 @@ final class VariantEntry {
                         kind.orElseThrow(),
                         compartment,
                         item.map(Item::id),
-                        quantity.orElseThrow().intValueExact(),
+                        quantity.orElseThrow(),
                         torque,
                         mounting,
                         thread,
@@ -119,16 +118,6 @@ final class VariantEntry {
                         note,
                         Optional.empty(),
                         limits)));
-  }
-
-  private Optional<BigDecimal> pieces() {
-    Optional<BigDecimal> quantity =
-        typed.decimalUpTo("quantity", "The number of pieces", text("quantity"), MOST_PIECES);
-    if (quantity.filter(pieces -> pieces.stripTrailingZeros().scale() > 0).isPresent()) {
-      typed.refuse(
-          "quantity", "The number of pieces is " + text("quantity") + "; write whole ones.");
-    }
-    return quantity;
   }
 
   private Position.Limits limits() {

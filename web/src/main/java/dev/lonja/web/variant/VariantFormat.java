@@ -1,5 +1,6 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.store.fleet.VariantTasks.Span;
 import dev.lonja.store.fleet.VariantTasks.WhileIn;
@@ -19,7 +20,6 @@ final class VariantFormat {
       Pattern.compile(
           "([^:]{1,40}):\\s*(?:([0-9]{1,7}(?:\\.[0-9])?)(?=\\s*(?:,|$)))?\\s*,?\\s*"
               + "(?:([0-9]{1,3})\\s*months?)?");
-  private static final int MOST_MONTHS = 240;
 
   private VariantFormat() {}
 
@@ -61,8 +61,8 @@ final class VariantFormat {
             Optional.ofNullable(matcher.group(3)).map(Integer::valueOf));
     boolean good =
         !span.isNone()
-            && span.tenths().filter(t -> t == 0).isEmpty()
-            && span.months().filter(m -> m < 1 || m > MOST_MONTHS).isEmpty();
+            && span.tenths().filter(t -> t == 0 || t > 10L * Limits.RUN).isEmpty()
+            && span.months().filter(m -> m < 1 || m > Limits.MONTHS).isEmpty();
     return good ? Optional.of(new WhileIn(matcher.group(1).strip(), span)) : Optional.empty();
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Currency;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -50,16 +51,46 @@ class TypedTest {
   @Test
   void limitsAreOnTheDot() {
     BigDecimal most = BigDecimal.valueOf(24);
-    assertThat(typed.decimalUpTo("f", "The use", "24", most)).isPresent();
-    assertThat(typed.decimalUpTo("f", "The use", "0.000000001", most)).isPresent();
+    assertThat(typed.decimalUpTo("f", "The use", "24.04", most, 1)).contains(amount("24.0"));
+    assertThat(typed.decimalUpTo("f", "The use", "0.05", most, 1)).contains(amount("0.1"));
     assertThat(typed.problems()).isEmpty();
-    assertThat(typed.decimalUpTo("f", "The use", "0", most)).isEmpty();
-    assertThat(typed.decimalUpTo("f", "The use", "24.000000001", most)).isEmpty();
+    assertThat(typed.decimalUpTo("f", "The use", "0", most, 1)).isEmpty();
+    assertThat(typed.decimalUpTo("f", "The use", "0.04", most, 1)).isEmpty();
+    assertThat(typed.decimalUpTo("f", "The use", "24.05", most, 1)).isEmpty();
     assertThat(typed.problems())
         .extracting(Problem::text)
         .containsExactly(
             "The use is 0; allowed is more than 0, up to 24.",
-            "The use is 24.000000001; allowed is more than 0, up to 24.");
+            "The use is 0.04; allowed is more than 0, up to 24.",
+            "The use is 24.05; allowed is more than 0, up to 24.");
+  }
+
+  private static BigDecimal amount(String text) {
+    return new BigDecimal(text);
+  }
+
+  @Test
+  void wholeNumbersLieBetweenTheirEndsAndLoseNothing() {
+    assertThat(typed.wholeBetween("f", "The months", "1", 1, 240)).contains(1);
+    assertThat(typed.wholeBetween("f", "The months", "240.0", 1, 240)).contains(240);
+    assertThat(typed.problems()).isEmpty();
+    assertThat(typed.wholeBetween("f", "The months", "0", 1, 240)).isEmpty();
+    assertThat(typed.wholeBetween("f", "The months", "1.5", 1, 240)).isEmpty();
+    assertThat(typed.problems())
+        .extracting(Problem::text)
+        .containsExactly(
+            "The months is 0; allowed is 1 to 240.", "The months is 1.5; write a whole number.");
+  }
+
+  /** A yen has no smaller unit, a euro a hundred: the same limit in minor units. */
+  @Test
+  void moneyGoesUpToTheSameNumberOfMinorUnits() {
+    Currency euro = Currency.getInstance("EUR");
+    Currency yen = Currency.getInstance("JPY");
+    assertThat(typed.money("f", "The price", "10.00", 1_000, euro)).isPresent();
+    assertThat(typed.money("f", "The price", "1000", 1_000, yen)).isPresent();
+    assertThat(typed.money("f", "The price", "10.01", 1_000, euro)).isEmpty();
+    assertThat(typed.money("f", "The price", "1001", 1_000, yen)).isEmpty();
   }
 
   @Test
