@@ -30,8 +30,13 @@ public class LonjaApplication {
   /** The database's name within the folder of the data. */
   public static final String DATABASE = "lonja.db";
 
-  /** Larger files are gone through only where the last process did not end well. */
+  /** Larger files are gone through once the server answers, unless the last one ended badly. */
   private static final long SMALL = DataSize.ofMegabytes(256).toBytes();
+
+  /** Whether a file is gone through before anybody is answered. */
+  public static boolean isLookedAtFirst(StoreLock lock, Path database) throws IOException {
+    return Files.exists(database) && (lock.wasLeftBehind() || Files.size(database) < SMALL);
+  }
 
   @Bean
   StoreLock storeLock(@Value("${lonja.data}") Path data) {
@@ -45,9 +50,8 @@ public class LonjaApplication {
       @Value("${lonja.despite-damage:false}") boolean despiteDamage)
       throws IOException {
     Path database = data.resolve(DATABASE);
-    boolean looked =
-        Files.exists(database) && (lock.wasLeftBehind() || Files.size(database) < SMALL);
-    List<StoreFault> faults = looked ? StoreCheck.quick(database) : List.of();
+    List<StoreFault> faults =
+        isLookedAtFirst(lock, database) ? StoreCheck.quick(database) : List.of();
     if (!faults.isEmpty() && !despiteDamage) {
       throw new UnsoundStore(faults, database);
     }

@@ -16,7 +16,6 @@ public enum Matter {
   STUDY,
   TRAY,
   TOP_UP,
-  READING,
   PERSON,
   BACKUP,
   EXCHANGE,

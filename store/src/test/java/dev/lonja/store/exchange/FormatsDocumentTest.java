@@ -43,7 +43,11 @@ class FormatsDocumentTest {
   /** What is allowed stands in the document as the import words it. */
   private static String row(Column<?> column) {
     return "| `%s` | %s | %s; %s"
-        .formatted(column.name(), column.format().type(), column.meaning(), column.allowed());
+        .formatted(
+            column.name(),
+            column.format().type(),
+            column.meaning().replace("|", "\\|"),
+            column.allowed());
   }
 
   private static void checkCells(ExchangeTable table, CsvRecord line) {
