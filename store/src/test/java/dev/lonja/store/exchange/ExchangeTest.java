@@ -87,7 +87,7 @@ class ExchangeTest {
         .containsExactlyInAnyOrder(
             "items.csv line 2, column unit: \"kg\"; allowed is one of pc, L",
             "items.csv line 2, column pack_l: \"zwei\"; allowed is a number with a decimal point,"
-                + " from 0.000001 to 1000000, at most 6 decimals, or nothing",
+                + " from 0.000001 to 100000, at most 6 decimals, or nothing",
             "units.csv line 2, column in_service_on: \"2022-02-30\"; allowed is a date as"
                 + " YYYY-MM-DD, from 1900-01-01 to 2199-12-31");
   }
