@@ -29,7 +29,7 @@ class ExactTextTest {
   }
 
   @ParameterizedTest
-  @ValueSource(longs = {1, 9, 10, 49, 999, 1_000, 1_500, 123_456, 1_000_000, 6_400_000, 90_000_001})
+  @ValueSource(longs = {1, 9, 10, 49, 999, 1_000, 1_500, 123_456, 1_000_000, 6_400_000, 9_000_001})
   void everyQuantityIsReadBackAsItWas(long base) {
     assertThat(Volume.ofLitres(new Volume(base).exactText())).isEqualTo(new Volume(base));
     Quantity pieces = new Quantity(Measure.PIECES, -base);
