@@ -52,7 +52,7 @@ class FeedTest {
         visitor.submit(
             visitor.get("/setup").form("/intervals"),
             Map.of("school", "SHORTENED", "factor", "1.2"));
-    assertThat(wrong.words()).contains("The factor is 1.2; allowed is more than 0, up to 1.");
+    assertThat(wrong.words()).contains("The factor is 1.2; allowed is 0.1 to 1.");
     assertThat(wrong.document().select("#factor").val()).isEqualTo("1.2");
     assertThat(
             visitor

@@ -188,7 +188,7 @@ class KilledServerTest {
     for (TrayId id : trays) {
       Visitor.Page page = visitor.get("/trays/" + id);
       Visitor.Page answer = visitor.submit(page.form("/hand-over"), Map.of("mechanic", "workshop"));
-      if (answer.words().contains("handed over")) {
+      if (answer.text(".title").contains("to workshop on")) {
         acknowledged.add(id);
       }
     }

@@ -67,14 +67,17 @@ class SubstituteTest {
     lay(choices(original, "NT 20 611"), "PL 3408-B", "NT 20 611 is kept for FL-3");
     Visitor.Page out = handOver(laid.path());
     String fitted = out.document().select("[name^=fitted-]").attr("name");
-    Visitor.Page wrong = visitor.submit(out.form("/findings"), Map.of(fitted, "wrong"));
+    String air = out.document().select("#back label:contains(Inspect air filter)").attr("for");
+    Visitor.Page wrong = visitor.submit(out.form("/back"), Map.of(fitted, "wrong", air, "sound"));
     assertThat(wrong.words()).contains("Why PL 3408-B did not fit is missing.");
-    visitor.submit(out.form("/findings"), Map.of(fitted, "fitted"));
+    Visitor.Page noted = visitor.submit(out.form("/back"), Map.of(fitted, "fitted", air, "sound"));
     Visitor.Page part = visitor.get("/find?q=NT+20+611");
     assertThat(part.document().select(".fits li:contains(PL 3408-B)").text())
         .contains("fits", "0.99", "fitted and confirmed here, 15 Mar, 0.99");
     // said once, however often it is noted
-    visitor.submit(visitor.get(out.path()).form("/findings"), Map.of(fitted, "fitted"));
+    Visitor.Page again =
+        visitor.submit(noted.form("/out-again"), Map.of("reason", "the litres are missing"));
+    visitor.submit(again.form("/back"), Map.of(fitted, "fitted", air, "sound"));
     assertThat(SERVER.isSound()).isTrue();
   }
 

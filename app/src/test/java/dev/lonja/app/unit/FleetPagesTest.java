@@ -73,7 +73,7 @@ class FleetPagesTest {
         "8941,5|2027-03-15|\"8941,5\" has a comma",
         "lots|2027-03-15|\"lots\" is not a number",
         "''|2027-03-15|The reading is missing",
-        "-4|2027-03-15|The reading is -4; allowed is 0 to 9,999,999",
+        "-4|2027-03-15|The reading is -4; allowed is 0 to 10000000",
         "8941|2027-03-16|2027-03-16 is in the future; the latest allowed is today, 2027-03-15",
         "8941|15.3.2027|\"15.3.2027\" is not a date"
       })

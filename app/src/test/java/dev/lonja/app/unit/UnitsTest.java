@@ -39,7 +39,7 @@ class UnitsTest {
     Visitor.Page answer = add("RT-01", typed);
     assertThat(answer.words())
         .contains("The name is missing.")
-        .contains("What the road meter stands at is -1; allowed is 0 to 9,999,999.")
+        .contains("What the road meter stands at is -1; allowed is 0 to 10000000.")
         .contains("\"1,5\" has a comma.");
     assertThat(answer.document().select("#code").val()).isEqualTo("RT-02");
     assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,5");

@@ -28,7 +28,7 @@ public record UnitDemand(List<Demand> demands, List<DatedGap> gaps) {
     gaps = List.copyOf(gaps);
   }
 
-  /** What every occurrence of the plan takes. */
+  /** What every occurrence of the plan takes; one whose tray is out takes nothing more. */
   public static UnitDemand of(UnitPlan unit) {
     List<Demand> demands = new ArrayList<>();
     List<DatedGap> gaps = new ArrayList<>();
@@ -37,9 +37,11 @@ public record UnitDemand(List<Demand> demands, List<DatedGap> gaps) {
       Map<TaskId, Occurrence.OccurrenceTask> tasks = new HashMap<>();
       occurrence.tasks().forEach(task -> tasks.put(task.task().id(), task));
       Take take =
-          ServiceTake.of(
-              unit.needs().on(occurrence.date()),
-              occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
+          occurrence.isOut()
+              ? Take.NOTHING
+              : ServiceTake.of(
+                  unit.needs().on(occurrence.date()),
+                  occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
       for (TakeLine line : take.lines()) {
         demands.add(
             new Demand(

@@ -2,14 +2,16 @@ package dev.lonja.core.service;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
  * Tasks of one unit that are done together on one day.
  *
- * @param tasks at least one; the first was due that day and set it
+ * @param tasks at least one; the first was due that day and set it, unless a tray did
+ * @param inHand the tray that stands for it
  */
-public record Occurrence(LocalDate date, List<OccurrenceTask> tasks) {
+public record Occurrence(LocalDate date, List<OccurrenceTask> tasks, Optional<InHand> inHand) {
 
   /** A task within an occurrence, with whether it was pulled forward to it. */
   public record OccurrenceTask(Due due, boolean pulledForward) {
@@ -24,6 +26,16 @@ public record Occurrence(LocalDate date, List<OccurrenceTask> tasks) {
     if (tasks.isEmpty()) {
       throw new IllegalArgumentException("tasks is empty; allowed is one or more");
     }
+  }
+
+  /** An occurrence for which nothing is laid yet. */
+  public Occurrence(LocalDate date, List<OccurrenceTask> tasks) {
+    this(date, tasks, Optional.empty());
+  }
+
+  /** True if its tray has been handed over, so that it takes nothing more from the shelf. */
+  public boolean isOut() {
+    return inHand.filter(InHand::out).isPresent();
   }
 
   /** The names of the services its tasks belong to, each once: "Small service + Gearbox oil". */

@@ -6,11 +6,13 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * Lays the tasks of one unit out over a horizon and joins those that fall close together. A task
@@ -40,16 +42,62 @@ public final class OccurrencePlanner {
     this.until = until;
   }
 
-  /** All occurrences from {@code today} to {@code until}, both included, in order of their days. */
+  /** The same with nothing laid or handed over. */
   public static List<Occurrence> plan(
       List<TaskStanding> standings, LocalDate today, LocalDate until) {
+    return plan(standings, List.of(), today, until);
+  }
+
+  /**
+   * All occurrences from {@code today} to {@code until}, both included, in order of their days;
+   * those that a tray stands for come first on theirs.
+   *
+   * @param inHand the trays of the unit that are laid or out; no task is on two of them
+   */
+  public static List<Occurrence> plan(
+      List<TaskStanding> standings, List<InHand> inHand, LocalDate today, LocalDate until) {
     // what falls due shortly after the horizon may still join an occurrence within it
     OccurrencePlanner planner = new OccurrencePlanner(today, until.plusDays(JOIN_DAYS));
-    standings.forEach(planner::await);
+    List<Occurrence> onTrays = planner.stand(standings, inHand);
     planner.run();
-    return planner.planned.headMap(until, true).entrySet().stream()
-        .map(entry -> new Occurrence(entry.getKey(), entry.getValue()))
+    Stream<Occurrence> free =
+        planner.planned.entrySet().stream()
+            .map(entry -> new Occurrence(entry.getKey(), entry.getValue()));
+    return Stream.concat(onTrays.stream(), free)
+        .filter(occurrence -> !occurrence.date().isAfter(until))
+        .sorted(Comparator.comparing(Occurrence::date))
         .toList();
+  }
+
+  /** Lets every task wait for its turn, after the tray that stands for it if there is one. */
+  private List<Occurrence> stand(List<TaskStanding> standings, List<InHand> inHand) {
+    Map<TaskId, TaskStanding> left = new LinkedHashMap<>();
+    standings.forEach(standing -> left.put(standing.task().id(), standing));
+    List<Occurrence> onTrays = new ArrayList<>();
+    TreeMap<LocalDate, List<TaskStanding>> onTheirDay = new TreeMap<>();
+    for (InHand tray : inHand) {
+      List<TaskStanding> its =
+          standings.stream().filter(s -> tray.taskIds().contains(s.task().id())).toList();
+      if (!its.isEmpty()) {
+        LocalDate day = tray.on(today);
+        onTrays.add(
+            new Occurrence(day, its.stream().map(s -> onTray(s, day)).toList(), Optional.of(tray)));
+        onTheirDay.computeIfAbsent(day, d -> new ArrayList<>()).addAll(its);
+        its.forEach(standing -> left.remove(standing.task().id()));
+      }
+    }
+    left.values().forEach(this::await);
+    // a task that comes along only counts where the lead is done on a day after it
+    onTheirDay.forEach((day, its) -> its.forEach(standing -> lead(standing.task().id(), day)));
+    onTheirDay.forEach((day, its) -> its.forEach(standing -> await(standing.doneOn(day))));
+    return onTrays;
+  }
+
+  private Occurrence.OccurrenceTask onTray(TaskStanding standing, LocalDate day) {
+    boolean isLed = standing.task().timing() instanceof Timing.EveryNth;
+    Due due = isLed ? DueRule.ledOn(standing, day) : DueRule.due(standing, today, until);
+    return new Occurrence.OccurrenceTask(
+        due, due.plannedDate().filter(own -> own.isAfter(day)).isPresent());
   }
 
   private void await(TaskStanding standing) {

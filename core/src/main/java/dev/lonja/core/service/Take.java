@@ -20,6 +20,9 @@ public record Take(List<TakeLine> lines, List<Gap> gaps) {
     record FilterStays(String compartment) implements Gap {}
   }
 
+  /** For what takes nothing. */
+  public static final Take NOTHING = new Take(List.of(), List.of());
+
   public Take {
     lines = List.copyOf(lines);
     gaps = List.copyOf(gaps);

@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.TaskId;
 import java.util.Optional;
 
 /**
@@ -14,6 +15,8 @@ import java.util.Optional;
  * @param walkOrder where its bin comes on the walk through the store
  * @param destination the position or compartment it is for
  * @param laid from zero to what is wanted
+ * @param taskId the task that asks for it; none for a kit or what was put on by hand
+ * @param leftOut why what is not laid of it was left out, where a person did so
  */
 public record TrayLine(
     long id,
@@ -24,7 +27,9 @@ public record TrayLine(
     Quantity wanted,
     Quantity laid,
     Destination destination,
-    Optional<Substitution> substitution) {
+    Optional<Substitution> substitution,
+    Optional<TaskId> taskId,
+    Optional<String> leftOut) {
 
   /**
    * What was asked for where something else is laid.
@@ -46,13 +51,18 @@ public record TrayLine(
     return destination.compartmentId();
   }
 
-  /** What is still to be laid, never below zero. */
+  /** What is still to be laid, never below zero; nothing of what was left out. */
   public Quantity missing() {
-    return wanted.minus(laid);
+    return leftOut.isPresent() ? Quantity.zero(wanted.measure()) : wanted.minus(laid);
   }
 
   /** True if all that is wanted is laid. */
   public boolean isLaid() {
     return laid.equals(wanted);
+  }
+
+  /** True if nothing of it is waited for: it is laid, or a person left it out. */
+  public boolean isSettled() {
+    return isLaid() || leftOut.isPresent();
   }
 }

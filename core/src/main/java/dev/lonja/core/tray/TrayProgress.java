@@ -19,7 +19,9 @@ public record TrayProgress(List<Step> steps) {
     LAID,
     TO_LAY,
     /** Not laid, and free stock does not cover what is missing. */
-    SHORT
+    SHORT,
+    /** A person left out what is not laid. */
+    LEFT_OUT
   }
 
   /** Where a whole tray stands, what needs attention first. */
@@ -63,7 +65,7 @@ public record TrayProgress(List<Step> steps) {
     if (count(LineState.SHORT) > 0) {
       return State.SHORT;
     }
-    if (laidCount() == steps.size() && !steps.isEmpty()) {
+    if (laidCount() > 0 && laidCount() + leftOutCount() == steps.size()) {
       return State.READY;
     }
     boolean begun = steps.stream().anyMatch(step -> step.line().laid().isPositive());
@@ -80,6 +82,11 @@ public record TrayProgress(List<Step> steps) {
     return count(LineState.SHORT);
   }
 
+  /** How many lines a person left out. */
+  public int leftOutCount() {
+    return count(LineState.LEFT_OUT);
+  }
+
   private int count(LineState state) {
     return (int) steps.stream().filter(step -> step.state() == state).count();
   }
@@ -87,6 +94,9 @@ public record TrayProgress(List<Step> steps) {
   private static LineState state(TrayLine line, Quantity lacking) {
     if (line.isLaid()) {
       return LineState.LAID;
+    }
+    if (line.leftOut().isPresent()) {
+      return LineState.LEFT_OUT;
     }
     return lacking.isPositive() ? LineState.SHORT : LineState.TO_LAY;
   }

@@ -15,6 +15,7 @@ import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Services;
 import dev.lonja.core.service.Task;
@@ -86,6 +87,17 @@ class PlanLineTest {
     assertThat(plan.demandsOf(FILTER)).hasSize(2);
   }
 
+  /** The tray is out: the first occurrence takes nothing more, the second all of its own. */
+  @Test
+  void whatIsOutTakesNothingMore() {
+    InHand out = new InHand(Set.of(new TaskId(1), new TaskId(2)), TODAY, true);
+    UnitPlan unit = unit(List.of(out), 7);
+    assertThat(unit.occurrences().get(0).date()).isEqualTo(TODAY);
+    PlanLine plan = PlanLine.of(List.of(unit), List.of(), TODAY, 7);
+    assertThat(plan.demandsOf(FILTER)).hasSize(1);
+    assertThat(plan.demandsOf(FILTER).get(0).repeat()).isEqualTo(1);
+  }
+
   @Test
   void aHalfLaidTrayTakesOffWhatItHolds() {
     TrayHold hold =
@@ -140,19 +152,21 @@ class PlanLineTest {
   }
 
   private static PlanLine plan(List<TrayHold> holds, int weeks) {
-    LocalDate until = PlanLine.lastDay(TODAY, Math.max(weeks, 1));
-    UnitPlan unit =
-        new UnitPlan(
-            new UnitId(7),
-            "FL-9",
-            OccurrencePlanner.plan(
-                List.of(
-                    done(OIL_CHANGE, "2027-02-01", "800", OUTLOOK),
-                    done(FILTER_CHANGE, "2027-02-01", "800", OUTLOOK)),
-                TODAY,
-                until),
-            NEEDS);
-    return PlanLine.of(List.of(unit), holds, TODAY, weeks);
+    return PlanLine.of(List.of(unit(List.of(), Math.max(weeks, 1))), holds, TODAY, weeks);
+  }
+
+  private static UnitPlan unit(List<InHand> inHand, int weeks) {
+    return new UnitPlan(
+        new UnitId(7),
+        "FL-9",
+        OccurrencePlanner.plan(
+            List.of(
+                done(OIL_CHANGE, "2027-02-01", "800", OUTLOOK),
+                done(FILTER_CHANGE, "2027-02-01", "800", OUTLOOK)),
+            inHand,
+            TODAY,
+            PlanLine.lastDay(TODAY, weeks)),
+        NEEDS);
   }
 
   private static TreeMap<IsoWeek, Quantity> weeks(

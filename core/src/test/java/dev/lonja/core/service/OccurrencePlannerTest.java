@@ -8,7 +8,9 @@ import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.meter.MeterOutlook;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 
 /** All on one unit that runs 10 h a day and stands at 1,000 h on 15 March 2027. */
@@ -106,6 +108,58 @@ class OccurrencePlannerTest {
     assertThat(plan("2027-03-19", first, second)).isEmpty();
   }
 
+  /**
+   * Alone both would be due on 20 March, and task 1 every 25 days from there. A tray laid for 18
+   * March stands for task 1: it is expected then, counts on from there (12 April), and task 2,
+   * which is not on the tray, keeps its own day.
+   */
+  @Test
+  void aTrayStandsForTheNextOccurrenceOfItsTasks() {
+    TaskStanding first = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding second = done(task(new TaskId(2), null, 12), "2026-03-20", "0", OUTLOOK);
+    InHand laid = laidFor("2027-03-18", false, 1);
+    assertThat(plan("2027-04-13", first, second)).isEqualTo("03-20:1,2");
+    assertThat(plan("2027-04-13", List.of(laid), first, second))
+        .isEqualTo("03-18:1+ 03-20:2 04-12:1");
+  }
+
+  /** Laid for 10 March, which is past, or out: the work is expected today, 15 March. */
+  @Test
+  void whatIsLateOrOutIsExpectedToday() {
+    TaskStanding first = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    assertThat(plan("2027-04-10", List.of(laidFor("2027-03-10", false, 1)), first))
+        .isEqualTo("03-15:1+ 04-09:1");
+    assertThat(plan("2027-04-10", List.of(laidFor("2027-03-24", true, 1)), first))
+        .isEqualTo("03-15:1+ 04-09:1");
+  }
+
+  /**
+   * Task 2 comes along at every 2nd time of task 1 and was left once. On the tray both: from 15
+   * March task 1 every 25 days, and task 2 with its second time after that.
+   */
+  @Test
+  void whatComesAlongOnTheTrayCountsFromIt() {
+    TaskStanding lead = done(task(new TaskId(1), "250", null), "2027-02-01", "800", OUTLOOK);
+    TaskStanding led =
+        new TaskStanding(
+            Services.everyNth(new TaskId(2), new TaskId(1), 2),
+            Origin.done(LocalDate.parse("2027-01-01"), Optional.empty()),
+            Optional.empty(),
+            1,
+            Optional.empty());
+    assertThat(plan("2027-05-10", List.of(laidFor("2027-03-15", true, 1, 2)), lead, led))
+        .isEqualTo("03-15:1+,2 04-09:1 05-04:1,2");
+    assertThat(plan("2027-05-10", List.of(laidFor("2027-03-15", true, 1)), lead, led))
+        .isEqualTo("03-15:1+ 03-15:2 04-09:1 05-04:1,2");
+  }
+
+  private static InHand laidFor(String day, boolean out, long... tasks) {
+    return new InHand(
+        LongStream.of(tasks).mapToObj(TaskId::new).collect(Collectors.toSet()),
+        LocalDate.parse(day),
+        out);
+  }
+
   @Test
   void itsTitleNamesEachServiceOnce() {
     List<Occurrence> occurrences =
@@ -138,7 +192,12 @@ class OccurrencePlannerTest {
   }
 
   private static String plan(String until, TaskStanding... standings) {
-    return OccurrencePlanner.plan(List.of(standings), TODAY, LocalDate.parse(until)).stream()
+    return plan(until, List.of(), standings);
+  }
+
+  private static String plan(String until, List<InHand> inHand, TaskStanding... standings) {
+    return OccurrencePlanner.plan(List.of(standings), inHand, TODAY, LocalDate.parse(until))
+        .stream()
         .map(
             occurrence ->
                 occurrence.date().toString().substring(5)

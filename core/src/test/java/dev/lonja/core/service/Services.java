@@ -60,6 +60,16 @@ public final class Services {
     return task(id, action, every(hours, months), Optional.empty(), "1");
   }
 
+  /** One that comes along with every so manieth time of another. */
+  static Task everyNth(TaskId id, TaskId lead, int nth) {
+    return new Task(
+        id,
+        "Service " + id,
+        "Task " + id,
+        new Task.Action.Inspect(new PositionId(id.value()), ReplacementChance.UNKNOWN),
+        new Timing.EveryNth(lead, nth));
+  }
+
   static Task task(
       TaskId id, Task.Action action, Interval regular, Optional<Interval> first, String severity) {
     return new Task(

@@ -31,6 +31,8 @@ class BoxSettlementTest {
         Quantity.pieces(wanted),
         Quantity.pieces(0),
         positioned ? Destination.position(new PositionId(id)) : Destination.NONE,
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.TaskId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,6 +54,55 @@ class TrayProgressTest {
         .isEqualTo(TrayProgress.State.NOT_BEGUN);
   }
 
+  /**
+   * One of two filters is laid and the other was left out: with the washer the tray is ready, and
+   * nothing is missing although the shelf is empty. A tray of which all was left out is not begun.
+   */
+  @Test
+  void whatWasLeftOutIsNotWaitedFor() {
+    TrayLine filters = leftOut(line(1, FILTER, 10, 2, 1), "the other still goes");
+    TrayLine washer = line(2, WASHER, 20, 1, 1);
+    TrayProgress progress = TrayProgress.of(List.of(filters, washer), Map.of());
+    assertThat(progress.steps().get(0).state()).isEqualTo(TrayProgress.LineState.LEFT_OUT);
+    assertThat(progress.steps().get(0).lacking()).isEqualTo(Quantity.pieces(0));
+    assertThat(progress.state()).isEqualTo(TrayProgress.State.READY);
+    assertThat(
+            TrayProgress.of(List.of(leftOut(line(1, FILTER, 10, 2, 0), "not now")), Map.of())
+                .state())
+        .isEqualTo(TrayProgress.State.NOT_BEGUN);
+  }
+
+  /** Task 5 asks for the filter that was left out, task 6 for the washer that is laid. */
+  @Test
+  void aTaskOfWhichSomethingWasLeftOutIsOpen() {
+    TrayLine filter = ofTask(leftOut(line(1, FILTER, 10, 1, 0), "none to be had"), 5);
+    TrayLine washer = ofTask(line(2, WASHER, 20, 1, 1), 6);
+    assertThat(OpenWork.of(List.of(filter, washer))).containsExactly(new TaskId(5));
+  }
+
+  private static TrayLine leftOut(TrayLine line, String why) {
+    return with(line, line.taskId(), Optional.of(why));
+  }
+
+  private static TrayLine ofTask(TrayLine line, long task) {
+    return with(line, Optional.of(new TaskId(task)), line.leftOut());
+  }
+
+  private static TrayLine with(TrayLine line, Optional<TaskId> task, Optional<String> leftOut) {
+    return new TrayLine(
+        line.id(),
+        line.itemId(),
+        line.place(),
+        line.reason(),
+        line.walkOrder(),
+        line.wanted(),
+        line.laid(),
+        line.destination(),
+        line.substitution(),
+        task,
+        leftOut);
+  }
+
   private static TrayLine line(long id, ItemId itemId, int walk, int wanted, int laid) {
     return new TrayLine(
         id,
@@ -63,6 +113,8 @@ class TrayProgressTest {
         Quantity.pieces(wanted),
         Quantity.pieces(laid),
         Destination.NONE,
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 }

@@ -189,7 +189,8 @@ public class FluidChoiceDesk {
                     line.place(),
                     line.reason(),
                     amount.getValue(),
-                    line.destination());
+                    line.destination(),
+                    line.taskId());
       }
       Optional<Long> signOff = session.trays().signOffOf(line.id());
       session.trays().substitute(id, amount.getKey(), otherPack(line, amount.getKey()));

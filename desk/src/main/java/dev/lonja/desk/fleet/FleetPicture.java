@@ -166,6 +166,13 @@ public final class FleetPicture {
     return Optional.ofNullable(stands.get(unit)).map(UnitStand::tasks).orElse(List.of());
   }
 
+  /** True while a tray that was handed over and is not back stands for a task. */
+  public boolean isOut(UnitId unit, TaskId task) {
+    return Optional.ofNullable(stands.get(unit)).stream()
+        .flatMap(stand -> stand.inputs().inHand().stream())
+        .anyMatch(tray -> tray.out() && tray.taskIds().contains(task));
+  }
+
   /** The school of intervals in force. */
   public IntervalPolicy policy() {
     return common.policy();

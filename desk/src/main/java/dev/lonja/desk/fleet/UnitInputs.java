@@ -9,6 +9,7 @@ import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.service.Deviation;
+import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
@@ -26,6 +27,7 @@ import java.util.stream.Collectors;
  * @param done by task, when it was done
  * @param moves by task, the day on which a person put it
  * @param fills in order of their days
+ * @param inHand what trays stand for
  */
 record UnitInputs(
     Unit unit,
@@ -35,7 +37,8 @@ record UnitInputs(
     List<Deviation> deviations,
     Map<TaskId, List<Origin>> done,
     Map<TaskId, Move> moves,
-    List<RecordedFill> fills) {
+    List<RecordedFill> fills,
+    List<InHand> inHand) {
 
   /** Reads units in a few statements, however many there are; in order of their codes. */
   static List<UnitInputs> load(Session session, UnitScope scope) {
@@ -48,6 +51,7 @@ record UnitInputs(
     Map<UnitId, Map<TaskId, List<Origin>>> done = session.services().done(scope);
     Map<UnitId, Map<TaskId, Move>> moves = session.records().moves(scope);
     Map<UnitId, List<RecordedFill>> fills = session.records().fills(scope);
+    Map<UnitId, List<InHand>> inHand = session.trays().inHand(scope);
     return session.fleet().units(scope).stream()
         .map(
             unit ->
@@ -64,7 +68,8 @@ record UnitInputs(
                     deviations.getOrDefault(unit.id(), List.of()),
                     done.getOrDefault(unit.id(), Map.of()),
                     moves.getOrDefault(unit.id(), Map.of()),
-                    fills.getOrDefault(unit.id(), List.of())))
+                    fills.getOrDefault(unit.id(), List.of()),
+                    inHand.getOrDefault(unit.id(), List.of())))
         .toList();
   }
 }

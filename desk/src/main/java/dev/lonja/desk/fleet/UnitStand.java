@@ -116,7 +116,10 @@ final class UnitStand {
     LocalDate last =
         unit().retiredOn().map(day -> day.minusDays(1)).filter(until::isAfter).orElse(until);
     return new UnitPlan(
-        unit().id(), unit().code(), OccurrencePlanner.plan(standings, today, last), file.needs());
+        unit().id(),
+        unit().code(),
+        OccurrencePlanner.plan(standings, inputs.inHand(), today, last),
+        file.needs());
   }
 
   private List<TaskStanding> standings() {

@@ -19,6 +19,7 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
@@ -43,7 +44,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 @Allowed.ToKeepStore
-public class TopUpDesk {
+public class TopUpDesk extends KeepersDesk {
 
   private final StoreClock clock;
   private final OnceOnly once;

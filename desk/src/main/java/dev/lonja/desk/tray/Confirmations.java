@@ -35,7 +35,7 @@ final class Confirmations {
   }
 
   /** The statements that the notes make; what stands already is not said again. */
-  List<NewStatement> of(FindingsDesk.Notes notes) {
+  List<NewStatement> of(TakeBackDesk.Notes notes) {
     List<NewStatement> made = new ArrayList<>();
     for (TrayLine line : substituted(tray)) {
       if (notes.fitted().contains(line.id())) {

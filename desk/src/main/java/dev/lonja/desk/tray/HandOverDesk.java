@@ -48,8 +48,8 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 
 /**
- * Hands trays over, takes unused parts back and undoes a hand-over. Handing over issues every line,
- * notes the meters and records the tasks as done, all in one transaction.
+ * Hands trays over, takes unused parts back and undoes a hand-over. Handing over issues every line
+ * and notes the meters, all in one transaction; what was done is known when the job is back.
  */
 @Service
 @Allowed.ToKeepStore
@@ -172,6 +172,9 @@ public class HandOverDesk extends KeepersDesk {
         sent,
         session -> {
           Tray tray = session.trays().byId(trayId).orElseThrow();
+          if (tray.state() == Tray.State.BACK) {
+            return Outcome.refused(new TrayRefusal.IsBack());
+          }
           if (tray.state() != Tray.State.HANDED_OVER || !session.trays().reopen(trayId, version)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
@@ -182,8 +185,6 @@ public class HandOverDesk extends KeepersDesk {
   private Outcome undo(
       Session session, Sent sent, Tray tray, String reason, SecondPerson.Signature signature) {
     session.trays().unlayAll(tray.id());
-    session.services().withdrawOfTray(tray.id(), reason, sent.actor(), clock.now());
-    session.records().withdrawFillsOf(tray.id(), reason, sent.actor(), clock.now());
     Posting posting = posting(tray, sent, reason);
     int lineNo = 1;
     Money value = Money.zero(session.settings().currency());
@@ -193,7 +194,7 @@ public class HandOverDesk extends KeepersDesk {
         if (issue.stillOut().isZero()) {
           continue;
         }
-        Booking booking = Ledger.correct(session.ledger().stockOf(issues.getKey()), List.of(issue));
+        Booking booking = putBack(session.ledger().stockOf(issues.getKey()), issue);
         Outcome written = Postings.write(session, issues.getKey(), booking, posting, lineNo++);
         if (written instanceof Outcome.Refused) {
           return written;
@@ -219,6 +220,13 @@ public class HandOverDesk extends KeepersDesk {
         .orElseGet(Outcome::done);
   }
 
+  /** An issue of which part came back already cannot be corrected; the rest of it comes back. */
+  private static Booking putBack(ItemStock stock, PastMovement issue) {
+    return issue.answeredQuantity().isZero()
+        ? Ledger.correct(stock, List.of(issue))
+        : Ledger.takeBack(stock, List.of(issue), issue.stillOut());
+  }
+
   private Posting posting(Tray tray, Sent sent, String reason) {
     return new Posting(reason, tray.number(), sent.key(), sent.actor(), clock.now());
   }
@@ -242,7 +250,8 @@ public class HandOverDesk extends KeepersDesk {
 
     Outcome run(long version, String mechanic, Map<MeterId, MeterValue> shown) {
       List<Refusal> refusals = new ArrayList<>();
-      if (tray.lines().stream().anyMatch(line -> !line.isLaid())) {
+      if (tray.lines().stream().anyMatch(line -> !line.isSettled())
+          || tray.lines().stream().noneMatch(line -> line.laid().isPositive())) {
         refusals.add(new TrayRefusal.NotAllLaid());
       }
       List<MeterStanding> meters = TrayFile.meters(fleet, tasks);
@@ -256,7 +265,6 @@ public class HandOverDesk extends KeepersDesk {
       Outcome issued = issueLines(mechanic);
       if (issued instanceof Outcome.Done) {
         meters.forEach(meter -> addReading(meter.file().meter().id(), shown));
-        tasks.forEach(task -> recordDone(task, shown));
       }
       return issued;
     }
@@ -282,7 +290,9 @@ public class HandOverDesk extends KeepersDesk {
       Map<ItemId, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
       Map<ItemId, Quantity> amounts = new TreeMap<>();
       for (TrayLine line : tray.lines()) {
-        amounts.merge(line.itemId(), line.laid(), Quantity::plus);
+        if (line.laid().isPositive()) {
+          amounts.merge(line.itemId(), line.laid(), Quantity::plus);
+        }
       }
       int lineNo = 1;
       for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
@@ -305,19 +315,6 @@ public class HandOverDesk extends KeepersDesk {
               meterId,
               reading(shown.get(meterId)),
               ReadingRepository.Source.HAND_OVER,
-              sent.actor(),
-              clock.now());
-    }
-
-    private void recordDone(Task task, Map<MeterId, MeterValue> shown) {
-      session
-          .services()
-          .addDone(
-              tray.unitId(),
-              task.id(),
-              today,
-              task.meterId().map(id -> fleet.meters().get(id).life(shown.get(id))),
-              tray.id(),
               sent.actor(),
               clock.now());
     }

@@ -13,6 +13,7 @@ import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -28,8 +29,8 @@ import java.util.Map;
 public record Pour(
     CompartmentId compartmentId, String name, ItemId itemId, FillCondition condition, Volume book) {
 
-  static List<Pour> of(FleetPicture fleet, Tray tray) {
-    List<Task> tasks = TrayFile.tasks(fleet, tray);
+  /** What these of the tray's tasks fill: with the filter only where that is changed as well. */
+  static List<Pour> of(FleetPicture fleet, Tray tray, List<Task> tasks) {
     if (tasks.isEmpty()) {
       return List.of();
     }
@@ -63,8 +64,7 @@ public record Pour(
         .orElse(line.itemId());
   }
 
-  NewFill filled(Volume litres, Tray tray, Sent sent) {
-    return new NewFill(
-        compartmentId, itemId, condition, litres, tray.handedOverOn().orElseThrow(), sent.actor());
+  NewFill filled(Volume litres, LocalDate day, Sent sent) {
+    return new NewFill(compartmentId, itemId, condition, litres, day, sent.actor());
   }
 }

@@ -174,7 +174,8 @@ public class SubstituteDesk extends KeepersDesk {
                 add.line().place(),
                 new LineReason.NotInBox(before.itemId()),
                 add.pieces(),
-                add.line().destination());
+                add.line().destination(),
+                Optional.of(add.line().taskId()));
       } else if (change instanceof BoxSettlement.Change.Drop drop) {
         session.trays().lessen(drop.line(), drop.pieces());
       }

@@ -9,7 +9,6 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
@@ -25,8 +24,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -37,6 +34,9 @@ public class TodayDesk {
 
   private static final int WORKING_DAYS = 5;
 
+  /** A job that is out for longer is asked after. */
+  private static final int MOST_DAYS_OUT = 3;
+
   private final LonjaStore store;
   private final StoreClock clock;
 
@@ -45,12 +45,17 @@ public class TodayDesk {
     this.clock = clock;
   }
 
-  /** The rack, and the list beside it. */
+  /**
+   * The rack, and the list beside it.
+   *
+   * @param longOut trays that were handed over more than three days ago and are not back
+   */
   public record Week(
       List<Shelf> shelves,
       List<ShortLine> shortLines,
       List<Late> late,
-      List<MeterStanding> silent) {
+      List<MeterStanding> silent,
+      List<Tray> longOut) {
 
     public Stream<TraysDesk.OnRack> trays() {
       return shelves.stream().flatMap(shelf -> shelf.trays().stream());
@@ -109,21 +114,14 @@ public class TodayDesk {
           trays.add(new TraysDesk.OnRack(tray, TrayProgress.of(tray.lines(), free)));
         }
       }
-      this.notStarted = fleet.plans(last).stream().map(plan -> withoutTrays(plan, open)).toList();
+      this.notStarted = fleet.plans(last).stream().map(Page::withoutTrays).toList();
     }
 
-    private static UnitPlan withoutTrays(UnitPlan plan, List<Tray> open) {
-      Set<TaskId> onTrays =
-          open.stream()
-              .filter(tray -> tray.unitId().equals(plan.unitId()))
-              .flatMap(tray -> tray.taskIds().stream())
-              .collect(Collectors.toSet());
+    private static UnitPlan withoutTrays(UnitPlan plan) {
       return new UnitPlan(
           plan.unitId(),
           plan.unitCode(),
-          plan.occurrences().stream()
-              .filter(o -> o.tasks().stream().noneMatch(t -> onTrays.contains(t.task().id())))
-              .toList(),
+          plan.occurrences().stream().filter(o -> o.inHand().isEmpty()).toList(),
           plan.needs());
     }
 
@@ -132,7 +130,12 @@ public class TodayDesk {
           days.stream().map(this::shelf).toList(),
           trays.stream().flatMap(onRack -> shortLines(onRack).stream()).toList(),
           fleet.units().stream().flatMap(unit -> late(unit).stream()).toList(),
-          fleet.meters().values().stream().filter(meter -> meter.isStale(today)).toList());
+          fleet.meters().values().stream().filter(meter -> meter.isStale(today)).toList(),
+          session.trays().out().stream().filter(this::isLongOut).toList());
+    }
+
+    private boolean isLongOut(Tray tray) {
+      return tray.handedOverOn().filter(today.minusDays(MOST_DAYS_OUT)::isAfter).isPresent();
     }
 
     private Shelf shelf(LocalDate day) {
@@ -179,6 +182,7 @@ public class TodayDesk {
     private Optional<Late> late(Unit unit) {
       List<Due> dues =
           fleet.tasks(unit.id()).stream()
+              .filter(standing -> !fleet.isOut(unit.id(), standing.task().id()))
               .map(standing -> DueRule.due(standing, today, today))
               .filter(Due::isOverdue)
               .toList();

@@ -26,6 +26,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -66,16 +67,20 @@ public class TrayDesk {
             .filter(unit -> unit.code().equals(unitCode))
             .findFirst()
             .map(unit -> fleet.planOf(unit, day));
+    // what no tray stands for yet comes first
     Optional<Occurrence> occurrence =
         plan.flatMap(
-            unit -> unit.occurrences().stream().filter(o -> o.date().equals(day)).findFirst());
+            unit ->
+                unit.occurrences().stream()
+                    .filter(o -> o.date().equals(day))
+                    .min(Comparator.comparing(o -> o.inHand().isPresent())));
     if (occurrence.isEmpty()) {
       return Outcome.refused(new TrayRefusal.NothingPlanned(unitCode, day));
     }
     Set<TaskId> tasks =
         occurrence.get().tasks().stream().map(task -> task.task().id()).collect(Collectors.toSet());
     return Outcome.done(
-        session.trays().open().stream()
+        session.trays().standing().stream()
             .filter(tray -> tray.unitId().equals(plan.get().unitId()))
             .filter(tray -> tray.taskIds().stream().anyMatch(tasks::contains))
             .findFirst()
@@ -106,19 +111,31 @@ public class TrayDesk {
         });
   }
 
-  /** Leaves a line out of the tray: what is not laid of it is no longer wanted. */
+  /**
+   * Leaves out what is not laid of a line. It stays visible, and the task that asks for it stands
+   * at not done.
+   */
   @Allowed.ToKeepStore
-  public Outcome leaveOut(Sent sent, TrayId trayId, long lineId) {
+  public Outcome leaveOut(Sent sent, TrayId trayId, long lineId, String why) {
     return onLine(
         sent,
         trayId,
         lineId,
         (session, tray, line) -> {
-          if (line.laid().isPositive()) {
-            session.trays().setWanted(lineId, line.laid());
-          } else {
-            session.trays().removeLine(lineId);
-          }
+          session.trays().setLeftOut(lineId, Optional.of(why));
+          return Outcome.done();
+        });
+  }
+
+  /** Asks again for what was left out of a line. */
+  @Allowed.ToKeepStore
+  public Outcome wantAgain(Sent sent, TrayId trayId, long lineId) {
+    return onLine(
+        sent,
+        trayId,
+        lineId,
+        (session, tray, line) -> {
+          session.trays().setLeftOut(lineId, Optional.empty());
           return Outcome.done();
         });
   }

@@ -6,10 +6,12 @@ import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.JobFacts;
 import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.crossref.Substitute;
@@ -21,6 +23,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,6 +38,7 @@ import java.util.stream.Stream;
  * @param job what its tasks touch
  * @param hazards of the fluids on it, each once
  * @param meters that its tasks count by
+ * @param came what became of its tasks, once the job is back
  */
 public record TrayFile(
     TraysDesk.OnRack onRack,
@@ -42,17 +46,26 @@ public record TrayFile(
     List<Line> lines,
     JobFacts job,
     List<Hazards.Text> hazards,
-    List<MeterStanding> meters) {
+    List<MeterStanding> meters,
+    List<Came> came) {
+
+  /** A task of a job that is back. */
+  public record Came(String task, TaskOutcome outcome) {}
 
   /**
    * A line.
    *
    * @param out what went out and may still come back
+   * @param back what came back of it
    * @param fluid for one that goes into a compartment
    * @param substitutes for a short one, on an open tray
    */
   public record Line(
-      TrayProgress.Step step, Quantity out, Optional<FluidLine> fluid, Instead substitutes) {}
+      TrayProgress.Step step,
+      Quantity out,
+      Quantity back,
+      Optional<FluidLine> fluid,
+      Instead substitutes) {}
 
   /** What would do where a line is short: another part, or other fluids. */
   public record Instead(Optional<Substitute> part, List<ShelfFluid> fluids) {
@@ -79,7 +92,30 @@ public record TrayFile(
         lines(session, today, onRack, needs),
         new JobFacts(needs, tasks),
         hazards(session, tray, items),
-        meters(fleet, tasks));
+        meters(fleet, tasks),
+        came(session, tray, tasks));
+  }
+
+  private static List<Came> came(Session session, Tray tray, List<Task> tasks) {
+    if (tray.state() != Tray.State.BACK) {
+      return List.of();
+    }
+    Map<TaskId, String> names = new HashMap<>();
+    tasks.forEach(task -> names.put(task.id(), task.name()));
+    Map<TaskId, TaskOutcome> found = new HashMap<>();
+    session
+        .records()
+        .inspectionsOf(tray.id())
+        .forEach(look -> found.put(look.taskId(), new TaskOutcome.Done(look.outcome())));
+    return tray.tasks().stream()
+        .filter(served -> served.outcome().isPresent())
+        .map(
+            served ->
+                new Came(
+                    // a task that the machine no longer has keeps its outcome
+                    names.getOrDefault(served.taskId(), "task " + served.taskId()),
+                    found.getOrDefault(served.taskId(), served.outcome().get())))
+        .toList();
   }
 
   /** The items that lie on a tray, were asked for, or whose box is missed. */
@@ -133,6 +169,7 @@ public record TrayFile(
               return new Line(
                   step,
                   out(issued, step.line()),
+                  back(issued, step.line()),
                   fluid,
                   asks ? instead(session, today, book, needs, step, fluid) : Instead.NOTHING);
             })
@@ -142,6 +179,12 @@ public record TrayFile(
   private static Quantity out(Map<ItemId, List<PastMovement>> issued, TrayLine line) {
     return issued.getOrDefault(line.itemId(), List.of()).stream()
         .map(PastMovement::stillOut)
+        .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
+  }
+
+  private static Quantity back(Map<ItemId, List<PastMovement>> issued, TrayLine line) {
+    return issued.getOrDefault(line.itemId(), List.of()).stream()
+        .map(issue -> issue.quantity().negated().minus(issue.stillOut()))
         .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
   }
 

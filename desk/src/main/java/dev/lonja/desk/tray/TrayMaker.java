@@ -9,6 +9,7 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.Session;
 import java.util.List;
+import java.util.Optional;
 
 /** Starts the tray of an occurrence with a line for everything that it takes. */
 public final class TrayMaker {
@@ -35,7 +36,8 @@ public final class TrayMaker {
               line.place(),
               LineReason.of(line.reason()),
               line.toLay(),
-              line.destination());
+              line.destination(),
+              Optional.of(line.taskId()));
     }
     return trayId;
   }

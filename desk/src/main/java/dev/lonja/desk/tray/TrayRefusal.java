@@ -1,8 +1,11 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.crossref.Candidate;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.fluid.FluidObjection;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
@@ -63,4 +66,25 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** The tray is not handed over. */
   record NotHandedOver() implements TrayRefusal {}
+
+  /** The tray is back; that is undone first. */
+  record IsBack() implements TrayRefusal {}
+
+  /** The tray is not back. */
+  record NotBack() implements TrayRefusal {}
+
+  /** The day is not one from the hand-over to today. */
+  record OutsideJob(LocalDate day, LocalDate first, LocalDate last) implements TrayRefusal {}
+
+  /** Nobody says whether it was done. */
+  record NothingSaid(Task task) implements TrayRefusal {}
+
+  /** It was looked at, and nobody says what was found. */
+  record NothingFound(Task task) implements TrayRefusal {}
+
+  /** It is asked for again on a day that is past. */
+  record AgainInPast(TaskId taskId, LocalDate day, LocalDate today) implements TrayRefusal {}
+
+  /** Something was poured where no fluid was changed. */
+  record PouredWithoutWork(CompartmentId compartmentId) implements TrayRefusal {}
 }

@@ -192,7 +192,7 @@ public class UnitDesk extends KeepersDesk {
   /** Trays of a unit that would still be open once it has left. */
   private List<UnitRefusal> outlasting(Session session, Unit unit, LocalDate day) {
     boolean leavesNow = !day.isAfter(clock.today());
-    return session.trays().open().stream()
+    return session.trays().standing().stream()
         .filter(tray -> tray.unitId().equals(unit.id()))
         .filter(tray -> leavesNow || !tray.plannedOn().isBefore(day))
         .<UnitRefusal>map(tray -> new UnitRefusal.TrayOpen(tray.number()))

@@ -101,7 +101,7 @@ public record UnitRecord(
             dues(fleet, unit, planned),
             fleet.makers(unit.id()),
             session.records().moves(only).getOrDefault(unit.id(), Map.of()),
-            session.trays().open().stream()
+            session.trays().standing().stream()
                 .filter(tray -> tray.unitId().equals(unit.id()))
                 .toList()),
         fleet.metersOf(unit).stream().map(m -> FleetPicture.judged(session, m)).toList(),

@@ -45,10 +45,19 @@ final class TrayTables {
         .with(of("state", TRAY.STATE, words(Tray.State.values()), "where it stands"))
         .with(of("mechanic", TRAY.MECHANIC, text(Lengths.NAME), "who took it").optional())
         .with(of("handed_over_on", TRAY.HANDED_OVER_ON, date(), "when").optional())
+        .with(of("back_on", TRAY.BACK_ON, date(), "when the job was taken back").optional())
         .with(of("version", TRAY.VERSION, whole(0, MOST), "number of changes"))
         .unique("number")
-        .filledExactlyFor("mechanic", "state", "handed_over")
-        .filledExactlyFor("handed_over_on", "state", "handed_over")
+        .filledExactlyFor("mechanic", "state", "handed_over", "back")
+        .filledExactlyFor("handed_over_on", "state", "handed_over", "back")
+        .filledExactlyFor("back_on", "state", "back")
+        .rule(
+            new RowRule(
+                "back_on",
+                "handed_over_on or a day after it",
+                row ->
+                    row.get("back_on").isEmpty()
+                        || row.get("back_on").compareTo(row.get("handed_over_on")) >= 0))
         .build();
   }
 
@@ -57,6 +66,21 @@ final class TrayTables {
         .with(number("id", TRAY_TASK.ID, "number of the row"))
         .with(reference("tray_id", TRAY_TASK.TRAY_ID, "trays", "the tray"))
         .with(reference("task_id", TRAY_TASK.TASK_ID, "tasks", "the task it serves"))
+        .with(
+            of(
+                    "outcome",
+                    TRAY_TASK.OUTCOME,
+                    oneOf(List.of("DONE", "NOT_DONE")),
+                    "what became of it")
+                .optional())
+        .with(of("why", TRAY_TASK.WHY, text(Lengths.REASON), "why it was not done").orEmptyText())
+        .with(of("again_on", TRAY_TASK.AGAIN_ON, date(), "when it is asked for again").optional())
+        .filledExactlyFor("why", "outcome", "not_done")
+        .rule(
+            new RowRule(
+                "again_on",
+                "filled only where outcome is not_done",
+                row -> row.get("again_on").isEmpty() || row.get("outcome").equals("not_done")))
         .unique("tray_id", "task_id")
         .build();
   }
@@ -116,6 +140,10 @@ final class TrayTables {
         .with(
             of("instead_why", TRAY_LINE.INSTEAD_WHY, text(Lengths.REASON), "why this one")
                 .orEmptyText())
+        .with(reference("task_id", TRAY_LINE.TASK_ID, "tasks", "the task that asks").optional())
+        .with(
+            of("left_out_why", TRAY_LINE.LEFT_OUT_WHY, text(Lengths.REASON), "why it was left out")
+                .optional())
         .filledExactlyFor("condition", "reason", "fill")
         .filledExactlyFor("first_pour_l", "reason", "fill")
         .filledExactlyFor("reserve_l", "reason", "fill")

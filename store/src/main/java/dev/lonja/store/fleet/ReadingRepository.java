@@ -14,6 +14,7 @@ import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +38,7 @@ public final class ReadingRepository {
     ENTERED,
     IMPORTED,
     HAND_OVER,
+    TAKE_BACK,
     /** The last of a meter that was exchanged. */
     REPLACEMENT,
     /** Sent by the machine itself. */
@@ -156,6 +158,22 @@ public final class ReadingRepository {
                     row.get(READING_RULING.ACCEPTED) == 1,
                     row.get(READING_RULING.REASON),
                     row.get(READING_RULING.ACTOR)));
+  }
+
+  /** What a meter showed when a tray was handed over on a day, the latest of that day. */
+  public Optional<MeterValue> atHandOver(MeterId meterId, LocalDate day) {
+    return context
+        .select(READING.VALUE_TENTHS, METER.MEASURE)
+        .from(READING)
+        .join(METER)
+        .on(METER.ID.eq(READING.METER_ID))
+        .where(
+            READING.METER_ID.eq(meterId),
+            READING.READ_ON.eq(day),
+            READING.SOURCE.eq(Source.HAND_OVER.name()))
+        .orderBy(READING.ID.desc())
+        .limit(1)
+        .fetchOptional(row -> new MeterValue(row.value1(), MeterMeasure.ofSymbol(row.value2())));
   }
 
   /**

@@ -128,8 +128,8 @@ public final class ServiceRepository {
     return done;
   }
 
-  /** Records that a task was done on a unit as part of a tray. */
-  public void addDone(
+  /** Records that a task was done on a unit as part of a tray; returns the record's number. */
+  public long addDone(
       UnitId unitId,
       TaskId taskId,
       LocalDate day,
@@ -137,7 +137,7 @@ public final class ServiceRepository {
       TrayId trayId,
       String actor,
       Instant at) {
-    context
+    return context
         .insertInto(TASK_RECORD)
         .set(TASK_RECORD.UNIT_ID, unitId)
         .set(TASK_RECORD.TASK_ID, taskId)
@@ -147,7 +147,8 @@ public final class ServiceRepository {
         .set(TASK_RECORD.REASON, "")
         .set(TASK_RECORD.ACTOR, actor)
         .set(TASK_RECORD.RECORDED_AT, at)
-        .execute();
+        .returning(TASK_RECORD.ID)
+        .fetchSingle(TASK_RECORD.ID);
   }
 
   /** Withdraws every standing record of a tray by a line that names it. */

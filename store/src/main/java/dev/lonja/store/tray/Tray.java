@@ -2,6 +2,7 @@ package dev.lonja.store.tray;
 
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import java.time.LocalDate;
@@ -11,7 +12,9 @@ import java.util.Optional;
 /**
  * The parts and fluids laid out for one occurrence.
  *
- * @param taskIds the tasks it serves
+ * @param handedOverOn from the hand-over on
+ * @param backOn once it was taken back
+ * @param tasks those it serves
  * @param version counts its changes
  */
 public record Tray(
@@ -24,16 +27,31 @@ public record Tray(
     State state,
     Optional<String> mechanic,
     Optional<LocalDate> handedOverOn,
+    Optional<LocalDate> backOn,
     long version,
-    List<TaskId> taskIds,
+    List<Served> tasks,
     List<TrayLine> lines) {
 
   /** Where a tray is in its life. */
   public enum State {
     OPEN,
     HANDED_OVER,
+    /** The job is back, and what became of each task is noted. */
+    BACK,
     /** Put back on the shelves without a hand-over. */
     CLEARED
+  }
+
+  /**
+   * A task that it serves.
+   *
+   * @param outcome what became of it, once the tray is back; what an inspection found stands with
+   *     its record
+   */
+  public record Served(TaskId taskId, Optional<TaskOutcome> outcome) {}
+
+  public List<TaskId> taskIds() {
+    return tasks.stream().map(Served::taskId).toList();
   }
 
   public boolean isOpen() {

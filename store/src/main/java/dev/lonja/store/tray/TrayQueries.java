@@ -32,7 +32,7 @@ record TrayQueries(FixedQuery tasks, FixedQuery lines, FixedQuery trays) {
 
   private static FixedQuery tasks(Condition which) {
     return FixedQuery.of(
-        DSL.select(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID)
+        DSL.select(TRAY_TASK.fields())
             .from(TRAY_TASK)
             .join(TRAY)
             .on(TRAY.ID.eq(TRAY_TASK.TRAY_ID))

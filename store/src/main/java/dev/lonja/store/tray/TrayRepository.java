@@ -12,16 +12,23 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.NextNumber;
+import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 
@@ -34,12 +41,19 @@ public final class TrayRepository {
       TrayQueries.of(() -> TRAY.NUMBER.equalIgnoreCase(FixedQuery.given(TRAY.NUMBER)));
   private static final TrayQueries OPEN =
       TrayQueries.of(() -> TRAY.STATE.eq(Tray.State.OPEN.name()));
+  private static final TrayQueries STANDING =
+      TrayQueries.of(() -> TRAY.STATE.in(Tray.State.OPEN.name(), Tray.State.HANDED_OVER.name()));
+  private static final TrayQueries OUT =
+      TrayQueries.of(() -> TRAY.STATE.eq(Tray.State.HANDED_OVER.name()));
   private static final TrayQueries HANDED_OVER_SINCE =
       TrayQueries.of(
           () ->
               TRAY.STATE
-                  .eq(Tray.State.HANDED_OVER.name())
+                  .in(Tray.State.HANDED_OVER.name(), Tray.State.BACK.name())
                   .and(TRAY.HANDED_OVER_ON.ge(FixedQuery.given(TRAY.HANDED_OVER_ON))));
+
+  private static final String DONE = "DONE";
+  private static final String NOT_DONE = "NOT_DONE";
 
   private final DSLContext context;
 
@@ -60,7 +74,49 @@ public final class TrayRepository {
     return trays(OPEN);
   }
 
-  /** Trays handed over on or after {@code day}. */
+  /** Trays that stand for their tasks: open, or handed over and not back. */
+  public List<Tray> standing() {
+    return trays(STANDING);
+  }
+
+  /** Trays that are handed over and not back, in order of day and number. */
+  public List<Tray> out() {
+    return trays(OUT);
+  }
+
+  /** By unit, what trays stand for: those that are open, and those that are out. */
+  public Map<UnitId, List<InHand>> inHand(UnitScope units) {
+    Map<UnitId, Map<TrayId, List<Record>>> rows = new HashMap<>();
+    context
+        .select(TRAY.ID, TRAY.UNIT_ID, TRAY.PLANNED_ON, TRAY.STATE, TRAY_TASK.TASK_ID)
+        .from(TRAY)
+        .join(TRAY_TASK)
+        .on(TRAY_TASK.TRAY_ID.eq(TRAY.ID))
+        .where(
+            units.holds(TRAY.UNIT_ID),
+            TRAY.STATE.in(Tray.State.OPEN.name(), Tray.State.HANDED_OVER.name()))
+        .orderBy(TRAY.ID)
+        .forEach(
+            row ->
+                rows.computeIfAbsent(row.get(TRAY.UNIT_ID), id -> new LinkedHashMap<>())
+                    .computeIfAbsent(row.get(TRAY.ID), id -> new ArrayList<>())
+                    .add(row));
+    Map<UnitId, List<InHand>> inHand = new HashMap<>();
+    rows.forEach(
+        (unit, trays) ->
+            inHand.put(unit, trays.values().stream().map(TrayRepository::inHand).toList()));
+    return inHand;
+  }
+
+  private static InHand inHand(List<Record> tasks) {
+    Record first = tasks.get(0);
+    return new InHand(
+        tasks.stream().map(row -> row.get(TRAY_TASK.TASK_ID)).collect(Collectors.toSet()),
+        first.get(TRAY.PLANNED_ON),
+        first.get(TRAY.STATE).equals(Tray.State.HANDED_OVER.name()));
+  }
+
+  /** Trays handed over on or after {@code day}, back or not. */
   public List<Tray> handedOverSince(LocalDate day) {
     return trays(HANDED_OVER_SINCE, day);
   }
@@ -87,11 +143,7 @@ public final class TrayRepository {
     return id;
   }
 
-  /**
-   * Adds a line that is not laid yet.
-   *
-   * @param destination the position or compartment it is for
-   */
+  /** Adds a line that no task asks for, not laid yet. */
   public long addLine(
       TrayId trayId,
       ItemId itemId,
@@ -99,6 +151,23 @@ public final class TrayRepository {
       LineReason reason,
       Quantity wanted,
       Destination destination) {
+    return addLine(trayId, itemId, place, reason, wanted, destination, Optional.empty());
+  }
+
+  /**
+   * Adds a line that is not laid yet.
+   *
+   * @param destination the position or compartment it is for
+   * @param taskId the task that asks for it
+   */
+  public long addLine(
+      TrayId trayId,
+      ItemId itemId,
+      String place,
+      LineReason reason,
+      Quantity wanted,
+      Destination destination,
+      Optional<TaskId> taskId) {
     return context
         .insertInto(TRAY_LINE)
         .set(TRAY_LINE.TRAY_ID, trayId)
@@ -108,6 +177,7 @@ public final class TrayRepository {
         .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
         .set(TRAY_LINE.POSITION_ID, destination.positionId().orElse(null))
         .set(TRAY_LINE.COMPARTMENT_ID, destination.compartmentId().orElse(null))
+        .set(TRAY_LINE.TASK_ID, taskId.orElse(null))
         .returning(TRAY_LINE.ID)
         .fetchSingle(TRAY_LINE.ID);
   }
@@ -162,6 +232,15 @@ public final class TrayRepository {
         .execute();
   }
 
+  /** Leaves out what is not laid of a line, or asks for it again. */
+  public void setLeftOut(long lineId, Optional<String> why) {
+    context
+        .update(TRAY_LINE)
+        .set(TRAY_LINE.LEFT_OUT_WHY, why.orElse(null))
+        .where(TRAY_LINE.ID.eq(lineId))
+        .execute();
+  }
+
   /** Asks for so much less on a line, and lays no more than that; down to none it is struck. */
   public void lessen(TrayLine line, Quantity by) {
     Quantity left = line.wanted().minus(by);
@@ -202,6 +281,52 @@ public final class TrayRepository {
         trayId, readVersion, Tray.State.HANDED_OVER, Optional.of(mechanic), Optional.of(day));
   }
 
+  /** Notes that a job is back; false if the tray has changed since it was read. */
+  public boolean takeBack(TrayId trayId, long readVersion, LocalDate day) {
+    return context
+            .update(TRAY)
+            .set(TRAY.STATE, Tray.State.BACK.name())
+            .set(TRAY.BACK_ON, day)
+            .set(TRAY.VERSION, readVersion + 1)
+            .where(TRAY.ID.eq(trayId), TRAY.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  /** The job is out again, and nothing is noted of its tasks. */
+  public boolean outAgain(TrayId trayId, long readVersion) {
+    context
+        .update(TRAY_TASK)
+        .setNull(TRAY_TASK.OUTCOME)
+        .set(TRAY_TASK.WHY, "")
+        .setNull(TRAY_TASK.AGAIN_ON)
+        .where(TRAY_TASK.TRAY_ID.eq(trayId))
+        .execute();
+    return context
+            .update(TRAY)
+            .set(TRAY.STATE, Tray.State.HANDED_OVER.name())
+            .setNull(TRAY.BACK_ON)
+            .set(TRAY.VERSION, readVersion + 1)
+            .where(TRAY.ID.eq(trayId), TRAY.VERSION.eq(readVersion))
+            .execute()
+        == 1;
+  }
+
+  /** Notes what became of a task. */
+  public void setOutcome(TrayId trayId, TaskId taskId, TaskOutcome outcome) {
+    Optional<TaskOutcome.NotDone> notDone =
+        Optional.of(outcome)
+            .filter(TaskOutcome.NotDone.class::isInstance)
+            .map(TaskOutcome.NotDone.class::cast);
+    context
+        .update(TRAY_TASK)
+        .set(TRAY_TASK.OUTCOME, notDone.isPresent() ? NOT_DONE : DONE)
+        .set(TRAY_TASK.WHY, notDone.map(TaskOutcome.NotDone::why).orElse(""))
+        .set(TRAY_TASK.AGAIN_ON, notDone.flatMap(TaskOutcome.NotDone::againOn).orElse(null))
+        .where(TRAY_TASK.TRAY_ID.eq(trayId), TRAY_TASK.TASK_ID.eq(taskId))
+        .execute();
+  }
+
   public boolean reopen(TrayId trayId, long readVersion) {
     return setState(trayId, readVersion, Tray.State.OPEN, Optional.empty(), Optional.empty());
   }
@@ -221,6 +346,7 @@ public final class TrayRepository {
             .set(TRAY.STATE, state.name())
             .set(TRAY.MECHANIC, mechanic.orElse(null))
             .set(TRAY.HANDED_OVER_ON, day.orElse(null))
+            .setNull(TRAY.BACK_ON)
             .set(TRAY.VERSION, readVersion + 1)
             .where(TRAY.ID.eq(trayId), TRAY.VERSION.eq(readVersion))
             .execute()
@@ -228,8 +354,8 @@ public final class TrayRepository {
   }
 
   private List<Tray> trays(TrayQueries queries, Object... given) {
-    Map<TrayId, List<TaskId>> tasks =
-        queries.tasks().with(context, given).fetchGroups(TRAY_TASK.TRAY_ID, TRAY_TASK.TASK_ID);
+    Map<TrayId, List<Tray.Served>> tasks =
+        queries.tasks().with(context, given).fetchGroups(TRAY_TASK.TRAY_ID, TrayRepository::served);
     Map<TrayId, List<TrayLine>> lines =
         queries.lines().with(context, given).fetchGroups(TRAY_LINE.TRAY_ID, TrayRepository::line);
     return queries
@@ -243,7 +369,20 @@ public final class TrayRepository {
                     lines.getOrDefault(row.get(TRAY.ID), List.of())));
   }
 
-  private static Tray tray(Record row, List<TaskId> taskIds, List<TrayLine> lines) {
+  private static Tray.Served served(Record row) {
+    return new Tray.Served(
+        row.get(TRAY_TASK.TASK_ID),
+        Optional.ofNullable(row.get(TRAY_TASK.OUTCOME))
+            .map(
+                outcome ->
+                    outcome.equals(DONE)
+                        ? new TaskOutcome.Done(Optional.empty())
+                        : new TaskOutcome.NotDone(
+                            row.get(TRAY_TASK.WHY),
+                            Optional.ofNullable(row.get(TRAY_TASK.AGAIN_ON)))));
+  }
+
+  private static Tray tray(Record row, List<Tray.Served> tasks, List<TrayLine> lines) {
     return new Tray(
         row.get(TRAY.ID),
         row.get(TRAY.NUMBER),
@@ -254,8 +393,9 @@ public final class TrayRepository {
         Tray.State.valueOf(row.get(TRAY.STATE)),
         Optional.ofNullable(row.get(TRAY.MECHANIC)),
         Optional.ofNullable(row.get(TRAY.HANDED_OVER_ON)),
+        Optional.ofNullable(row.get(TRAY.BACK_ON)),
         row.get(TRAY.VERSION),
-        taskIds,
+        tasks,
         lines);
   }
 
@@ -273,6 +413,8 @@ public final class TrayRepository {
             Optional.ofNullable(row.get(TRAY_LINE.POSITION_ID)),
             Optional.ofNullable(row.get(TRAY_LINE.COMPARTMENT_ID))),
         Optional.ofNullable(row.get(TRAY_LINE.INSTEAD_OF_ID))
-            .map(original -> new TrayLine.Substitution(original, row.get(TRAY_LINE.INSTEAD_WHY))));
+            .map(original -> new TrayLine.Substitution(original, row.get(TRAY_LINE.INSTEAD_WHY))),
+        Optional.ofNullable(row.get(TRAY_LINE.TASK_ID)),
+        Optional.ofNullable(row.get(TRAY_LINE.LEFT_OUT_WHY)));
   }
 }

@@ -141,7 +141,7 @@ CREATE TABLE reading (
   read_on TEXT NOT NULL CHECK (date(read_on) = read_on),
   read_at TEXT,
   value_tenths INTEGER NOT NULL CHECK (value_tenths BETWEEN 0 AND 100000000),
-  source TEXT NOT NULL CHECK (source IN ('ENTERED', 'IMPORTED', 'HAND_OVER', 'REPLACEMENT', 'FEED')),
+  source TEXT NOT NULL CHECK (source IN ('ENTERED', 'IMPORTED', 'HAND_OVER', 'TAKE_BACK', 'REPLACEMENT', 'FEED')),
   corrects INTEGER REFERENCES reading,
   actor TEXT NOT NULL,
   recorded_at TEXT NOT NULL
@@ -684,12 +684,15 @@ CREATE TABLE tray (
   unit_id INTEGER NOT NULL REFERENCES unit,
   title TEXT NOT NULL,
   planned_on TEXT NOT NULL CHECK (date(planned_on) = planned_on),
-  state TEXT NOT NULL CHECK (state IN ('OPEN', 'HANDED_OVER', 'CLEARED')),
+  state TEXT NOT NULL CHECK (state IN ('OPEN', 'HANDED_OVER', 'BACK', 'CLEARED')),
   mechanic TEXT,
   handed_over_on TEXT CHECK (date(handed_over_on) = handed_over_on),
+  back_on TEXT CHECK (date(back_on) = back_on),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
-  CHECK ((state = 'HANDED_OVER') = (mechanic IS NOT NULL)),
-  CHECK ((state = 'HANDED_OVER') = (handed_over_on IS NOT NULL))
+  CHECK ((state IN ('HANDED_OVER', 'BACK')) = (mechanic IS NOT NULL)),
+  CHECK ((state IN ('HANDED_OVER', 'BACK')) = (handed_over_on IS NOT NULL)),
+  CHECK ((state = 'BACK') = (back_on IS NOT NULL)),
+  CHECK (back_on >= handed_over_on)
 ) STRICT;
 CREATE INDEX tray_unit ON tray (unit_id);
 CREATE INDEX tray_state ON tray (state, planned_on);
@@ -698,7 +701,13 @@ CREATE TABLE tray_task (
   id INTEGER NOT NULL PRIMARY KEY,
   tray_id INTEGER NOT NULL REFERENCES tray,
   task_id INTEGER NOT NULL REFERENCES task,
-  UNIQUE (tray_id, task_id)
+  -- what became of it, once the tray is back
+  outcome TEXT CHECK (outcome IN ('DONE', 'NOT_DONE')),
+  why TEXT NOT NULL DEFAULT '' CHECK (length(why) <= 200),
+  again_on TEXT CHECK (date(again_on) = again_on),
+  UNIQUE (tray_id, task_id),
+  CHECK ((outcome IS 'NOT_DONE') = (why <> '')),
+  CHECK (again_on IS NULL OR outcome IS 'NOT_DONE')
 ) STRICT;
 CREATE INDEX tray_task_task ON tray_task (task_id);
 
@@ -758,6 +767,10 @@ CREATE TABLE tray_line (
   -- of the same fluid needs no reason
   instead_of_id INTEGER REFERENCES item,
   instead_why TEXT NOT NULL DEFAULT '' CHECK (length(instead_why) <= 200),
+  -- the task of the service that asks for it
+  task_id INTEGER REFERENCES task,
+  -- why what is not laid of it was left out
+  left_out_why TEXT CHECK (length(left_out_why) BETWEEN 1 AND 200),
   CHECK ((reason = 'FILL') = (condition IS NOT NULL)),
   CHECK ((reason = 'FILL') = (first_pour_ul IS NOT NULL)),
   CHECK ((reason = 'FILL') = (reserve_ul IS NOT NULL)),

@@ -151,8 +151,8 @@ class VerificationTest {
         "UPDATE task SET compartment_id = 5 WHERE id = 1",
         "UPDATE deviation SET compartment_id = 7 WHERE id = 1",
         "DELETE FROM meter WHERE id = 11",
-        "INSERT INTO tray VALUES (1, 'T-0001', 1, 'x', '2027-03-15', 'OPEN', NULL, NULL, 0)",
-        "INSERT INTO tray_task VALUES (1, 1, 20)");
+        "INSERT INTO tray VALUES (1, 'T-0001', 1, 'x', '2027-03-15', 'OPEN', NULL, NULL, NULL, 0)",
+        "INSERT INTO tray_task VALUES (1, 1, 20, NULL, '', NULL)");
     assertThat(findings())
         .contains(
             "movement 8 moves another item's lot",

@@ -74,7 +74,7 @@ final class DuePage {
         due.task().id(),
         DueWording.why(due, today),
         ruler.draw(List.of(post), code + ": planned " + day),
-        DueWording.state(due, today),
+        DueWording.state(occurrence, today),
         planned.lacksRecord());
   }
 

@@ -3,7 +3,9 @@ package dev.lonja.web.due;
 import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Due;
+import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.Interval;
+import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.Timing;
@@ -82,6 +84,22 @@ public final class DueWording {
     String day = Words.day(origin.day(), today);
     String life = origin.life().map(value -> " at " + value.display()).orElse("");
     return origin.recorded() ? day + life : "no record; counted from " + day + life;
+  }
+
+  /** Where an occurrence stands today: with its tray, and as its first task does. */
+  public static State state(Occurrence occurrence, LocalDate today) {
+    return state(occurrence.leading(), occurrence.inHand(), today);
+  }
+
+  /** Where a task stands today that a tray may stand for; what is overdue is said all the same. */
+  public static State state(Due due, Optional<InHand> inHand, LocalDate today) {
+    if (inHand.isEmpty()) {
+      return state(due, today);
+    }
+    String where = inHand.get().out() ? "out with its tray" : "on a tray";
+    return due.isOverdue() && !inHand.get().out()
+        ? State.ofShort(state(due, today).word() + ", " + where)
+        : State.part(where);
   }
 
   /** Where a task stands today. */

@@ -12,6 +12,7 @@ public final class LineStates {
     boolean fluid = step.line().wanted().measure() == Measure.LITRES;
     return switch (step.state()) {
       case LAID -> State.ready("laid");
+      case LEFT_OUT -> State.note("left out");
       case SHORT -> State.ofShort(step.lacking().display() + " short");
       case TO_LAY ->
           step.line().laid().isPositive()

@@ -121,6 +121,7 @@ class TopUpController {
       @RequestParam long topUp,
       @RequestParam Map<String, String> fields,
       Model model) {
+    desk.admit();
     Asked asked = new Asked(unit, Optional.of(compartment), "");
     String why = fields.getOrDefault("why", "");
     Typed typed = new Typed();

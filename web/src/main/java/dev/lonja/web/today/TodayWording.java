@@ -5,6 +5,7 @@ import dev.lonja.core.service.Due;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.tray.TodayDesk;
 import dev.lonja.desk.tray.TraysDesk;
+import dev.lonja.store.tray.Tray;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.LineStates;
@@ -38,6 +39,7 @@ final class TodayWording {
         week.shelves().stream().map(TodayWording::shelf).toList(),
         Stream.of(
                 week.shortLines().stream().map(TodayWording::shortLine),
+                week.longOut().stream().map(this::longOut),
                 week.late().stream().map(this::late),
                 week.silent().stream().map(this::silent))
             .flatMap(Function.identity())
@@ -103,6 +105,19 @@ final class TodayWording {
             + DueWording.state(first, today).word()
             + (more == 0 ? "." : ", and " + more + " more."),
         "/fleet/" + late.unit().code());
+  }
+
+  private TodayView.Need longOut(Tray tray) {
+    return new TodayView.Need(
+        false,
+        tray.number() + " for " + tray.unitCode() + " is out",
+        tray.title()
+            + ", handed to "
+            + tray.mechanic().orElseThrow()
+            + " on "
+            + Words.day(tray.handedOverOn().orElseThrow(), today)
+            + ". Take the job back once it is done.",
+        "/trays/" + tray.id());
   }
 
   private TodayView.Need silent(MeterStanding meter) {

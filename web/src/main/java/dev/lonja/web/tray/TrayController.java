@@ -7,9 +7,10 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.request.Viewer;
-import dev.lonja.desk.tray.FindingsDesk;
 import dev.lonja.desk.tray.HandOverDesk;
+import dev.lonja.desk.tray.TakeBackDesk;
 import dev.lonja.desk.tray.TrayDesk;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.web.frame.OpenTrayChoice;
 import dev.lonja.web.request.Problem;
@@ -17,6 +18,7 @@ import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.sign.PersonProblems;
 import jakarta.servlet.http.HttpSession;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -31,6 +33,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.util.UriUtils;
 
 /** The pages of Trays and everything that is done to one. */
 @Controller
@@ -41,19 +44,19 @@ class TrayController {
   private final TraysDesk trays;
   private final TrayDesk desk;
   private final HandOverDesk handOvers;
-  private final FindingsDesk findings;
+  private final TakeBackDesk takeBacks;
   private final StoreClock clock;
 
   TrayController(
       TraysDesk trays,
       TrayDesk desk,
       HandOverDesk handOvers,
-      FindingsDesk findings,
+      TakeBackDesk takeBacks,
       StoreClock clock) {
     this.trays = trays;
     this.desk = desk;
     this.handOvers = handOvers;
-    this.findings = findings;
+    this.takeBacks = takeBacks;
     this.clock = clock;
   }
 
@@ -81,7 +84,9 @@ class TrayController {
     return Reply.to(desk.start(sent, unit, planned.get()))
         .onto(tray -> "/trays/" + tray)
         .worded(TrayRefusals.WORDS)
-        .or(problems -> "redirect:/fleet/" + unit);
+        .or(
+            problems ->
+                "redirect:/fleet/" + UriUtils.encodePathSegment(unit, StandardCharsets.UTF_8));
   }
 
   @PostMapping("/trays/{id}/lines/{lineId}/{what}")
@@ -97,10 +102,31 @@ class TrayController {
         switch (what) {
           case "lay" -> desk.lay(sent, id, lineId);
           case "take-off" -> desk.takeOff(sent, id, lineId);
-          case "leave-out" -> desk.leaveOut(sent, id, lineId);
+          case "want-again" -> desk.wantAgain(sent, id, lineId);
           default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         };
     return next(outcome, new Page(id, person, session, Map.of()), model);
+  }
+
+  @PostMapping("/trays/{id}/lines/{lineId}/leave-out")
+  String leaveOut(
+      @PathVariable TrayId id,
+      @PathVariable long lineId,
+      Sent sent,
+      @RequestParam(defaultValue = "") String why,
+      @RequestParam Map<String, String> fields,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    handOvers.admit();
+    Typed typed = new Typed();
+    return next(
+        typed
+            .text("why", "Why it is left out", why, LONGEST_REASON)
+            .map(reason -> desk.leaveOut(sent, id, lineId, reason)),
+        typed,
+        new Page(id, person, session, fields),
+        model);
   }
 
   @PostMapping("/trays/{id}/scan")
@@ -174,19 +200,49 @@ class TrayController {
         model);
   }
 
-  @PostMapping("/trays/{id}/findings")
-  String note(
+  /** The whole job comes back. */
+  @PostMapping("/trays/{id}/back")
+  String back(
       @PathVariable TrayId id,
       Sent sent,
+      @RequestParam long version,
       @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
+    handOvers.admit();
+    Typed typed = new Typed();
+    Page page = new Page(id, person, session, fields);
+    return takeBacks
+        .asked(id)
+        .map(
+            asked ->
+                next(
+                    new TakeBackForm(asked)
+                        .read(fields, typed)
+                        .map(notes -> takeBacks.takeBack(sent, id, version, notes)),
+                    typed,
+                    page,
+                    model))
+        .orElseGet(() -> next(Outcome.refused(new TrayRefusal.NotHandedOver()), page, model));
+  }
+
+  @PostMapping("/trays/{id}/out-again")
+  String outAgain(
+      @PathVariable TrayId id,
+      Sent sent,
+      @RequestParam long version,
+      @RequestParam String reason,
+      @RequestParam Map<String, String> fields,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    handOvers.admit();
     Typed typed = new Typed();
     return next(
-        new FindingsForm(findings.toNote(id))
-            .read(fields, typed)
-            .map(notes -> findings.note(sent, id, notes)),
+        typed
+            .text("reason", "The reason", reason, LONGEST_REASON)
+            .map(why -> takeBacks.undo(sent, id, version, why)),
         typed,
         new Page(id, person, session, fields),
         model);
@@ -244,7 +300,8 @@ class TrayController {
       OpenTrayChoice.choose(page.session(), page.id());
     }
     model.addAttribute("view", view);
-    model.addAttribute("findings", new FindingsForm(findings.toNote(page.id())).view());
+    model.addAttribute(
+        "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));
     model.addAttribute("typed", page.typed());
     model.addAttribute("problems", problems);
     return "tray/tray";

@@ -3,6 +3,7 @@ package dev.lonja.web.tray;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.tray.FluidLine;
@@ -14,6 +15,8 @@ import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -57,10 +60,31 @@ final class TrayPage {
             tray.isOpen(),
             progress.state() == TrayProgress.State.READY,
             tray.state() == Tray.State.HANDED_OVER,
+            tray.state() == Tray.State.BACK,
             tray.version()),
         lines,
         job(),
-        file.meters().stream().map(this::meter).toList());
+        file.meters().stream().map(this::meter).toList(),
+        file.came().stream().map(this::came).toList());
+  }
+
+  private TrayView.CameRow came(TrayFile.Came came) {
+    if (came.outcome() instanceof TaskOutcome.NotDone not) {
+      return new TrayView.CameRow(
+          came.task(),
+          State.note("not done"),
+          not.why()
+              + not.againOn()
+                  .map(day -> "; asked for again on " + Words.day(day, today))
+                  .orElse("; it stays due"));
+    }
+    return new TrayView.CameRow(
+        came.task(),
+        State.ready("done"),
+        ((TaskOutcome.Done) came.outcome())
+            .found()
+            .map(found -> "found " + found.words())
+            .orElse(""));
   }
 
   private TrayView.Job job() {
@@ -122,7 +146,9 @@ final class TrayPage {
         line.fluid().map(FluidLineWording::words).orElse(""),
         line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),
         replaced ? file.items().get(asked.askedItemId()).number() : "",
-        asked.substitution().map(TrayWording::why).orElse(""));
+        asked.substitution().map(TrayWording::why).orElse(""),
+        asked.leftOut().orElse(""),
+        line.back().isPositive() ? line.back().display() : "");
   }
 
   private static String onTheShelf(TrayFile.Instead instead) {
@@ -138,13 +164,15 @@ final class TrayPage {
 
   private TrayView.May may(TrayFile.Line line, Item item) {
     boolean laid = line.step().line().isLaid();
+    boolean open = !line.step().line().isSettled();
     boolean handedOver = file.tray().state() == Tray.State.HANDED_OVER;
     return new TrayView.May(
         laid,
         line.step().state() == TrayProgress.LineState.TO_LAY
             && line.fluid().filter(FluidLine::lacksSignature).isEmpty(),
-        !laid && item.measure() == Measure.PIECES,
-        !laid && line.fluid().isPresent(),
+        open && item.measure() == Measure.PIECES,
+        open && line.fluid().isPresent(),
+        open,
         handedOver && line.out().isPositive() ? line.out().display() : "");
   }
 }

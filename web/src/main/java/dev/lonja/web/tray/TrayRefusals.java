@@ -102,10 +102,54 @@ public final class TrayRefusals {
                           + "\", or there were too many wrong ones; then wait a minute."))
           .when(
               TrayRefusal.NotAllLaid.class,
-              not -> Problem.ofWhole("Not every line is laid. Lay the rest, or leave it out."))
+              not ->
+                  Problem.ofWhole(
+                      "Not every line is laid. Lay the rest, or leave it out; something has to be"
+                          + " on the tray."))
           .when(
               TrayRefusal.NotHandedOver.class,
               not -> Problem.ofWhole("This tray is not handed over."))
+          .when(
+              TrayRefusal.IsBack.class,
+              back -> Problem.ofWhole("This job is back. Undo the taking back first."))
+          .when(TrayRefusal.NotBack.class, not -> Problem.ofWhole("This job is not back."))
+          .when(
+              TrayRefusal.OutsideJob.class,
+              outside ->
+                  new Problem(
+                      TakeBackForm.DAY,
+                      "The day is "
+                          + outside.day()
+                          + "; allowed is from the hand-over, "
+                          + outside.first()
+                          + ", to today, "
+                          + outside.last()
+                          + "."))
+          .when(
+              TrayRefusal.NothingSaid.class,
+              none ->
+                  new Problem(
+                      TakeBackForm.taskField(none.task().id()),
+                      "Say whether \"" + none.task().name() + "\" was done."))
+          .when(
+              TrayRefusal.NothingFound.class,
+              none ->
+                  new Problem(
+                      TakeBackForm.taskField(none.task().id()),
+                      "Say what \"" + none.task().name() + "\" found, or that it was not done."))
+          .when(
+              TrayRefusal.AgainInPast.class,
+              past ->
+                  new Problem(
+                      TakeBackForm.againField(past.taskId()),
+                      past.day() + " is past; allowed is today, " + past.today() + ", or later."))
+          .when(
+              TrayRefusal.PouredWithoutWork.class,
+              poured ->
+                  new Problem(
+                      TakeBackForm.pouredField(poured.compartmentId()),
+                      "Its fluid was not changed, so nothing was poured for that; a top-up is noted"
+                          + " under Oils."))
           .all();
 
   /** At the fields of the tray's page. */

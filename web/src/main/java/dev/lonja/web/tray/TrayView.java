@@ -11,7 +11,13 @@ import java.util.Optional;
 
 /** Everything the tray page shows, in words. */
 public record TrayView(
-    TrayId id, Head head, Standing is, List<LineRow> lines, Job job, List<MeterRow> meters) {
+    TrayId id,
+    Head head,
+    Standing is,
+    List<LineRow> lines,
+    Job job,
+    List<MeterRow> meters,
+    List<CameRow> came) {
 
   /**
    * Which tray it is, and how far.
@@ -28,7 +34,11 @@ public record TrayView(
       String nextBin) {}
 
   /** What may be done to it. */
-  public record Standing(boolean open, boolean ready, boolean handedOver, long version) {}
+  public record Standing(
+      boolean open, boolean ready, boolean handedOver, boolean back, long version) {}
+
+  /** What became of a task, once the job is back. */
+  public record CameRow(String task, State state, String words) {}
 
   /** What its tasks ask of the mechanic. */
   public record Job(
@@ -53,6 +63,8 @@ public record TrayView(
    * @param verdict what the rules say of a fluid, unless it is simply allowed
    * @param keeps that the machine takes something else by now
    * @param instead what was asked for where something else lies there
+   * @param leftOut why what is not laid was left out
+   * @param cameBack how much of it came back unused
    */
   public record What(
       String place,
@@ -61,14 +73,18 @@ public record TrayView(
       String verdict,
       String keeps,
       String instead,
-      String insteadWhy) {}
+      String insteadWhy,
+      String leftOut,
+      String cameBack) {}
 
   /**
    * What may be done with a line.
    *
+   * @param leave true if what is not laid may be left out
    * @param back what may still come back, if the tray was handed over
    */
-  public record May(boolean laid, boolean lay, boolean replace, boolean pour, String back) {}
+  public record May(
+      boolean laid, boolean lay, boolean replace, boolean pour, boolean leave, String back) {}
 
   /** How tight a fastener is made. */
   public record TorqueRow(String place, String torque) {}

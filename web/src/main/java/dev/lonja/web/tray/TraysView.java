@@ -44,12 +44,19 @@ public record TraysView(List<Row> open, List<Row> handedOver) {
   static State state(TraysDesk.OnRack onRack) {
     return switch (onRack.tray().state()) {
       case OPEN -> LineStates.of(onRack.progress());
-      case HANDED_OVER -> State.ready("handed over");
+      case HANDED_OVER -> State.part("out");
+      case BACK -> State.ready("back");
       case CLEARED -> State.open("put back");
     };
   }
 
   static String when(Tray tray, LocalDate today) {
+    if (tray.backOn().isPresent()) {
+      return "back from "
+          + tray.mechanic().orElseThrow()
+          + ", done "
+          + Words.day(tray.backOn().get(), today);
+    }
     return tray.handedOverOn()
         .map(day -> "to " + tray.mechanic().orElseThrow() + " on " + Words.day(day, today))
         .orElseGet(() -> Words.weekdayAndDay(tray.plannedOn()));

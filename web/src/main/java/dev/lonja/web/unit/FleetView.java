@@ -49,7 +49,7 @@ public record FleetView(String summary, String scale, List<Row> rows) {
             .collect(Collectors.joining(", ")),
         UnitRuler.draw(row.unit().code(), row.occurrences(), today),
         next.map(Occurrence::title).orElse("nothing planned"),
-        next.map(occurrence -> DueWording.state(occurrence.leading(), today))
+        next.map(occurrence -> DueWording.state(occurrence, today))
             .orElse(State.open("nothing planned")));
   }
 }

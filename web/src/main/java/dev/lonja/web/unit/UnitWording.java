@@ -10,6 +10,7 @@ import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Due;
+import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
@@ -35,6 +36,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -195,14 +197,22 @@ final class UnitWording {
     return new UnitView.Choice(value, words);
   }
 
+  private Optional<InHand> inHand(TaskId task) {
+    return unit.planned().occurrences().stream()
+        .flatMap(occurrence -> occurrence.inHand().stream())
+        .filter(tray -> tray.taskIds().contains(task))
+        .findFirst();
+  }
+
   private UnitView.OccurrenceRow occurrence(Occurrence occurrence) {
-    List<TaskId> tasks = occurrence.tasks().stream().map(t -> t.task().id()).toList();
-    boolean first = occurrence.equals(unit.planned().occurrences().get(0));
     Optional<Tray> tray =
-        unit.work().trays().stream()
-            .filter(open -> open.taskIds().stream().anyMatch(tasks::contains))
-            .filter(open -> first || open.plannedOn().equals(occurrence.date()))
-            .findFirst();
+        occurrence
+            .inHand()
+            .flatMap(
+                hand ->
+                    unit.work().trays().stream()
+                        .filter(t -> hand.taskIds().equals(Set.copyOf(t.taskIds())))
+                        .findFirst());
     return new UnitView.OccurrenceRow(
         Words.day(occurrence.date(), today),
         occurrence.date().toString(),
@@ -244,7 +254,7 @@ final class UnitWording {
         DueWording.interval(due.task()),
         DueWording.limits(due, today),
         DueWording.lastDone(due.standing().origin(), today),
-        DueWording.state(due, today),
+        DueWording.state(due, inHand(due.task().id()), today),
         DueExplanation.of(
             unit.fleet(), due, maker, Optional.ofNullable(unit.work().moves().get(id))));
   }

@@ -1,0 +1,162 @@
+package dev.lonja.app.tray;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.pour.RecordedFill;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.store.query.UnitScope;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/**
+ * A job that comes back, over HTTP: FL-2's change of engine oil, its oil filter and the inspection
+ * of its air filter, handed over at 4,386.2 h.
+ */
+class TakeBackTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Visitor visitor = SERVER.signedInAs("storekeeper");
+
+  private static String tasks(Visitor.Page unit, String name) {
+    return unit.document().select("tr:contains(" + name + ")").text();
+  }
+
+  /** The field of what is asked of a task. */
+  private static String of(Visitor.Page page, String task) {
+    return page.document().select("#back label:contains(" + task + ")").attr("for");
+  }
+
+  private static String whyNot(String field) {
+    return field.replace("task-", "why-not-");
+  }
+
+  private Visitor.Page handOver() {
+    Visitor.Page tray =
+        visitor.get(visitor.get("/").document().select("a.tray-block:contains(FL-2)").attr("href"));
+    assertThat(tray.words()).doesNotContain("Take the job back");
+    Map<String, String> hands = new HashMap<>();
+    hands.put("mechanic", "workshop");
+    for (Element meter : tray.document().select("[name^=meter-]")) {
+      hands.put(meter.attr("name"), "4386.2");
+    }
+    return visitor.submit(tray.form("/hand-over"), hands);
+  }
+
+  /**
+   * While it is out nothing is on record and nothing more is planned of it. The oil is done, the
+   * filter stayed in (none was at hand) and is asked for in a week, the air filter was replaced:
+   * only then do the clocks of the first and the last restart, and the 7.2 L count as a fill
+   * without the filter. Undone, it is as if it had never come back.
+   */
+  @Test
+  void onlyWhatComesBackAsDoneIsDone() {
+    assertThat(forkliftAirFilters()).isEqualTo(new ReplacementChance(2, 7));
+    Visitor.Page out = handOver();
+    assertThat(out.text(".title")).contains("to workshop on 15 Mar", "out");
+    Visitor.Page before = visitor.get("/fleet/FL-2");
+    assertThat(tasks(before, "Change engine oil"))
+        .contains("out with its tray")
+        .doesNotContain("15 Mar at 4,386.2 h");
+    assertThat(before.hasForm("/trays/start")).isFalse();
+    assertThat(visitor.get("/").document().select("a.tray-block:contains(FL-2)")).isEmpty();
+
+    String oil = of(out, "Change engine oil");
+    String filter = of(out, "Replace oil filter");
+    String air = of(out, "Inspect air filter");
+    String poured = out.document().select("[name^=poured-]").attr("name");
+    Map<String, String> said = new HashMap<>();
+    said.put(filter, "not");
+    said.put(poured, "7.2");
+    Visitor.Page wrong = visitor.submit(out.form("/back"), said);
+    assertThat(wrong.words()).contains("Why \"Replace oil filter\" was not done is missing.");
+    assertThat(wrong.document().select("[name=" + poured + "]").val()).isEqualTo("7.2");
+    said.put(whyNot(filter), "none was at hand");
+    said.put(filter.replace("task-", "again-"), "2027-03-22");
+    Visitor.Page unseen = visitor.submit(wrong.form("/back"), said);
+    assertThat(unseen.words()).contains("Say what \"Inspect air filter\" found");
+    said.put(air, "replaced");
+    Visitor.Page back = visitor.submit(unseen.form("/back"), said);
+    assertThat(back.text(".title")).contains("back from workshop, done 15 Mar");
+    assertThat(back.words())
+        .contains(
+            "Change engine oil done",
+            "Replace oil filter not done none was at hand; asked for again on 22 Mar",
+            "Inspect air filter done found replaced");
+
+    Visitor.Page unit = visitor.get("/fleet/FL-2");
+    assertThat(tasks(unit, "Change engine oil")).contains("15 Mar at 4,386.2 h");
+    assertThat(tasks(unit, "Replace oil filter"))
+        .contains("22 Mar", "moved by hand")
+        .doesNotContain("15 Mar at 4,386.2 h");
+    assertThat(fills())
+        .singleElement()
+        .satisfies(
+            fill -> {
+              assertThat(fill.condition()).isEqualTo(FillCondition.WITHOUT_FILTER);
+              assertThat(fill.volume()).isEqualTo(Volume.ofLitres("7.2"));
+            });
+    // of seven forklift air filters two were replaced before, now three of eight
+    assertThat(forkliftAirFilters()).isEqualTo(new ReplacementChance(3, 8));
+    assertThat(back.hasForm("/undo")).isFalse();
+
+    Visitor.Page again =
+        visitor.submit(back.form("/out-again"), Map.of("reason", "that was FL-3's job"));
+    assertThat(again.text(".title")).contains("out");
+    assertThat(fills()).isEmpty();
+    assertThat(forkliftAirFilters()).isEqualTo(new ReplacementChance(2, 7));
+    assertThat(tasks(visitor.get("/fleet/FL-2"), "Replace oil filter"))
+        .doesNotContain("moved by hand");
+    assertThat(SERVER.isSound()).isTrue();
+
+    String meter = again.document().select("[name^=meter-]").attr("name");
+    Map<String, String> low = new HashMap<>(Map.of(air, "sound", meter, "4300"));
+    assertThat(visitor.submit(again.form("/back"), low).words())
+        .contains("4,300 h is below the last accepted reading");
+    Map<String, String> early = new HashMap<>(Map.of(air, "sound", "day", "2027-03-14"));
+    assertThat(visitor.submit(again.form("/back"), early).words())
+        .contains("The day is 2027-03-14; allowed is from the hand-over, 2027-03-15, to today");
+    Map<String, String> noOil =
+        new HashMap<>(Map.of(air, "sound", oil, "not", whyNot(oil), "no drain pan", poured, "7.7"));
+    assertThat(visitor.submit(again.form("/back"), noOil).words())
+        .contains("Its fluid was not changed, so nothing was poured for that");
+    Visitor.Page last = visitor.submit(again.form("/back"), Map.of(air, "sound"));
+    assertThat(last.words()).contains("Replace oil filter done", "found sound");
+    assertThat(tasks(visitor.get("/fleet/FL-2"), "Replace oil filter"))
+        .contains("15 Mar at 4,386.2 h");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static List<RecordedFill> fills() {
+    return SERVER
+        .store()
+        .<List<RecordedFill>>read(
+            session ->
+                session
+                    .records()
+                    .fills(UnitScope.ALL)
+                    .getOrDefault(
+                        session.fleet().unitByCode("FL-2").orElseThrow().id(), List.of()));
+  }
+
+  private static ReplacementChance forkliftAirFilters() {
+    return SERVER
+        .store()
+        .<ReplacementChance>read(
+            session ->
+                session
+                    .records()
+                    .chances()
+                    .get(session.classes().byCode("FL").orElseThrow().unitClass().id())
+                    .get(Position.Kind.AIR_FILTER));
+  }
+}

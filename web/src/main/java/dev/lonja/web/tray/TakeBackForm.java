@@ -1,0 +1,197 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.quantity.Limits;
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.text.Lengths;
+import dev.lonja.core.tray.TaskOutcome;
+import dev.lonja.desk.tray.Pour;
+import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.web.meter.MeterEntry;
+import dev.lonja.web.request.Typed;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The form of a job that comes back: shown, and read. */
+final class TakeBackForm {
+
+  static final String DAY = "day";
+  private static final String TASK = "task-";
+  private static final String WHY_NOT = "why-not-";
+  private static final String AGAIN = "again-";
+  private static final String POURED = "poured-";
+  private static final String FITTED = "fitted-";
+  private static final String WHY = "why-";
+  private static final String DONE = "done";
+  private static final String NOT = "not";
+
+  private final TakeBackDesk.Asked asked;
+
+  TakeBackForm(TakeBackDesk.Asked asked) {
+    this.asked = asked;
+  }
+
+  static String taskField(TaskId task) {
+    return TASK + task;
+  }
+
+  static String againField(TaskId task) {
+    return AGAIN + task;
+  }
+
+  static String pouredField(CompartmentId compartment) {
+    return POURED + compartment;
+  }
+
+  TakeBackView view() {
+    return new TakeBackView(
+        asked.handedOverOn().toString(),
+        asked.meters().stream().map(TakeBackForm::meter).toList(),
+        asked.works().stream().map(TakeBackForm::work).toList(),
+        asked.pours().stream()
+            .map(
+                pour ->
+                    new TakeBackView.FillRow(
+                        pouredField(pour.compartmentId()),
+                        pour.name(),
+                        pour.book().display() + ", " + pour.condition().words()))
+            .toList(),
+        asked.substituted().stream()
+            .map(
+                row ->
+                    new TakeBackView.SubstituteRow(
+                        FITTED + row.line().id(),
+                        WHY + row.line().id(),
+                        row.line().place()
+                            + ": "
+                            + row.laid().number()
+                            + " instead of "
+                            + row.asked().number()))
+            .toList());
+  }
+
+  private static TakeBackView.MeterRow meter(TakeBackDesk.Read read) {
+    Meter meter = read.meter().file().meter();
+    return new TakeBackView.MeterRow(
+        MeterEntry.field(meter.id()),
+        meter.name() + ", " + meter.measure().symbol(),
+        read.shown().map(MeterValue::exactText).orElse(""));
+  }
+
+  private static TakeBackView.WorkRow work(TakeBackDesk.Work work) {
+    TaskId id = work.task().id();
+    List<TakeBackView.Choice> choices = new ArrayList<>();
+    if (work.inspects()) {
+      for (InspectionOutcome found : InspectionOutcome.values()) {
+        choices.add(new TakeBackView.Choice(word(found), found.words()));
+      }
+    } else {
+      choices.add(new TakeBackView.Choice(DONE, "done"));
+    }
+    choices.add(new TakeBackView.Choice(NOT, "not done"));
+    String chosen = work.open() ? NOT : work.inspects() ? "" : DONE;
+    return new TakeBackView.WorkRow(
+        taskField(id), WHY_NOT + id, againField(id), work.task().name(), choices, chosen);
+  }
+
+  private static String word(InspectionOutcome outcome) {
+    return outcome.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Empty, with the problems noted, if it cannot be read. */
+  Optional<TakeBackDesk.Notes> read(Map<String, String> fields, Typed typed) {
+    Optional<LocalDate> day = typed.day(DAY, fields.getOrDefault(DAY, ""));
+    Map<MeterId, MeterValue> meters = new HashMap<>();
+    for (TakeBackDesk.Read read : asked.meters()) {
+      Meter meter = read.meter().file().meter();
+      String field = MeterEntry.field(meter.id());
+      MeterEntry.value(
+              typed, field, "The meter reading", fields.getOrDefault(field, ""), meter.measure())
+          .ifPresent(value -> meters.put(meter.id(), value));
+    }
+    Map<TaskId, TaskOutcome> outcomes = new HashMap<>();
+    for (TakeBackDesk.Work work : asked.works()) {
+      outcome(work, fields, typed).ifPresent(o -> outcomes.put(work.task().id(), o));
+    }
+    Map<CompartmentId, Volume> litres = litres(fields, typed);
+    Set<Long> fitted = new HashSet<>();
+    Map<Long, String> wrong = new HashMap<>();
+    substitutes(fields, typed, fitted, wrong);
+    return typed.all(
+        () -> new TakeBackDesk.Notes(day.orElseThrow(), meters, outcomes, litres, fitted, wrong));
+  }
+
+  private static Optional<TaskOutcome> outcome(
+      TakeBackDesk.Work work, Map<String, String> fields, Typed typed) {
+    TaskId id = work.task().id();
+    String said = fields.getOrDefault(taskField(id), "");
+    if (said.equals(NOT)) {
+      Optional<String> why =
+          typed.text(
+              WHY_NOT + id,
+              "Why \"" + work.task().name() + "\" was not done",
+              fields.getOrDefault(WHY_NOT + id, ""),
+              Lengths.REASON);
+      String again = fields.getOrDefault(againField(id), "").strip();
+      Optional<LocalDate> day =
+          again.isEmpty() ? Optional.empty() : typed.day(againField(id), again);
+      return why.map(reason -> new TaskOutcome.NotDone(reason, day));
+    }
+    if (work.inspects()) {
+      return said.isEmpty()
+          ? Optional.of(new TaskOutcome.Done(Optional.empty()))
+          : typed
+              .choice(taskField(id), "what was found", said, InspectionOutcome.class)
+              .map(found -> new TaskOutcome.Done(Optional.of(found)));
+    }
+    if (!said.equals(DONE)) {
+      typed.refuse(taskField(id), "Say whether \"" + work.task().name() + "\" was done.");
+      return Optional.empty();
+    }
+    return Optional.of(new TaskOutcome.Done(Optional.empty()));
+  }
+
+  private Map<CompartmentId, Volume> litres(Map<String, String> fields, Typed typed) {
+    Map<CompartmentId, Volume> litres = new HashMap<>();
+    for (Pour pour : asked.pours()) {
+      String field = pouredField(pour.compartmentId());
+      String text = fields.getOrDefault(field, "").strip();
+      if (!text.isEmpty()) {
+        typed
+            .litres(field, "Litres poured into " + pour.name(), text, Limits.LITRES)
+            .ifPresent(volume -> litres.put(pour.compartmentId(), volume));
+      }
+    }
+    return litres;
+  }
+
+  private void substitutes(
+      Map<String, String> fields, Typed typed, Set<Long> fitted, Map<Long, String> wrong) {
+    for (TakeBackDesk.Substituted row : asked.substituted()) {
+      long line = row.line().id();
+      String answer = fields.getOrDefault(FITTED + line, "");
+      String why = fields.getOrDefault(WHY + line, "");
+      if (answer.equals("fitted")) {
+        fitted.add(line);
+      } else if (answer.equals("wrong")) {
+        typed
+            .text(WHY + line, "Why " + row.laid().number() + " did not fit", why, Lengths.REASON)
+            .ifPresent(reason -> wrong.put(line, reason));
+      } else if (!answer.isEmpty()) {
+        typed.refuse(FITTED + line, "Choose whether it fitted.");
+      }
+    }
+  }
+}

@@ -1,0 +1,42 @@
+package dev.lonja.web.tray;
+
+import java.util.List;
+
+/** What is asked when a job comes back, as the page shows it. */
+public record TakeBackView(
+    String day,
+    List<MeterRow> meters,
+    List<WorkRow> works,
+    List<FillRow> fills,
+    List<SubstituteRow> substitutes) {
+
+  /** A meter, with what it showed at the hand-over. */
+  public record MeterRow(String field, String label, String shown) {}
+
+  /**
+   * A task.
+   *
+   * @param choices what may be said of it
+   * @param chosen what stands there until somebody says otherwise; empty if somebody has to say
+   */
+  public record WorkRow(
+      String field,
+      String whyField,
+      String againField,
+      String task,
+      List<Choice> choices,
+      String chosen) {}
+
+  /** A word that may be chosen, and how it reads. */
+  public record Choice(String value, String words) {}
+
+  /**
+   * A compartment that was filled.
+   *
+   * @param book what it takes by the book, in its condition
+   */
+  public record FillRow(String field, String compartment, String book) {}
+
+  /** Something that was laid in place of what was asked for: did it fit? */
+  public record SubstituteRow(String field, String whyField, String words) {}
+}
