@@ -165,7 +165,7 @@ final class TrayPage {
   private TrayView.May may(TrayFile.Line line, Item item) {
     boolean laid = line.step().line().isLaid();
     boolean open = !line.step().line().isSettled();
-    boolean handedOver = file.tray().state() == Tray.State.HANDED_OVER;
+    boolean handedOver = file.tray().handedOverOn().isPresent();
     return new TrayView.May(
         laid,
         line.step().state() == TrayProgress.LineState.TO_LAY
