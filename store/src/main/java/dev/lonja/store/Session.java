@@ -30,6 +30,7 @@ import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.DeviationRepository;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
+import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
 import java.util.HashMap;
@@ -134,6 +135,10 @@ public final class Session {
 
   public ServiceRepository services() {
     return new ServiceRepository(context);
+  }
+
+  public WorkLog workLog() {
+    return new WorkLog(context);
   }
 
   public RecordRepository records() {

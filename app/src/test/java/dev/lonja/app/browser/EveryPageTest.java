@@ -28,6 +28,7 @@ class EveryPageTest {
           "/fleet",
           "/fleet/RT-04",
           "/fleet/BH-2",
+          "/fleet/RT-04/work",
           "/fleet/due",
           "/fleet/GN-1/burst",
           "/fleet/new",

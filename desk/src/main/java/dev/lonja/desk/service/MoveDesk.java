@@ -146,6 +146,7 @@ public class MoveDesk extends KeepersDesk {
             unit ->
                 fleet.planOf(unit, fleet.horizon()).occurrences().stream()
                     .filter(occurrence -> occurrence.date().equals(day))
+                    .filter(occurrence -> occurrence.inHand().isEmpty())
                     .filter(this::isNext)
                     .findFirst()
                     .map(occurrence -> new Subject(fleet, unit, occurrence)));

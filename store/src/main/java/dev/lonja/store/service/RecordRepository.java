@@ -206,11 +206,13 @@ public final class RecordRepository {
   public record Move(LocalDate day, String reason, String actor) {}
 
   /**
-   * By unit and task, the day to which a person moved the next occurrence. A move ends when the
-   * task is recorded as done after it, or is moved back.
+   * By unit and task, the day to which a person moved the next occurrence. A move ends when it is
+   * recorded after it that the task was done later than was known then, or is moved back; what is
+   * noted of longer ago does not touch it.
    */
   public Map<UnitId, Map<TaskId, Move>> moves(UnitScope units) {
     var later = TASK_MOVE.as("later_move");
+    var known = TASK_RECORD.as("known_record");
     Map<UnitId, Map<TaskId, Move>> moves = new HashMap<>();
     context
         .selectFrom(TASK_MOVE)
@@ -226,7 +228,14 @@ public final class RecordRepository {
                 .where(TASK_RECORD.UNIT_ID.eq(TASK_MOVE.UNIT_ID))
                 .and(TASK_RECORD.TASK_ID.eq(TASK_MOVE.TASK_ID))
                 .and(TASK_RECORD.RECORDED_AT.ge(TASK_MOVE.RECORDED_AT))
-                .and(ServiceRepository.stands()))
+                .and(ServiceRepository.stands())
+                .andNotExists(
+                    DSL.selectOne()
+                        .from(known)
+                        .where(known.UNIT_ID.eq(TASK_MOVE.UNIT_ID))
+                        .and(known.TASK_ID.eq(TASK_MOVE.TASK_ID))
+                        .and(known.RECORDED_AT.lt(TASK_MOVE.RECORDED_AT))
+                        .and(known.DONE_ON.gt(TASK_RECORD.DONE_ON))))
         .forEach(
             row ->
                 moves

@@ -1,0 +1,64 @@
+package dev.lonja.app.unit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import java.util.HashMap;
+import java.util.Map;
+import org.jsoup.nodes.FormElement;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Work without a tray, noted on a page of the truck RT-03. */
+class WorkPageTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private final Visitor visitor = SERVER.signedInAs("storekeeper");
+
+  private static String field(Visitor.Page page, String task) {
+    return page.document().select(".tick-row:contains(" + task + ") input").attr("name");
+  }
+
+  /** What is typed stays at its field; what is noted moves the due date and can be withdrawn. */
+  @Test
+  void workDoneElsewhereIsNotedAndWithdrawn() {
+    Visitor.Page unit = visitor.get("/fleet/RT-03");
+    Visitor.Page work =
+        visitor.get(unit.document().select("a:contains(Work on record)").attr("href"));
+    String oil = field(work, "Change engine oil");
+    String meter = work.document().select("[name^=meter-]").attr("name");
+    Map<String, String> typed = new HashMap<>(Map.of(oil, "yes", "note", "North yard"));
+    Visitor.Page blind = visitor.submit(work.form("/work"), typed);
+    assertThat(blind.words()).contains("\"Change engine oil\" counts by it; say what it showed.");
+    assertThat(blind.document().select("[name=" + oil + "][checked]")).hasSize(1);
+    assertThat(blind.document().select("[name=note]").val()).isEqualTo("North yard");
+    assertThat(visitor.submit(work.form("/work"), Map.of("note", "North yard")).words())
+        .contains("Tick what was done.");
+
+    String shown = unit.document().select(".figure:contains(km)").text().replaceAll("[^0-9]", "");
+    typed.put(meter, shown);
+    Visitor.Page noted = visitor.submit(blind.form("/work"), typed);
+    String row = "tbody tr:contains(North yard)";
+    assertThat(noted.text(row)).contains("15 Mar", "Change engine oil", "storekeeper");
+    assertThat(
+            visitor.get("/fleet/RT-03").document().select("tr:contains(Change engine oil)").text())
+        .contains("15 Mar at ");
+    assertThat(visitor.submit(noted.form("/work"), typed).words())
+        .contains("\"Change engine oil\" is on record for 2027-03-15 already.");
+
+    FormElement withdraw = (FormElement) noted.document().selectFirst(row + " form");
+    assertThat(visitor.submit(withdraw, Map.of()).words()).contains("The reason is missing.");
+    Visitor.Page gone = visitor.submit(withdraw, Map.of("reason", "that was RT-04"));
+    assertThat(gone.document().select(row)).isEmpty();
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void whoDoesNotKeepTheStoreOnlyLooks() {
+    assertThat(SERVER.signedInAs("auditor").get("/fleet/RT-03/work").hasForm("/work")).isFalse();
+    assertThat(SERVER.signedInAs("workshop").get("/fleet/RT-03/work").status()).isEqualTo(403);
+    assertThat(visitor.get("/fleet/XX-1/work").status()).isEqualTo(404);
+  }
+}
