@@ -29,6 +29,7 @@ class EveryPageTest {
           "/fleet/RT-04",
           "/fleet/BH-2",
           "/fleet/RT-04/work",
+          "/fleet/work",
           "/fleet/due",
           "/fleet/GN-1/burst",
           "/fleet/new",

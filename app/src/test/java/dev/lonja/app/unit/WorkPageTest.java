@@ -55,6 +55,26 @@ class WorkPageTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /** Each wrong line is named, and what was pasted stays. */
+  @Test
+  void aTableIsTakenInOrSentBack() {
+    String good = "RT-01; 2025-03-01; Change gearbox oil; 1000; North yard\n";
+    Visitor.Page page = visitor.get("/fleet/work");
+    Visitor.Page bad =
+        visitor.submit(
+            page.form("/work"),
+            Map.of("table", good + "XX-1; 2025-03-01; Oil; 5; yard\nRT-01; soon; Oil; 5; yard"));
+    assertThat(bad.words()).contains("line 3, RT-01: \"soon\" is not a date.");
+    assertThat(bad.document().select("#table").text()).contains("XX-1; 2025-03-01");
+    Visitor.Page unknown =
+        visitor.submit(
+            page.form("/work"), Map.of("table", good + "XX-1; 2025-03-01; Oil; 5; yard"));
+    assertThat(unknown.words()).contains("line 2, XX-1: No unit XX-1 is in service.");
+    assertThat(visitor.submit(page.form("/work"), Map.of("table", " ")).words())
+        .contains("The table is empty.");
+    assertThat(SERVER.signedInAs("auditor").get("/fleet/work").status()).isEqualTo(403);
+  }
+
   @Test
   void whoDoesNotKeepTheStoreOnlyLooks() {
     assertThat(SERVER.signedInAs("auditor").get("/fleet/RT-03/work").hasForm("/work")).isFalse();

@@ -14,6 +14,7 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -21,6 +22,7 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.service.WorkLog;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -103,7 +105,29 @@ public class WorkDesk extends KeepersDesk {
   /** Notes work on a unit, with what its meters showed where that is not on file yet. */
   @Allowed.ToKeepStore
   public Outcome note(Sent sent, String code, Work work) {
-    return once.run(sent, session -> new WorkNoting(session, clock, sent).note(code, work));
+    return once.run(
+        sent,
+        session ->
+            new WorkNoting(session, clock, sent, FleetPicture.load(session, clock.today()))
+                .note(code, work));
+  }
+
+  /**
+   * One line of a table of work.
+   *
+   * @param task its name, or its service's and its own as "Small service: Change engine oil"
+   * @param reading of the meter that it counts by; absent for one that counts by none
+   */
+  public record Line(
+      String unit, LocalDate day, String task, Optional<BigDecimal> reading, String note) {}
+
+  /** A line that is not noted; {@code line} is its place in the table, 0 for the first. */
+  public record Bad(int line, Refusal why) implements Refusal {}
+
+  /** Notes a whole table of work, or nothing of it; answers how many tasks. */
+  @Allowed.ToKeepStore
+  public Outcome noteAll(Sent sent, List<Line> lines) {
+    return once.run(sent, session -> new WorkTable(session, clock, sent, lines).note());
   }
 
   /** Withdraws work that was noted in error; a reading that came with it stays. */

@@ -38,11 +38,14 @@ final class WorkNoting {
   private final Map<MeterId, MeterValue> toNote = new TreeMap<>();
   private final Map<MeterId, MeterValue> lives = new HashMap<>();
 
-  WorkNoting(Session session, StoreClock clock, Sent sent) {
+  /**
+   * @param fleet as it stood before any of the work was noted
+   */
+  WorkNoting(Session session, StoreClock clock, Sent sent, FleetPicture fleet) {
     this.session = session;
     this.clock = clock;
     this.sent = sent;
-    this.fleet = FleetPicture.load(session, clock.today());
+    this.fleet = fleet;
   }
 
   Outcome note(String code, WorkDesk.Work work) {

@@ -29,6 +29,15 @@ public sealed interface WorkRefusal extends Refusal {
   /** A tray is out for the task; what was done of it is said when the tray is taken back. */
   record OutWithTray(Task task, String tray) implements WorkRefusal {}
 
+  /** No task of the unit is called so. */
+  record NoSuchTask(String unit, String name) implements WorkRefusal {}
+
+  /** Several of its tasks are; the service has to be named as well. */
+  record SeveralTasks(String unit, String name) implements WorkRefusal {}
+
+  /** Two lines say different things of one meter on one day. */
+  record TwoReadings(String unit, LocalDate day) implements WorkRefusal {}
+
   /** The record is not on file any more. */
   record NotOnFile() implements WorkRefusal {}
 

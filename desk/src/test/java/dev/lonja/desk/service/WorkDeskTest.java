@@ -16,7 +16,9 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.WorkLog;
+import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -142,6 +144,43 @@ class WorkDeskTest {
     assertThat(Cage.reasons(desk.note(cage.sent(), "WB-9", nothing)))
         .containsExactly(new WorkRefusal.UnknownUnit("WB-9"));
     assertThat(records()).hasSize(before);
+  }
+
+  private static WorkDesk.Line line(String day, String task, String hours) {
+    return new WorkDesk.Line(
+        "WB-1",
+        LocalDate.parse(day),
+        task,
+        Optional.of(hours).filter(h -> !h.isEmpty()).map(BigDecimal::new),
+        "old book");
+  }
+
+  /**
+   * Two visits, the later one first: oil and filter on 25 February at one reading, the oil also in
+   * January. All of it, or with one wrong line none.
+   */
+  @Test
+  void aTableOfPastWorkIsNotedWholeOrNotAtAll() {
+    int records = records().size();
+    long readings = readings();
+    List<WorkDesk.Line> good =
+        List.of(
+            line("2027-02-25", "Change port engine oil", "2215"),
+            line("2027-02-25", "250 h service, both engines: Replace port oil filter", "2215"),
+            line("2027-01-27", "change port engine oil", "2120"));
+    List<WorkDesk.Line> bad = new ArrayList<>(good);
+    bad.add(line("2027-02-25", "Change the oil", "2215"));
+    bad.add(line("2027-02-25", "Replace port fuel filter", "2216"));
+    bad.add(line("2027-02-26", "Replace port fuel filter", ""));
+    assertThat(Cage.reasons(desk.noteAll(cage.sent(), bad)))
+        .extracting(reason -> ((WorkDesk.Bad) reason).line())
+        .containsExactly(3, 4, 5);
+    assertThat(records()).hasSize(records);
+    assertThat(readings()).isEqualTo(readings);
+    assertThat(desk.noteAll(cage.sent(), good)).isEqualTo(Outcome.done(3));
+    assertThat(records()).hasSize(records + 3);
+    assertThat(readings()).isEqualTo(readings + 2);
+    assertThat(origin().day()).isEqualTo(LocalDate.parse("2027-02-25"));
   }
 
   /** While a tray is out for it, what was done is said when it comes back. */
