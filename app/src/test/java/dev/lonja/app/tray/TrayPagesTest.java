@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.person.PersonId;
+import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
@@ -194,6 +197,45 @@ class TrayPagesTest {
     assertThat(wanted.document().select(".lines > " + filter).text()).doesNotContain("left out");
     assertThat(wanted.document().select(".lines > " + filter + " .tick[aria-pressed=false]"))
         .hasSize(1);
+  }
+
+  /** The filter is taken out of VN-3's variant: its tray says so where the line would stand. */
+  @Test
+  void whatTheMachinesDataLackIsALineThatSaysSo() {
+    Unit van = SERVER.store().<Unit>read(s -> s.fleet().unitByCode("VN-3").orElseThrow());
+    SERVER
+        .store()
+        .write(
+            session -> {
+              session.fleet().needs(FillPolicy.DEFAULT).get(van.variant().id()).positions().stream()
+                  .filter(position -> position.kind() == Position.Kind.OIL_FILTER)
+                  .forEach(
+                      position ->
+                          session.variants().save(van.variant().id(), withoutItem(position)));
+              return true;
+            });
+    Visitor.Page tray = start("VN-3");
+    assertThat(tray.document().select(".lines > li:contains(no item chosen)").text())
+        .contains("not known", "say which");
+    assertThat(tray.document().select("a:contains(say which)").attr("href"))
+        .isEqualTo("/fleet/variants/" + van.variant().id());
+  }
+
+  private static Position withoutItem(Position of) {
+    return new Position(
+        of.id(),
+        of.name(),
+        of.kind(),
+        of.compartmentId(),
+        Optional.empty(),
+        of.quantity(),
+        of.torque(),
+        of.mounting(),
+        of.thread(),
+        of.drive(),
+        of.note(),
+        Optional.empty(),
+        of.limits());
   }
 
   @Test

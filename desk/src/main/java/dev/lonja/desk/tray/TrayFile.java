@@ -5,6 +5,8 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.ServiceTake;
+import dev.lonja.core.service.Take;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
@@ -38,6 +40,8 @@ import java.util.stream.Stream;
  * @param job what its tasks touch
  * @param hazards of the fluids on it, each once
  * @param meters that its tasks count by
+ * @param gaps what an open tray's job would take and the machine's data do not say
+ * @param variant of the machine, where they can be filled in
  * @param came what became of its tasks, once the job is back
  */
 public record TrayFile(
@@ -47,6 +51,8 @@ public record TrayFile(
     JobFacts job,
     List<Hazards.Text> hazards,
     List<MeterStanding> meters,
+    List<Take.Gap> gaps,
+    Optional<Long> variant,
     List<Came> came) {
 
   /** A task of a job that is back. */
@@ -93,6 +99,11 @@ public record TrayFile(
         new JobFacts(needs, tasks),
         hazards(session, tray, items),
         meters(fleet, tasks),
+        tray.isOpen() && !tasks.isEmpty() ? ServiceTake.of(needs, tasks).gaps() : List.of(),
+        fleet.units().stream()
+            .filter(unit -> unit.id().equals(tray.unitId()))
+            .map(unit -> unit.variant().id())
+            .findFirst(),
         came(session, tray, tasks));
   }
 

@@ -218,18 +218,19 @@ public final class StatementRepository implements StatementSource {
   /**
    * Ends a statement.
    *
-   * @return false if it is ended already; a withdrawal is final
+   * @return false if there is none such, or it is ended already; a withdrawal is final
    */
   public boolean withdraw(long statementId, String reason, String actor, Instant at) {
-    return context
-            .insertInto(WITHDRAWAL)
-            .set(WITHDRAWAL.STATEMENT_ID, statementId)
-            .set(WITHDRAWAL.REASON, reason)
-            .set(WITHDRAWAL.ACTOR, actor)
-            .set(WITHDRAWAL.RECORDED_AT, at)
-            .onConflictDoNothing()
-            .execute()
-        == 1;
+    return context.fetchExists(STATEMENT, STATEMENT.ID.eq(statementId))
+        && context
+                .insertInto(WITHDRAWAL)
+                .set(WITHDRAWAL.STATEMENT_ID, statementId)
+                .set(WITHDRAWAL.REASON, reason)
+                .set(WITHDRAWAL.ACTOR, actor)
+                .set(WITHDRAWAL.RECORDED_AT, at)
+                .onConflictDoNothing()
+                .execute()
+            == 1;
   }
 
   /** A confidence in ten-thousandths, as it is kept. */

@@ -1,6 +1,5 @@
 package dev.lonja.web.ahead;
 
-import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Demand;
@@ -9,11 +8,11 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Take;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
@@ -28,20 +27,6 @@ import java.util.Optional;
 
 /** Says in words what will be used and when each item runs short. */
 final class AheadWording {
-
-  private static final Cases<Take.Gap, String> GAP =
-      Cases.<Take.Gap, String>over(Take.Gap.class)
-          .when(Take.Gap.NoCapacity.class, gap -> gap.compartment() + ": no capacity on file")
-          .when(Take.Gap.NoItem.class, gap -> gap.place() + ": no item chosen")
-          .when(
-              Take.Gap.FilterVolumeUnknown.class,
-              gap -> gap.position() + ": the filter's volume is unknown")
-          .when(
-              Take.Gap.FilterStays.class,
-              gap ->
-                  gap.compartment()
-                      + ": the filter stays, and only the capacity with a new one is on file")
-          .all();
 
   private static final int BAR_WEEKS = 8;
   private static final List<Integer> HORIZONS = List.of(8, 26, 52);
@@ -193,6 +178,6 @@ final class AheadWording {
   }
 
   private static String gap(PlanLine.UnitGap gap) {
-    return gap.unitCode() + " " + GAP.apply(gap.gap()) + ".";
+    return gap.unitCode() + " " + GapWording.of(gap.gap()) + ".";
   }
 }

@@ -13,6 +13,7 @@ import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -65,6 +66,9 @@ final class TrayPage {
         lines,
         job(),
         file.meters().stream().map(this::meter).toList(),
+        new TrayView.Missing(
+            file.gaps().stream().map(GapWording::of).toList(),
+            file.variant().map(id -> "/fleet/variants/" + id).orElse("")),
         file.came().stream().map(this::came).toList());
   }
 

@@ -17,6 +17,7 @@ public record TrayView(
     List<LineRow> lines,
     Job job,
     List<MeterRow> meters,
+    Missing missing,
     List<CameRow> came) {
 
   /**
@@ -36,6 +37,13 @@ public record TrayView(
   /** What may be done to it. */
   public record Standing(
       boolean open, boolean ready, boolean handedOver, boolean back, long version) {}
+
+  /**
+   * What the job would take and nobody has said.
+   *
+   * @param path where it can be said; empty if nowhere
+   */
+  public record Missing(List<String> words, String path) {}
 
   /** What became of a task, once the job is back. */
   public record CameRow(String task, State state, String words) {}
