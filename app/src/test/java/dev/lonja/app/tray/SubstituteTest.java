@@ -81,6 +81,35 @@ class SubstituteTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /**
+   * PL 3408-B is in the hand and not on FL-3's tray: its line is offered at once. RV 1204-3 has
+   * been said to fit and does not; a number that two makes print is asked about.
+   */
+  @Test
+  void whatIsScannedInsteadIsJudgedLikeWhatIsChosen() {
+    Visitor.Page tray = tray("FL-3");
+    Element line = tray.document().select(".lines > li:contains(NT 20 611)").first();
+    if (line.hasClass("is-laid")) {
+      visitor.submit((org.jsoup.nodes.FormElement) line.select("form").first(), Map.of());
+    }
+    Visitor.Page offer = scan(tray, "PL 3408-B");
+    assertThat(offer.path()).contains("/instead?offered=");
+    assertThat(offer.words()).contains("What you scanned is not asked for", "PL 3408-B");
+    assertThat(offer.document().select(".fits > li")).hasSize(1);
+    assertThat(scan(tray, "RV 1204-3").words())
+        .contains("RV 1204-3 is not on this tray and does not fit Oil filter: gasket outside");
+    Visitor.Page laid =
+        visitor.submit(
+            offer.form("/instead"),
+            Map.of("itemId", String.valueOf(SERVER.itemId("PL 3408-B")), "reason", "was at hand"));
+    assertThat(laid.document().select(".lines > li:contains(PL 3408-B)").text())
+        .contains("instead of", "was at hand");
+  }
+
+  private Visitor.Page scan(Visitor.Page tray, String code) {
+    return visitor.submit(visitor.get(tray.path()).form("/scan"), Map.of("code", code));
+  }
+
   private Visitor.Page handOver(String path) {
     Visitor.Page tray = visitor.get(path);
     for (int i = 0;

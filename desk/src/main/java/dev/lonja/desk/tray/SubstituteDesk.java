@@ -16,7 +16,6 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.Alternatives;
-import dev.lonja.desk.crossref.PlaceDemands;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
@@ -71,16 +70,7 @@ public class SubstituteDesk extends KeepersDesk {
 
   private LineFile file(Session session, Tray tray, TrayLine line) {
     Item asked = session.items().byId(line.askedItemId()).orElseThrow();
-    UnitNeeds needs = FleetPicture.load(session, clock.today()).needs(tray.unitId());
-    return new LineFile(
-        tray,
-        line,
-        asked,
-        Alternatives.of(
-            session,
-            clock.today(),
-            asked.partId(),
-            PlaceDemands.of(session, needs, line.positionId())));
+    return new LineFile(tray, line, asked, StandIns.of(session, clock.today(), tray, line));
   }
 
   /** Puts an item on the line in place of what is asked for. */
@@ -141,10 +131,7 @@ public class SubstituteDesk extends KeepersDesk {
 
   /** Why an item may not be laid; empty if it may. */
   private static Optional<TrayRefusal> refusal(Alternatives alternatives, ItemId itemId) {
-    Optional<Candidate> candidate =
-        alternatives.candidates().others().stream()
-            .filter(c -> alternatives.stocks(c.part().id(), itemId))
-            .findFirst();
+    Optional<Candidate> candidate = StandIns.candidate(alternatives, itemId);
     if (candidate.isEmpty()) {
       return Optional.of(new TrayRefusal.NobodySaidSo());
     }

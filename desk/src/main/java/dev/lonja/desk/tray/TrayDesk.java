@@ -160,11 +160,17 @@ public class TrayDesk {
     if (items.isEmpty()) {
       return Outcome.refused(new TrayRefusal.UnknownNumber(code.strip()));
     }
+    if (items.size() > 1) {
+      // two makes may print one number on different parts
+      return Outcome.refused(new TrayRefusal.SeveralMakes(code.strip(), items));
+    }
     List<ItemId> ids = items.stream().map(Item::id).toList();
     List<TrayLine> lines =
         tray.lines().stream().filter(line -> ids.contains(line.itemId())).toList();
     if (lines.isEmpty()) {
-      return Outcome.refused(new TrayRefusal.NotOnTray(items.get(0)));
+      return Outcome.refused(
+          StandIns.inHand(session, clock.today(), tray, items.get(0))
+              .orElseGet(() -> new TrayRefusal.NotOnTray(items.get(0))));
     }
     return lines.stream()
         .filter(line -> !line.isLaid())

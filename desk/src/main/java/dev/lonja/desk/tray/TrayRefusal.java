@@ -6,9 +6,11 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fluid.FluidObjection;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
+import java.util.List;
 
 /** Why nothing was done to a tray. */
 public sealed interface TrayRefusal extends Refusal {
@@ -30,6 +32,15 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** The item is not on this tray. */
   record NotOnTray(Item item) implements TrayRefusal {}
+
+  /** Several makes have this number, so somebody has to say which it is. */
+  record SeveralMakes(String code, List<Item> items) implements TrayRefusal {}
+
+  /** Nobody asked for the item, but it may stand in on a line. */
+  record StandsIn(Item item, TrayLine line) implements TrayRefusal {}
+
+  /** Somebody said that it may stand in at a place, and it does not fit there. */
+  record DoesNotFitThere(String place, Candidate candidate) implements TrayRefusal {}
 
   /** The item is laid in full already. */
   record LaidInFull(Item item) implements TrayRefusal {}

@@ -7,6 +7,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.SubstituteDesk;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
@@ -36,10 +37,26 @@ class SubstituteController {
     this.clock = clock;
   }
 
-  @GetMapping(PATH)
-  String choose(@PathVariable TrayId id, @PathVariable long lineId, Model model) {
-    return page(id, lineId, "", List.of(), model);
+  /** Where an item that was scanned is offered for a line. */
+  static String offering(TrayId id, TrayRefusal.StandsIn offer) {
+    return "/trays/" + id + "/lines/" + offer.line().id() + "/instead?offered=" + offer.item().id();
   }
+
+  @GetMapping(PATH)
+  String choose(
+      @PathVariable TrayId id,
+      @PathVariable long lineId,
+      @RequestParam Optional<ItemId> offered,
+      Model model) {
+    return page(id, lineId, new Typing("", offered), List.of(), model);
+  }
+
+  /**
+   * What was typed.
+   *
+   * @param offered what was scanned, if this page was reached by a scan; nothing else is offered
+   */
+  private record Typing(String reason, Optional<ItemId> offered) {}
 
   @PostMapping(PATH)
   String lay(
@@ -48,8 +65,10 @@ class SubstituteController {
       Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String reason,
+      @RequestParam Optional<ItemId> offered,
       Model model) {
     desk.admit();
+    Typing typing = new Typing(reason, offered);
     boolean back = line(id, lineId).asked().id().equals(itemId);
     Typed typed = new Typed();
     Optional<Outcome> outcome =
@@ -64,8 +83,8 @@ class SubstituteController {
                 Reply.to(done)
                     .onto("/trays/" + id)
                     .worded(TrayRefusals.WORDS)
-                    .or(problems -> page(id, lineId, reason, problems, model)))
-        .orElseGet(() -> page(id, lineId, reason, typed.problems(), model));
+                    .or(problems -> page(id, lineId, typing, problems, model)))
+        .orElseGet(() -> page(id, lineId, typing, typed.problems(), model));
   }
 
   private SubstituteDesk.LineFile line(TrayId id, long lineId) {
@@ -73,9 +92,10 @@ class SubstituteController {
         .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }
 
-  private String page(TrayId id, long lineId, String reason, List<Problem> problems, Model model) {
-    model.addAttribute("view", SubstituteView.of(line(id, lineId), clock.today()));
-    model.addAttribute("reason", reason);
+  private String page(TrayId id, long lineId, Typing typing, List<Problem> problems, Model model) {
+    model.addAttribute(
+        "view", SubstituteView.of(line(id, lineId), typing.offered(), clock.today()));
+    model.addAttribute("reason", typing.reason());
     model.addAttribute("problems", problems);
     return "tray/instead";
   }

@@ -1,6 +1,7 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.tray.SubstituteDesk;
@@ -16,6 +17,7 @@ import java.util.Optional;
  *
  * @param asked what the service asks for
  * @param instead why something else lies there; empty if nothing else does
+ * @param offered what was scanned, if that is why the page is open; then it alone is offered
  */
 public record SubstituteView(
     TrayId trayId,
@@ -26,10 +28,13 @@ public record SubstituteView(
     String place,
     Plate asked,
     String instead,
+    Optional<ItemId> offered,
     List<CandidateRow> candidates) {
 
-  static SubstituteView of(SubstituteDesk.LineFile file, LocalDate today) {
+  static SubstituteView of(
+      SubstituteDesk.LineFile file, Optional<ItemId> offered, LocalDate today) {
     TrayLine line = file.line();
+    List<CandidateRow> rows = new CandidateWording(file.alternatives(), today).rows();
     return new SubstituteView(
         file.tray().id(),
         file.tray().number(),
@@ -39,6 +44,9 @@ public record SubstituteView(
         line.place(),
         Plate.of(file.asked()),
         line.substitution().map(TrayWording::why).orElse(""),
-        new CandidateWording(file.alternatives(), today).rows());
+        offered,
+        rows.stream()
+            .filter(row -> offered.isEmpty() || row.plate().itemId().equals(offered))
+            .toList());
   }
 }

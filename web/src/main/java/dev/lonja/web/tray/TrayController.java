@@ -138,7 +138,20 @@ class TrayController {
       Authentication person,
       HttpSession session,
       Model model) {
-    return next(desk.scan(sent, id, code), new Page(id, person, session, fields), model);
+    Outcome outcome = desk.scan(sent, id, code);
+    return standIn(outcome)
+        .map(offer -> "redirect:" + SubstituteController.offering(id, offer))
+        .orElseGet(() -> next(outcome, new Page(id, person, session, fields), model));
+  }
+
+  /** What was scanned may stand in on a line: it is offered there at once. */
+  private static Optional<TrayRefusal.StandsIn> standIn(Outcome outcome) {
+    return outcome instanceof Outcome.Refused refused
+        ? refused.reasons().stream()
+            .filter(TrayRefusal.StandsIn.class::isInstance)
+            .map(TrayRefusal.StandsIn.class::cast)
+            .findFirst()
+        : Optional.empty();
   }
 
   @PostMapping("/trays/{id}/put-on")

@@ -11,6 +11,7 @@ import dev.lonja.web.meter.ReadingWording;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.sign.PersonProblems;
+import java.util.stream.Collectors;
 
 /** Why nothing was done to a tray, in words. */
 public final class TrayRefusals {
@@ -41,6 +42,35 @@ public final class TrayRefusals {
           .when(
               TrayRefusal.NotOnTray.class,
               not -> code(not.item().number() + " is not on this tray. Open it to put it on."))
+          .when(
+              TrayRefusal.SeveralMakes.class,
+              several ->
+                  code(
+                      "\""
+                          + several.code()
+                          + "\" is a number of "
+                          + several.items().stream()
+                              .map(item -> item.make() + " (" + item.description() + ")")
+                              .collect(Collectors.joining(" and of "))
+                          + ". Scan the barcode, or tick the line."))
+          .when(
+              TrayRefusal.StandsIn.class,
+              stands ->
+                  code(
+                      stands.item().number()
+                          + " is not asked for, but may stand in for "
+                          + stands.line().place()
+                          + ". Choose it there with a reason."))
+          .when(
+              TrayRefusal.DoesNotFitThere.class,
+              not ->
+                  code(
+                      not.candidate().part().number()
+                          + " is not on this tray and does not fit "
+                          + not.place()
+                          + ": "
+                          + String.join("; ", CandidateWording.reasons(not.candidate()))
+                          + "."))
           .when(
               TrayRefusal.LaidInFull.class,
               full -> code(full.item().number() + " is laid in full already."))
