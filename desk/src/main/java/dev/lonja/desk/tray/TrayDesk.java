@@ -19,6 +19,7 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.FluidObjection;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
@@ -37,7 +38,7 @@ import org.springframework.stereotype.Service;
 /** Starts trays and lays them, line by line. What is laid is held, not yet issued. */
 @Service
 @Allowed.ToKeepStore
-public class TrayDesk {
+public class TrayDesk extends KeepersDesk {
 
   private final OnceOnly once;
   private final StoreClock clock;

@@ -6,17 +6,11 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
-import dev.lonja.desk.request.Viewer;
-import dev.lonja.desk.tray.HandOverDesk;
-import dev.lonja.desk.tray.TakeBackDesk;
 import dev.lonja.desk.tray.TrayDesk;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.desk.tray.TraysDesk;
-import dev.lonja.web.frame.OpenTrayChoice;
-import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
-import dev.lonja.web.sign.PersonProblems;
 import jakarta.servlet.http.HttpSession;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -28,14 +22,13 @@ import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.util.UriUtils;
 
-/** The pages of Trays and everything that is done to one. */
+/** The pages of Trays, and everything that is done to one while it is laid. */
 @Controller
 class TrayController {
 
@@ -43,36 +36,25 @@ class TrayController {
 
   private final TraysDesk trays;
   private final TrayDesk desk;
-  private final HandOverDesk handOvers;
-  private final TakeBackDesk takeBacks;
+  private final TrayReply replies;
   private final StoreClock clock;
 
-  TrayController(
-      TraysDesk trays,
-      TrayDesk desk,
-      HandOverDesk handOvers,
-      TakeBackDesk takeBacks,
-      StoreClock clock) {
+  TrayController(TraysDesk trays, TrayDesk desk, TrayReply replies, StoreClock clock) {
     this.trays = trays;
     this.desk = desk;
-    this.handOvers = handOvers;
-    this.takeBacks = takeBacks;
+    this.replies = replies;
     this.clock = clock;
   }
 
-  /** A tray's page: who looks, and where the choice of an open tray is kept. */
-  private record Page(
-      TrayId id, Authentication person, HttpSession session, Map<String, String> typed) {}
-
   @GetMapping("/trays")
   String all(Authentication person, Model model) {
-    model.addAttribute("view", TraysView.of(trays.rack(viewer(person)), clock.today()));
+    model.addAttribute("view", TraysView.of(trays.rack(TrayReply.viewer(person)), clock.today()));
     return "tray/trays";
   }
 
   @GetMapping("/trays/{id}")
   String tray(@PathVariable TrayId id, Authentication person, HttpSession session, Model model) {
-    return page(new Page(id, person, session, Map.of()), List.of(), model);
+    return replies.page(new TrayReply.Page(id, person, session, Map.of()), List.of(), model);
   }
 
   @PostMapping("/trays/start")
@@ -105,7 +87,7 @@ class TrayController {
           case "want-again" -> desk.wantAgain(sent, id, lineId);
           default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         };
-    return next(outcome, new Page(id, person, session, Map.of()), model);
+    return replies.next(outcome, new TrayReply.Page(id, person, session, Map.of()), model);
   }
 
   @PostMapping("/trays/{id}/lines/{lineId}/leave-out")
@@ -118,14 +100,14 @@ class TrayController {
       Authentication person,
       HttpSession session,
       Model model) {
-    handOvers.admit();
+    desk.admit();
     Typed typed = new Typed();
-    return next(
+    return replies.next(
         typed
             .text("why", "Why it is left out", why, LONGEST_REASON)
             .map(reason -> desk.leaveOut(sent, id, lineId, reason)),
         typed,
-        new Page(id, person, session, fields),
+        new TrayReply.Page(id, person, session, fields),
         model);
   }
 
@@ -141,7 +123,8 @@ class TrayController {
     Outcome outcome = desk.scan(sent, id, code);
     return standIn(outcome)
         .map(offer -> "redirect:" + SubstituteController.offering(id, offer))
-        .orElseGet(() -> next(outcome, new Page(id, person, session, fields), model));
+        .orElseGet(
+            () -> replies.next(outcome, new TrayReply.Page(id, person, session, fields), model));
   }
 
   /** What was scanned may stand in on a line: it is offered there at once. */
@@ -165,119 +148,12 @@ class TrayController {
       HttpSession session,
       Model model) {
     Typed typed = new Typed();
-    return next(
+    return replies.next(
         typed
             .decimal("quantity", "The quantity", quantity)
             .map(amount -> desk.putOn(sent, id, itemId, amount)),
         typed,
-        new Page(id, person, session, fields),
-        model);
-  }
-
-  @PostMapping("/trays/{id}/hand-over")
-  String handOver(
-      @PathVariable TrayId id,
-      Sent sent,
-      @ModelAttribute HandOverForm form,
-      @RequestParam Map<String, String> fields,
-      Authentication person,
-      HttpSession session,
-      Model model) {
-    handOvers.admit();
-    Typed typed = new Typed();
-    return next(
-        form.send(handOvers, sent, id, fields, typed),
-        typed,
-        new Page(id, person, session, fields),
-        model);
-  }
-
-  @PostMapping("/trays/{id}/take-back")
-  String takeBack(
-      @PathVariable TrayId id,
-      Sent sent,
-      @RequestParam ItemId itemId,
-      @RequestParam String back,
-      @RequestParam Map<String, String> fields,
-      Authentication person,
-      HttpSession session,
-      Model model) {
-    handOvers.admit();
-    Typed typed = new Typed();
-    return next(
-        typed
-            .decimal("back", "The quantity", back)
-            .map(amount -> handOvers.takeBack(sent, id, itemId, amount)),
-        typed,
-        new Page(id, person, session, fields),
-        model);
-  }
-
-  /** The whole job comes back. */
-  @PostMapping("/trays/{id}/back")
-  String back(
-      @PathVariable TrayId id,
-      Sent sent,
-      @RequestParam long version,
-      @RequestParam Map<String, String> fields,
-      Authentication person,
-      HttpSession session,
-      Model model) {
-    handOvers.admit();
-    Typed typed = new Typed();
-    Page page = new Page(id, person, session, fields);
-    return takeBacks
-        .asked(id)
-        .map(
-            asked ->
-                next(
-                    new TakeBackForm(asked)
-                        .read(fields, typed)
-                        .map(notes -> takeBacks.takeBack(sent, id, version, notes)),
-                    typed,
-                    page,
-                    model))
-        .orElseGet(() -> next(Outcome.refused(new TrayRefusal.NotHandedOver()), page, model));
-  }
-
-  @PostMapping("/trays/{id}/out-again")
-  String outAgain(
-      @PathVariable TrayId id,
-      Sent sent,
-      @RequestParam long version,
-      @RequestParam String reason,
-      @RequestParam Map<String, String> fields,
-      Authentication person,
-      HttpSession session,
-      Model model) {
-    handOvers.admit();
-    Typed typed = new Typed();
-    return next(
-        typed
-            .text("reason", "The reason", reason, LONGEST_REASON)
-            .map(why -> takeBacks.undo(sent, id, version, why)),
-        typed,
-        new Page(id, person, session, fields),
-        model);
-  }
-
-  @PostMapping("/trays/{id}/undo")
-  String undo(
-      @PathVariable TrayId id,
-      Sent sent,
-      @RequestParam long version,
-      @RequestParam String reason,
-      @RequestParam Map<String, String> fields,
-      Authentication person,
-      HttpSession session,
-      Model model) {
-    Typed typed = new Typed();
-    return next(
-        typed
-            .text("reason", "The reason", reason, LONGEST_REASON)
-            .map(why -> handOvers.undo(sent, id, version, why, PersonProblems.signature(fields))),
-        typed,
-        new Page(id, person, session, fields),
+        new TrayReply.Page(id, person, session, fields),
         model);
   }
 
@@ -287,40 +163,8 @@ class TrayController {
     return Reply.to(desk.clear(sent, id))
         .onto("/trays")
         .worded(TrayRefusals.WORDS)
-        .or(problems -> page(new Page(id, person, session, Map.of()), problems, model));
-  }
-
-  private String next(Optional<Outcome> outcome, Typed typed, Page page, Model model) {
-    return outcome
-        .map(done -> next(done, page, model))
-        .orElseGet(() -> page(page, typed.problems(), model));
-  }
-
-  private String next(Outcome outcome, Page page, Model model) {
-    return Reply.to(outcome)
-        .onto("/trays/" + page.id())
-        .worded(TrayRefusals.WORDS)
-        .or(problems -> page(page, problems, model));
-  }
-
-  private String page(Page page, List<Problem> problems, Model model) {
-    TrayView view =
-        trays
-            .tray(page.id(), viewer(page.person()))
-            .map(file -> TrayPage.view(file, clock.today()))
-            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    if (view.is().open()) {
-      OpenTrayChoice.choose(page.session(), page.id());
-    }
-    model.addAttribute("view", view);
-    model.addAttribute(
-        "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));
-    model.addAttribute("typed", page.typed());
-    model.addAttribute("problems", problems);
-    return "tray/tray";
-  }
-
-  private static TraysDesk.Viewer viewer(Authentication person) {
-    return new TraysDesk.Viewer(person.getName(), Viewer.seesStore());
+        .or(
+            problems ->
+                replies.page(new TrayReply.Page(id, person, session, Map.of()), problems, model));
   }
 }

@@ -1,0 +1,73 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Viewer;
+import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.desk.tray.TraysDesk;
+import dev.lonja.web.frame.OpenTrayChoice;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
+import jakarta.servlet.http.HttpSession;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import org.springframework.web.server.ResponseStatusException;
+
+/** The page of a tray, as it follows on whatever was done to it. */
+@Component
+class TrayReply {
+
+  private final TraysDesk trays;
+  private final TakeBackDesk takeBacks;
+  private final StoreClock clock;
+
+  TrayReply(TraysDesk trays, TakeBackDesk takeBacks, StoreClock clock) {
+    this.trays = trays;
+    this.takeBacks = takeBacks;
+    this.clock = clock;
+  }
+
+  /** A tray's page: who looks, and where the choice of an open tray is kept. */
+  record Page(TrayId id, Authentication person, HttpSession session, Map<String, String> typed) {}
+
+  String next(Optional<Outcome> outcome, Typed typed, Page page, Model model) {
+    return outcome
+        .map(done -> next(done, page, model))
+        .orElseGet(() -> page(page, typed.problems(), model));
+  }
+
+  String next(Outcome outcome, Page page, Model model) {
+    return Reply.to(outcome)
+        .onto("/trays/" + page.id())
+        .worded(TrayRefusals.WORDS)
+        .or(problems -> page(page, problems, model));
+  }
+
+  String page(Page page, List<Problem> problems, Model model) {
+    TrayView view =
+        trays
+            .tray(page.id(), viewer(page.person()))
+            .map(file -> TrayPage.view(file, clock.today()))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    if (view.is().open()) {
+      OpenTrayChoice.choose(page.session(), page.id());
+    }
+    model.addAttribute("view", view);
+    model.addAttribute(
+        "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));
+    model.addAttribute("typed", page.typed());
+    model.addAttribute("problems", problems);
+    return "tray/tray";
+  }
+
+  static TraysDesk.Viewer viewer(Authentication person) {
+    return new TraysDesk.Viewer(person.getName(), Viewer.seesStore());
+  }
+}
