@@ -99,12 +99,21 @@ public record TrayFile(
         new JobFacts(needs, tasks),
         hazards(session, tray, items),
         meters(fleet, tasks),
-        tray.isOpen() && !tasks.isEmpty() ? ServiceTake.of(needs, tasks).gaps() : List.of(),
+        tray.isOpen() ? gaps(needs, tasks) : List.of(),
         fleet.units().stream()
             .filter(unit -> unit.id().equals(tray.unitId()))
             .map(unit -> unit.variant().id())
             .findFirst(),
         came(session, tray, tasks));
+  }
+
+  /** What would be a line if it were known; how much oil a filter holds is no line. */
+  private static List<Take.Gap> gaps(UnitNeeds needs, List<Task> tasks) {
+    return tasks.isEmpty()
+        ? List.of()
+        : ServiceTake.of(needs, tasks).gaps().stream()
+            .filter(gap -> gap instanceof Take.Gap.NoItem || gap instanceof Take.Gap.NoCapacity)
+            .toList();
   }
 
   private static List<Came> came(Session session, Tray tray, List<Task> tasks) {
