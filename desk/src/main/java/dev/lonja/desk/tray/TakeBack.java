@@ -1,6 +1,5 @@
 package dev.lonja.desk.tray;
 
-import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
@@ -51,7 +50,7 @@ final class TakeBack {
     if (notes.day().isBefore(handedOver) || notes.day().isAfter(today)) {
       refusals.add(new TrayRefusal.OutsideJob(notes.day(), handedOver, today));
     } else {
-      meters.forEach(meter -> judge(meter, notes).ifPresent(refusals::add));
+      meters.forEach(meter -> refusals.addAll(judge(meter, notes)));
     }
     tasks.forEach(task -> judge(task, notes).ifPresent(refusals::add));
     List<Task> done = tasks.stream().filter(task -> isDone(task, notes)).toList();
@@ -103,20 +102,16 @@ final class TakeBack {
         : Optional.empty();
   }
 
-  private Optional<ReadingRefusal> judge(MeterStanding meter, TakeBackDesk.Notes notes) {
+  /** A job of an earlier day must not set aside what was read since. */
+  private List<ReadingRefusal> judge(MeterStanding meter, TakeBackDesk.Notes notes) {
     MeterId id = meter.file().meter().id();
     MeterValue value = notes.meters().get(id);
     if (value == null) {
-      return Optional.of(new ReadingRefusal.UnknownMeter(id));
+      return List.of(new ReadingRefusal.UnknownMeter(id));
     }
-    if (isOnFile(meter, notes)) {
-      return Optional.empty();
-    }
-    JudgedReading judged =
-        FleetPicture.judged(session, meter).trying(reading(notes, value)).judged();
-    return judged.accepted()
-        ? Optional.empty()
-        : Optional.of(new ReadingRefusal.SetAside(id, judged));
+    return isOnFile(meter, notes)
+        ? List.of()
+        : ReadingRefusal.of(id, FleetPicture.judged(session, meter).trying(reading(notes, value)));
   }
 
   /** What the hand-over noted need not be noted again. */

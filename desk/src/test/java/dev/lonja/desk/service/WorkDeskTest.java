@@ -113,6 +113,38 @@ class WorkDeskTest {
     assertThat(move()).isEmpty();
   }
 
+  /** Noted for 8 March and withdrawn before the move: February is then the latest that is known. */
+  @Test
+  void whatWasWithdrawnIsNotKnown() {
+    note(oil("2027-03-08", "2260.3"));
+    desk.withdraw(cage.sent(), "WB-1", records().get(0).id(), "that was WB-2");
+    cage.write(
+        session ->
+            session
+                .records()
+                .move(
+                    BOAT,
+                    OIL,
+                    Optional.of(LocalDate.parse("2027-04-20")),
+                    "the slip is taken",
+                    "storekeeper",
+                    cage.clock().now().plusSeconds(1)));
+    assertThat(move()).isPresent();
+    cage.write(
+        session ->
+            session
+                .workLog()
+                .add(
+                    BOAT,
+                    OIL,
+                    LocalDate.parse("2027-02-25"),
+                    Optional.of(MeterValue.ofHours("2215")),
+                    "North yard",
+                    "storekeeper",
+                    cage.clock().now().plusSeconds(2)));
+    assertThat(move()).isEmpty();
+  }
+
   private Optional<RecordRepository.Move> move() {
     return cage.read(
         session ->

@@ -213,6 +213,7 @@ public final class RecordRepository {
   public Map<UnitId, Map<TaskId, Move>> moves(UnitScope units) {
     var later = TASK_MOVE.as("later_move");
     var known = TASK_RECORD.as("known_record");
+    var undone = TASK_RECORD.as("undone_record");
     Map<UnitId, Map<TaskId, Move>> moves = new HashMap<>();
     context
         .selectFrom(TASK_MOVE)
@@ -235,6 +236,9 @@ public final class RecordRepository {
                         .where(known.UNIT_ID.eq(TASK_MOVE.UNIT_ID))
                         .and(known.TASK_ID.eq(TASK_MOVE.TASK_ID))
                         .and(known.RECORDED_AT.lt(TASK_MOVE.RECORDED_AT))
+                        .and(known.WITHDRAWS.isNull())
+                        .andNotExists(
+                            DSL.selectOne().from(undone).where(undone.WITHDRAWS.eq(known.ID)))
                         .and(known.DONE_ON.gt(TASK_RECORD.DONE_ON))))
         .forEach(
             row ->
