@@ -7,7 +7,6 @@ import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.crossref.RubberRepository;
 import dev.lonja.store.crossref.StatementRepository;
 import dev.lonja.store.exchange.Exchange;
-import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.MeterDigests;
@@ -33,6 +32,9 @@ import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
+import dev.lonja.store.verification.Verification;
+import dev.lonja.store.wanted.FindingRepository;
+import dev.lonja.store.wanted.WantedRepository;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalLong;
@@ -203,6 +205,14 @@ public final class Session {
 
   public TrayRepository trays() {
     return new TrayRepository(context);
+  }
+
+  public FindingRepository findings() {
+    return new FindingRepository(context);
+  }
+
+  public WantedRepository wanted() {
+    return new WantedRepository(context);
   }
 
   public PersonRepository people() {

@@ -1,6 +1,6 @@
 package dev.lonja.store;
 
-import dev.lonja.store.exchange.Verification;
+import dev.lonja.store.verification.Verification;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

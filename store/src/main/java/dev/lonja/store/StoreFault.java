@@ -1,6 +1,6 @@
 package dev.lonja.store;
 
-import dev.lonja.store.exchange.Verification;
+import dev.lonja.store.verification.Verification;
 import java.nio.file.Path;
 
 /** What is wrong with a file that should be a store. */

@@ -51,9 +51,11 @@ final class TouchLog {
   static {
     touches("unit", Kind.UNIT, "SELECT ROW.id AS number");
     for (String table :
-        List.of("meter", "lay_up", "deviation", "task_record", "fill", "task_move", "tray")) {
+        List.of("meter", "lay_up", "deviation", "task_record", "fill", "task_move")) {
       touches(table, Kind.UNIT, "SELECT ROW.unit_id AS number");
     }
+    // the workshop's own trays are for no unit
+    touches("tray", Kind.UNIT, "SELECT ROW.unit_id AS number WHERE ROW.unit_id IS NOT NULL");
     touches("variant", Kind.VARIANT, "SELECT ROW.id AS number");
     touches("model", Kind.VARIANT, "SELECT id AS number FROM variant WHERE model_id = ROW.id");
     for (String table : List.of("compartment", "position", "service")) {

@@ -29,4 +29,9 @@ public final class ExampleStore implements BeforeEachCallback, AfterEachCallback
   public <T> T write(Function<Session, T> work) {
     return store.orElseThrow().write(work);
   }
+
+  /** Changes the file past everything that guards it but its own checks. */
+  public void tamper(String change) {
+    Stores.tamper(store.orElseThrow(), change);
+  }
 }

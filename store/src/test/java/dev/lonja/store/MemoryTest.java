@@ -38,6 +38,7 @@ class MemoryTest {
           "bin",
           "calendar_feed",
           "climate_month",
+          "finding",
           "item_bin",
           "known_device",
           "lot",
@@ -63,6 +64,7 @@ class MemoryTest {
           "tray",
           "tray_line",
           "tray_task",
+          "wanted_part",
           "withdrawal");
 
   @RegisterExtension final ExampleStore store = new ExampleStore();

@@ -72,7 +72,11 @@ class RoleWalkTest {
           "/parts/{id}",
           "/parts/{id}/map",
           "/trays",
-          "/trays/{id}");
+          "/trays/{id}",
+          "/trays/{id}/card",
+          "/trays/{id}/card-a5.pdf",
+          "/trays/{id}/card.pdf",
+          "/wanted");
 
   private record Route(String path, HandlerMethod handler) {}
 
@@ -159,9 +163,16 @@ class RoleWalkTest {
   }
 
   @Test
-  void theWorkshopChangesMetersOnly() {
+  void theWorkshopNotesMetersAndFindingsAndAsksForParts() {
     Set<String> may = notForbidden(SERVER.signedInAs("workshop"));
-    assertThat(may).allMatch(path -> path.contains("meter") || path.contains("reading"));
+    assertThat(may)
+        .containsExactlyInAnyOrder(
+            "/fleet/meters",
+            "/fleet/meters/feed",
+            "/fleet/meters/paste",
+            "/fleet/{code}/readings",
+            "/wanted",
+            "/wanted/findings");
     assertThat(SERVER.isSound()).isTrue();
   }
 

@@ -19,10 +19,10 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.exchange.Verification;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.tray.Tray;
+import dev.lonja.store.verification.Verification;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Path;
@@ -152,7 +152,7 @@ class KilledServerTest {
                       id,
                       HOSE_CLIPS,
                       "extra",
-                      new LineReason.ByHand(),
+                      new LineReason.ByHand(""),
                       Quantity.pieces(1),
                       Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();

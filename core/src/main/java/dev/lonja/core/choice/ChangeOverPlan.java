@@ -2,7 +2,7 @@ package dev.lonja.core.choice;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.ProductId;
-import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.quantity.Quantity;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -37,7 +37,7 @@ public record ChangeOverPlan(Map<CompartmentId, LocalDate> days, Map<ProductId, 
   public static ChangeOverPlan of(
       Collection<Change> changes,
       Map<ProductId, Quantity> free,
-      List<Demand> demands,
+      List<ServiceDemand> demands,
       Set<ProductId> kept,
       LocalDate today) {
     Map<CompartmentId, Change> changing =
@@ -46,7 +46,7 @@ public record ChangeOverPlan(Map<CompartmentId, LocalDate> days, Map<ProductId, 
     changes.forEach(change -> left.putIfAbsent(change.from(), free.get(change.from())));
     Map<CompartmentId, LocalDate> found = new LinkedHashMap<>();
     Map<CompartmentId, LocalDate> lastUse = new LinkedHashMap<>();
-    for (Demand demand : demands) {
+    for (ServiceDemand demand : demands) {
       Optional<Change> change = demand.line().destination().compartmentId().map(changing::get);
       if (change.isEmpty() || found.containsKey(change.get().compartmentId())) {
         continue;

@@ -4,7 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.ProductId;
-import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.UnitNeeds;
@@ -41,7 +41,9 @@ public record FluidUse(
    * @param year what is expected to be filled within it
    */
   public static List<FluidUse> of(
-      Map<UnitId, UnitNeeds> units, Map<ItemId, ProductId> products, Collection<Demand> year) {
+      Map<UnitId, UnitNeeds> units,
+      Map<ItemId, ProductId> products,
+      Collection<ServiceDemand> year) {
     Map<UnitId, Map<CompartmentId, Volume>> filled = litres(year);
     Map<Key, FluidUse> uses = new LinkedHashMap<>();
     units.forEach(
@@ -61,9 +63,9 @@ public record FluidUse(
     return List.copyOf(uses.values());
   }
 
-  private static Map<UnitId, Map<CompartmentId, Volume>> litres(Collection<Demand> year) {
+  private static Map<UnitId, Map<CompartmentId, Volume>> litres(Collection<ServiceDemand> year) {
     Map<UnitId, Map<CompartmentId, Volume>> litres = new HashMap<>();
-    for (Demand demand : year) {
+    for (ServiceDemand demand : year) {
       Volume expected = new Volume(demand.line().expected().millionths());
       demand
           .line()

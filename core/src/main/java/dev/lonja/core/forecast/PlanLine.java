@@ -24,6 +24,12 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
   /** The most weeks that may be asked for: four years. */
   public static final int MOST_WEEKS = 208;
 
+  /** What is for no machine comes first on its day. */
+  private static final Comparator<Demand> ORDER =
+      Comparator.comparing(Demand::date)
+          .thenComparing(demand -> demand.unitCode().orElse(""))
+          .thenComparing(Demand::itemId);
+
   /** What a unit's data lack. */
   public record UnitGap(String unitCode, Take.Gap gap) {}
 
@@ -43,19 +49,29 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
   /** The plan line of units whose plans reach over the horizon and no further. */
   public static PlanLine of(
       List<UnitPlan> units, List<TrayHold> holds, LocalDate today, int weeks) {
-    return ofDemand(units.stream().map(UnitDemand::of).toList(), holds, today, weeks);
+    return ofDemand(units.stream().map(UnitDemand::of).toList(), holds, List.of(), today, weeks);
   }
 
-  /** The same of what each unit will take up to the last day of the horizon. */
+  /**
+   * The same of what each unit will take up to the last day of the horizon.
+   *
+   * @param holds what is taken off a service: what its tray holds, or is wanted by itself
+   * @param certain what is asked for whatever is planned; later than the horizon is left aside
+   */
   public static PlanLine ofDemand(
-      List<UnitDemand> units, List<TrayHold> holds, LocalDate today, int weeks) {
-    List<Demand> demands = new ArrayList<>();
-    units.forEach(unit -> demands.addAll(unit.demands()));
-    demands.sort(
-        Comparator.comparing(Demand::date)
-            .thenComparing(Demand::unitCode)
-            .thenComparing(Demand::itemId));
-    holds.forEach(hold -> takeOff(hold, demands));
+      List<UnitDemand> units,
+      List<TrayHold> holds,
+      List<CertainDemand> certain,
+      LocalDate today,
+      int weeks) {
+    List<ServiceDemand> planned = new ArrayList<>();
+    units.forEach(unit -> planned.addAll(unit.demands()));
+    planned.sort(ORDER);
+    holds.forEach(hold -> takeOff(hold, planned));
+    LocalDate last = lastDay(today, weeks);
+    List<Demand> demands = new ArrayList<>(planned);
+    certain.stream().filter(demand -> !demand.date().isAfter(last)).forEach(demands::add);
+    demands.sort(ORDER);
     List<UnitGap> gaps =
         units.stream()
             .flatMap(unit -> unit.gaps().stream())
@@ -65,10 +81,10 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
     return new PlanLine(today, weeks, demands, gaps);
   }
 
-  private static void takeOff(TrayHold hold, List<Demand> demands) {
+  private static void takeOff(TrayHold hold, List<ServiceDemand> demands) {
     Map<ItemId, Quantity> left = new HashMap<>(hold.laid());
     for (int i = 0; i < demands.size(); i++) {
-      Demand demand = demands.get(i);
+      ServiceDemand demand = demands.get(i);
       Quantity laid = left.get(demand.itemId());
       if (laid == null || demand.repeat() > 0 || !hold.isFor(demand)) {
         continue;
@@ -86,6 +102,14 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
       horizon.add(IsoWeek.of(today).plusWeeks(i));
     }
     return horizon;
+  }
+
+  /** What services take, in order; nothing of what is asked for whatever is planned. */
+  public List<ServiceDemand> planned() {
+    return demands.stream()
+        .filter(ServiceDemand.class::isInstance)
+        .map(ServiceDemand.class::cast)
+        .toList();
   }
 
   /** The lines of one item, in order of date. */

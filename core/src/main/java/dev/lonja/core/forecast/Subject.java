@@ -58,7 +58,8 @@ public record Subject(
       sum = sum.plus(free.getOrDefault(item.id(), Quantity.zero(item.measure())));
       all.addAll(demands.getOrDefault(item.id(), List.of()));
     }
-    all.sort(Comparator.comparing(Demand::date).thenComparing(Demand::unitCode));
+    all.sort(
+        Comparator.comparing(Demand::date).thenComparing(demand -> demand.unitCode().orElse("")));
     return new Subject(items, items.get(0).product(), sum, Cover.of(sum, all, today), all);
   }
 

@@ -7,7 +7,10 @@ import dev.lonja.core.service.TaskId;
 import java.util.Map;
 import java.util.Set;
 
-/** What an open tray holds, by item, for the next occurrence of its tasks on its unit. */
+/**
+ * What is taken off the next occurrence of some tasks on a unit, by item: what an open tray holds
+ * for it, or what was left out last time and is wanted by itself.
+ */
 public record TrayHold(UnitId unitId, Set<TaskId> taskIds, Map<ItemId, Quantity> laid) {
 
   public TrayHold {
@@ -15,7 +18,7 @@ public record TrayHold(UnitId unitId, Set<TaskId> taskIds, Map<ItemId, Quantity>
     laid = Map.copyOf(laid);
   }
 
-  boolean isFor(Demand demand) {
+  boolean isFor(ServiceDemand demand) {
     return demand.unitId().equals(unitId) && taskIds.contains(demand.line().taskId());
   }
 }

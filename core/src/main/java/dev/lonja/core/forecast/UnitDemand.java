@@ -18,7 +18,7 @@ import java.util.Map;
  * @param demands in order of the plan
  * @param gaps what could not be counted, in order of the plan
  */
-public record UnitDemand(List<Demand> demands, List<DatedGap> gaps) {
+public record UnitDemand(List<ServiceDemand> demands, List<DatedGap> gaps) {
 
   /** What a unit's data lack for the occurrence of a day. */
   record DatedGap(LocalDate day, PlanLine.UnitGap gap) {}
@@ -30,7 +30,7 @@ public record UnitDemand(List<Demand> demands, List<DatedGap> gaps) {
 
   /** What every occurrence of the plan takes; one whose tray is out takes nothing more. */
   public static UnitDemand of(UnitPlan unit) {
-    List<Demand> demands = new ArrayList<>();
+    List<ServiceDemand> demands = new ArrayList<>();
     List<DatedGap> gaps = new ArrayList<>();
     Map<TaskId, Integer> repeats = new HashMap<>();
     for (Occurrence occurrence : unit.occurrences()) {
@@ -44,7 +44,7 @@ public record UnitDemand(List<Demand> demands, List<DatedGap> gaps) {
                   occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
       for (TakeLine line : take.lines()) {
         demands.add(
-            new Demand(
+            new ServiceDemand(
                 unit.unitId(),
                 unit.unitCode(),
                 occurrence.title(),

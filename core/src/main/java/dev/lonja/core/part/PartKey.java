@@ -5,10 +5,13 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * What of a part number counts when numbers are compared: Unicode NFKC, upper case, then only
- * letters and digits. {@code "kd 41-07/b"} becomes {@code KD4107B}. Never empty.
+ * What of a part number counts when numbers are compared: Unicode NFKC, upper case, the times sign
+ * as the letter X, then only letters and digits. {@code "kd 41-07/b"} becomes {@code KD4107B}, and
+ * {@code "Cu 14×18×1.5"} is {@code "cu 14x18x1.5"}. Never empty.
  */
 public record PartKey(String text) implements Comparable<PartKey> {
+
+  private static final char TIMES = '\u00d7';
 
   public PartKey {
     if (!text.equals(lettersAndDigits(text)) || text.isEmpty()) {
@@ -74,7 +77,10 @@ public record PartKey(String text) implements Comparable<PartKey> {
   }
 
   private static String lettersAndDigits(String number) {
-    String upper = Normalizer.normalize(number, Normalizer.Form.NFKC).toUpperCase(Locale.ROOT);
+    String upper =
+        Normalizer.normalize(number, Normalizer.Form.NFKC)
+            .toUpperCase(Locale.ROOT)
+            .replace(TIMES, 'X');
     StringBuilder key = new StringBuilder();
     upper.codePoints().filter(Character::isLetterOrDigit).forEach(key::appendCodePoint);
     return key.toString();

@@ -1,6 +1,7 @@
 package dev.lonja.core.quantity;
 
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * A tightening torque, held in whole millinewton-metres, above 0 and up to 100,000 N·m. Factories
@@ -68,6 +69,21 @@ public record Torque(long millinewtonMetres) implements Comparable<Torque> {
    */
   public String display() {
     return newtonMetresText() + " N·m · " + poundFeetText() + " lbf·ft" + poundInchPart(this);
+  }
+
+  /** "32 N·m". */
+  public String newtonMetres() {
+    return newtonMetresText() + " N·m";
+  }
+
+  /** "23.6 lbf·ft". */
+  public String poundFeet() {
+    return poundFeetText() + " lbf·ft";
+  }
+
+  /** "80 lbf·in", for what is below 15 N·m only. */
+  public Optional<String> poundInches() {
+    return isSmall() ? Optional.of(poundInchesText() + " lbf·in") : Optional.empty();
   }
 
   String newtonMetresText() {

@@ -8,6 +8,9 @@ import java.util.Optional;
  */
 public record TorqueRange(Torque low, Torque high) {
 
+  private static final Torque GRADUATION = Torque.ofNewtonMetres("1");
+  private static final Torque SMALL_GRADUATION = Torque.ofNewtonMetres("0.5");
+
   public TorqueRange {
     if (low.compareTo(high) > 0) {
       throw new IllegalArgumentException(
@@ -31,6 +34,21 @@ public record TorqueRange(Torque low, Torque high) {
     long nearest = Math.floorDiv(doubleMidpoint + step, 2 * step) * step;
     boolean inside = nearest >= low.millinewtonMetres() && nearest <= high.millinewtonMetres();
     return inside ? Optional.of(new Torque(nearest)) : Optional.empty();
+  }
+
+  /**
+   * The same for the wrenches that reach it: marked every 0.5 N·m where the high end is below 15
+   * N·m, else every 1 N·m.
+   */
+  public Optional<Torque> setTo() {
+    return setTo(high.isSmall() ? SMALL_GRADUATION : GRADUATION);
+  }
+
+  /** "30–35 N·m"; empty for a single value. */
+  public Optional<String> range() {
+    return low.equals(high)
+        ? Optional.empty()
+        : Optional.of(low.newtonMetresText() + "–" + high.newtonMetres());
   }
 
   /** A single value as {@link Torque#display}; a range as "30–35 N·m · 22.1–25.8 lbf·ft". */

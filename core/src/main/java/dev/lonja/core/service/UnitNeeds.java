@@ -22,6 +22,9 @@ import java.util.Optional;
 public record UnitNeeds(
     List<Compartment> compartments, List<Position> positions, Boxes boxes, FillPolicy fills) {
 
+  /** What the workshop itself is made of: it has no compartments and no positions. */
+  public static final UnitNeeds NOTHING = new UnitNeeds(List.of(), List.of());
+
   /** Of parts with nothing else in their boxes, filled as every store does by default. */
   public UnitNeeds(List<Compartment> compartments, List<Position> positions) {
     this(compartments, positions, Boxes.NONE, FillPolicy.DEFAULT);

@@ -31,8 +31,15 @@ public sealed interface LineReason {
   /** Something that came in the box of this item, and is not in the box of its substitute. */
   record NotInBox(ItemId original) implements LineReason {}
 
-  /** Put on by a person, beside what the service asks for. */
-  record ByHand() implements LineReason {}
+  /** A part that is wanted by itself. */
+  record Wanted() implements LineReason {}
+
+  /**
+   * Put on by a person, beside what the service asks for.
+   *
+   * @param note what it is for, where that had to be said; empty if it had not
+   */
+  record ByHand(String note) implements LineReason {}
 
   /** Why a service takes a line. */
   static LineReason of(TakeLine.Reason reason) {

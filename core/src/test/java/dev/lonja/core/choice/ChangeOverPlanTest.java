@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.entry;
 import dev.lonja.core.choice.ChangeOverPlan.Change;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fluid.ProductId;
-import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.quantity.Quantity;
 import java.time.LocalDate;
 import java.util.List;
@@ -21,7 +21,7 @@ class ChangeOverPlanTest {
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
   private static final ProductId OLD = new ProductId(1);
   private static final ProductId NEW = new ProductId(2);
-  private static final List<Demand> YEAR =
+  private static final List<ServiceDemand> YEAR =
       List.of(
           fill(1, "2027-03-20", "6"),
           fill(2, "2027-04-01", "6"),

@@ -21,11 +21,11 @@ public final class Demands {
   private Demands() {}
 
   /** So many litres laid for a compartment on a day, and as many expected, of item 1. */
-  public static Demand fill(long compartment, String day, String litres) {
+  public static ServiceDemand fill(long compartment, String day, String litres) {
     return fill(new ItemId(1), compartment, day, litres);
   }
 
-  public static Demand fill(ItemId item, long compartment, String day, String litres) {
+  public static ServiceDemand fill(ItemId item, long compartment, String day, String litres) {
     Task task =
         Services.task(
             new TaskId(compartment),
@@ -53,6 +53,7 @@ public final class Demands {
             Optional.empty(),
             Optional.empty(),
             Set.of());
-    return new Demand(new UnitId(7), "FL-9", "Oil", date, due, line, Quantity.litres("0"), 0);
+    return new ServiceDemand(
+        new UnitId(7), "FL-9", "Oil", date, due, line, Quantity.litres("0"), 0);
   }
 }

@@ -21,6 +21,8 @@ import dev.lonja.core.service.Services;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.wanted.Wanted;
+import dev.lonja.core.wanted.WantedPart;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -65,8 +67,8 @@ class PlanLineTest {
             .map(Demand::quantity)
             .reduce(Quantity.litres("0"), Quantity::plus);
     assertThat(sum).isEqualTo(Quantity.litres("13.056"));
-    Demand first = plan.demandsOf(OIL).get(0);
-    assertThat(first.unitCode()).isEqualTo("FL-9");
+    ServiceDemand first = (ServiceDemand) plan.demandsOf(OIL).get(0);
+    assertThat(first.unitCode()).contains("FL-9");
     assertThat(first.service()).isEqualTo("Service 1 + Service 2");
     assertThat(first.date()).isEqualTo(LocalDate.parse("2027-03-20"));
   }
@@ -95,7 +97,7 @@ class PlanLineTest {
     assertThat(unit.occurrences().get(0).date()).isEqualTo(TODAY);
     PlanLine plan = PlanLine.of(List.of(unit), List.of(), TODAY, 7);
     assertThat(plan.demandsOf(FILTER)).hasSize(1);
-    assertThat(plan.demandsOf(FILTER).get(0).repeat()).isEqualTo(1);
+    assertThat(((ServiceDemand) plan.demandsOf(FILTER).get(0)).repeat()).isEqualTo(1);
   }
 
   @Test
@@ -113,6 +115,45 @@ class PlanLineTest {
         new TrayHold(new UnitId(8), Set.of(new TaskId(1)), Map.of(OIL, Quantity.litres("2")));
     assertThat(plan(List.of(other), 7).demandsOf(OIL).get(0).quantity())
         .isEqualTo(Quantity.litres("6.528"));
+  }
+
+  /**
+   * One filter was left out last time and is wanted by itself, today: the occurrence of 20 March
+   * asks for none, so the two weeks hold one each as before, a week earlier.
+   */
+  @Test
+  void whatWasLeftOutAndIsWantedIsNotForecastTwice() {
+    WantedPart part =
+        Wanted.leftOut(FILTER, Quantity.pieces(1), Optional.of(new TaskId(2)), Optional.empty());
+    TrayHold asked =
+        new TrayHold(new UnitId(7), Set.of(new TaskId(2)), Map.of(FILTER, Quantity.pieces(1)));
+    PlanLine plan =
+        PlanLine.ofDemand(
+            List.of(UnitDemand.of(unit(List.of(), 7))),
+            List.of(asked),
+            List.of(CertainDemand.of(part, TODAY)),
+            TODAY,
+            7);
+    assertThat(
+            plan.demandsOf(FILTER).stream()
+                .filter(demand -> demand.quantity().isPositive())
+                .map(Demand::date))
+        .containsExactly(TODAY, LocalDate.parse("2027-04-14"));
+  }
+
+  /** Three weeks from Monday 15 March end on Sunday 4 April. */
+  @Test
+  void whatIsWantedAfterTheHorizonIsLeftAside() {
+    List<CertainDemand> wanted =
+        List.of(
+            CertainDemand.of(
+                Wanted.asked(FILTER, Quantity.pieces(2), Optional.of("2027-04-04")), TODAY),
+            CertainDemand.of(
+                Wanted.asked(FILTER, Quantity.pieces(4), Optional.of("2027-04-05")), TODAY));
+    PlanLine plan = PlanLine.ofDemand(List.of(), List.of(), wanted, TODAY, 3);
+    assertThat(plan.demandsOf(FILTER))
+        .extracting(Demand::quantity)
+        .containsExactly(Quantity.pieces(2));
   }
 
   /** 7.000 L free: the first 6.528 L are covered, the second lot on 14 April is not. */

@@ -59,6 +59,20 @@ class TorqueTest {
     assertThat(range("31", "34").setTo(Torque.ofNewtonMetres("10"))).isEmpty();
   }
 
+  /**
+   * 8.2 to 8.9: the middle is 8.55, the half nearest to it 8.5; 15.2 to 15.8 holds no whole one.
+   */
+  @Test
+  void smallOnesAreSetByHalfNewtonMetres() {
+    assertThat(range("8.2", "8.9").setTo()).contains(Torque.ofNewtonMetres("8.5"));
+    assertThat(range("30", "35").setTo()).contains(Torque.ofNewtonMetres("33"));
+    assertThat(range("15.2", "15.8").setTo()).isEmpty();
+    assertThat(range("30", "35").range()).contains("30–35 N·m");
+    assertThat(range("9", "9").range()).isEmpty();
+    assertThat(Torque.ofNewtonMetres("9").poundInches()).contains("80 lbf·in");
+    assertThat(Torque.ofNewtonMetres("15").poundInches()).isEmpty();
+  }
+
   /** Inches follow the high end: 12–14 shows them, 14–18 does not. */
   @Test
   void aRangeShowsBothEnds() {

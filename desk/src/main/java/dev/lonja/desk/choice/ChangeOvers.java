@@ -45,9 +45,9 @@ public record ChangeOvers(List<Change> changes, List<Rest> rests) {
     List<ChangeOverPlan.Change> wanted = wanted(study);
     Map<ProductId, Quantity> free = new HashMap<>();
     wanted.forEach(change -> free.computeIfAbsent(change.from(), book::free));
-    PlanLine year = FleetPicture.load(session, today).planLine(List.of(), WEEKS);
+    PlanLine year = FleetPicture.load(session, today).planLine(List.of(), List.of(), WEEKS);
     ChangeOverPlan plan =
-        ChangeOverPlan.of(wanted, free, year.demands(), Set.copyOf(study.chosen()), today);
+        ChangeOverPlan.of(wanted, free, year.planned(), Set.copyOf(study.chosen()), today);
     return new ChangeOvers(
         wanted.stream().flatMap(change -> change(book, plan, change).stream()).toList(),
         plan.rests().entrySet().stream()

@@ -105,13 +105,14 @@ public class FluidChoiceDesk {
     return tray.flatMap(
         t ->
             t.lines().stream()
-                .filter(line -> line.id() == lineId)
+                .filter(line -> line.id() == lineId && line.compartmentId().isPresent())
                 .findFirst()
                 .flatMap(
                     line ->
                         FluidLine.of(
                             book,
-                            FleetPicture.load(session, clock.today()).needs(t.unitId()),
+                            FleetPicture.load(session, clock.today())
+                                .needs(t.unitId().orElseThrow()),
                             line,
                             session.pours().ofTrayLine(lineId)))
                 .map(fluid -> new Target(t, fluid, book)));
@@ -261,7 +262,7 @@ public class FluidChoiceDesk {
     if (!verdict.overall().isFree()) {
       SignOff signOff =
           new SignOff(
-              target.tray().unitId(),
+              target.tray().unitId().orElseThrow(),
               target.fluid().compartment().id(),
               item.id(),
               Optional.of(target.tray().id()),

@@ -99,8 +99,8 @@ public final class StudyMaker {
     for (Unit unit : fleet.units()) {
       needs.put(unit.id(), fleet.needs(unit.id()));
     }
-    PlanLine year = fleet.planLine(List.of(), WEEKS);
-    return FluidUse.of(needs, session.products().ofItems(), year.demands());
+    PlanLine year = fleet.planLine(List.of(), List.of(), WEEKS);
+    return FluidUse.of(needs, session.products().ofItems(), year.planned());
   }
 
   private Set<ProductId> covering(FluidUse use, Level allowed) {

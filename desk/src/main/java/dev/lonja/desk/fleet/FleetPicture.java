@@ -2,6 +2,7 @@ package dev.lonja.desk.fleet;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.forecast.UnitDemand;
@@ -220,12 +221,14 @@ public final class FleetPicture {
    * The plan line of all units over so many weeks.
    *
    * @param holds what lies on trays for it already
+   * @param certain what is asked for whatever is planned
    */
-  public PlanLine planLine(List<TrayHold> holds, int weeks) {
+  public PlanLine planLine(List<TrayHold> holds, List<CertainDemand> certain, int weeks) {
     LocalDate last = PlanLine.lastDay(today, weeks);
     return PlanLine.ofDemand(
         stands.values().parallelStream().map(stand -> stand.demand(last)).toList(),
         holds,
+        certain,
         today,
         weeks);
   }

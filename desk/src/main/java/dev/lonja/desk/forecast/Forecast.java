@@ -1,15 +1,19 @@
 package dev.lonja.desk.forecast;
 
+import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,8 +31,15 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
   /** For callers that hold the fleet's picture already. */
   public static Forecast of(Session session, FleetPicture fleet, int weeks) {
     LocalDate today = fleet.today();
-    PlanLine plan =
-        fleet.planLine(session.trays().open().stream().map(Forecast::hold).toList(), weeks);
+    List<Tray> open = session.trays().open();
+    List<WantedPart> wanted = session.wanted().open();
+    List<TrayHold> holds = new ArrayList<>();
+    List<CertainDemand> certain = new ArrayList<>();
+    open.forEach(tray -> hold(tray).ifPresent(holds::add));
+    wanted.forEach(part -> hold(part).ifPresent(holds::add));
+    open.forEach(tray -> certain.addAll(waiting(tray, today)));
+    wanted.forEach(part -> certain.add(CertainDemand.of(part, today)));
+    PlanLine plan = fleet.planLine(holds, certain, weeks);
     return new Forecast(
         plan,
         Subject.all(session.items().all(), session.ledger().free(today), plan.demands(), today));
@@ -41,11 +52,42 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
         .findFirst();
   }
 
-  private static TrayHold hold(Tray tray) {
+  private static Optional<TrayHold> hold(Tray tray) {
     Map<ItemId, Quantity> laid = new HashMap<>();
     for (TrayLine line : tray.lines()) {
       laid.merge(line.askedItemId(), line.laid(), Quantity::plus);
     }
-    return new TrayHold(tray.unitId(), Set.copyOf(tray.taskIds()), laid);
+    return tray.unitId().map(unit -> new TrayHold(unit, Set.copyOf(tray.taskIds()), laid));
+  }
+
+  /**
+   * What was left out last time and is wanted by itself is asked for by its task no second time.
+   */
+  private static Optional<TrayHold> hold(WantedPart part) {
+    return part.taskId()
+        .map(
+            task ->
+                new TrayHold(
+                    part.unit().orElseThrow().id(),
+                    Set.of(task),
+                    Map.of(part.itemId(), part.quantity())));
+  }
+
+  /** The lines of a tray that no service asks for; a kit stands for lines that one does. */
+  private static List<CertainDemand> waiting(Tray tray, LocalDate today) {
+    LocalDate day = tray.plannedOn().isBefore(today) ? today : tray.plannedOn();
+    return tray.lines().stream()
+        .filter(line -> line.taskId().isEmpty() && !(line.reason() instanceof LineReason.Kit))
+        .filter(line -> line.missing().isPositive())
+        .map(
+            line ->
+                new CertainDemand(
+                    line.itemId(),
+                    day,
+                    line.missing(),
+                    tray.unitCode(),
+                    line.place(),
+                    new CertainDemand.Because.OnTray(tray.number(), tray.title())))
+        .toList();
   }
 }

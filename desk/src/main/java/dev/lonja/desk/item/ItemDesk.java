@@ -2,8 +2,8 @@ package dev.lonja.desk.item;
 
 import dev.lonja.core.crossref.Statement;
 import dev.lonja.core.crossref.StatementKind;
-import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
@@ -99,12 +99,12 @@ public class ItemDesk {
     Set<String> using = Set.copyOf(units);
     FleetPicture fleet = FleetPicture.load(session, today);
     LocalDate last = PlanLine.lastDay(today, WEEKS_AHEAD);
-    Map<String, List<Demand>> byUnit =
+    Map<String, List<ServiceDemand>> byUnit =
         fleet.units().stream()
             .filter(unit -> using.contains(unit.code()))
             .flatMap(unit -> fleet.demandOf(unit, last).demands().stream())
             .filter(demand -> demand.itemId().equals(item.id()))
-            .collect(Collectors.groupingBy(Demand::unitCode));
+            .collect(Collectors.groupingBy(ServiceDemand::ofUnit));
     return units.stream()
         .map(unit -> new ItemFile.Use(unit, byUnit.getOrDefault(unit, List.of())))
         .toList();

@@ -1,6 +1,6 @@
 package dev.lonja.desk.item;
 
-import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.Supply;
@@ -47,5 +47,5 @@ public record ItemFile(
   public record Successor(Part part, Optional<Item> stocked) {}
 
   /** A unit that takes it, with what the coming half year takes, in order of date. */
-  public record Use(String unit, List<Demand> demands) {}
+  public record Use(String unit, List<ServiceDemand> demands) {}
 }

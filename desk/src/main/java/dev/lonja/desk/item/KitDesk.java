@@ -21,6 +21,8 @@ import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.ByHand;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
@@ -138,9 +140,11 @@ public class KitDesk {
   /**
    * Lays a kit on an open tray in place of the lines that it covers; what it lacks stays, what is
    * left over comes back with the tray. Answers the tray.
+   *
+   * @param why what a piece is for that is not known to fit; empty if nobody said
    */
   @Allowed.ToKeepStore
-  public Outcome putOn(Sent sent, ItemId itemId, TrayId trayId) {
+  public Outcome putOn(Sent sent, ItemId itemId, TrayId trayId, String why) {
     return once.run(
         sent,
         session -> {
@@ -149,12 +153,16 @@ public class KitDesk {
               .trays()
               .byId(trayId)
               .filter(Tray::isOpen)
-              .map(tray -> putOn(session, kit, tray))
+              .map(tray -> putOn(session, kit, tray, why))
               .orElseGet(() -> Outcome.refused(new TrayClosed()));
         });
   }
 
-  private static Outcome putOn(Session session, Item kit, Tray tray) {
+  private Outcome putOn(Session session, Item kit, Tray tray, String why) {
+    Optional<TrayRefusal> objection = ByHand.on(session, clock.today(), tray, kit, why);
+    if (objection.isPresent()) {
+      return Outcome.refused(objection.get());
+    }
     int covered = 0;
     for (Boxes.Content content : session.boxes().ofStockedItems().of(kit.id())) {
       Quantity left = Quantity.pieces(content.quantity());

@@ -26,6 +26,14 @@ public final class Allowed {
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'ADMINISTRATOR', 'WORKSHOP')")
   public @interface ToReadMeters {}
 
+  /**
+   * Says what was found wrong with a machine and asks for parts: who works on it, and the store.
+   */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("hasAnyRole('STOREKEEPER', 'ADMINISTRATOR', 'WORKSHOP')")
+  public @interface ToAskForParts {}
+
   /** Sees stock, plans, prices and books: everyone but the workshop. */
   @Target({ElementType.METHOD, ElementType.TYPE})
   @Retention(RetentionPolicy.RUNTIME)

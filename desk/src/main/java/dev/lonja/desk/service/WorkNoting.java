@@ -106,7 +106,7 @@ final class WorkNoting {
   private Map<TaskId, String> out(Unit unit) {
     Map<TaskId, String> out = new HashMap<>();
     for (Tray tray : session.trays().out()) {
-      if (tray.unitId().equals(unit.id())) {
+      if (tray.isFor(unit.id())) {
         tray.taskIds().forEach(task -> out.put(task, tray.number()));
       }
     }

@@ -39,7 +39,11 @@ final class Confirmations {
     List<NewStatement> made = new ArrayList<>();
     for (TrayLine line : substituted(tray)) {
       if (notes.fitted().contains(line.id())) {
-        made.add(statement(line, fittedAs(line), "fitted and confirmed on " + tray.unitCode()));
+        made.add(
+            statement(
+                line,
+                fittedAs(line),
+                "fitted and confirmed on " + tray.unitCode().orElse("the workshop's own")));
       } else if (notes.wrong().containsKey(line.id())) {
         made.add(statement(line, StatementKind.NEVER, notes.wrong().get(line.id())));
       }

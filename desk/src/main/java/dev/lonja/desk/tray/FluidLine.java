@@ -1,7 +1,6 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.fleet.Compartment;
-import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.service.UnitNeeds;
@@ -10,6 +9,7 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.SignOff;
+import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -58,12 +58,12 @@ public record FluidLine(
   }
 
   /** The same as of a day. */
-  static Optional<FluidLine> of(Session session, UnitId unitId, TrayLine line, LocalDate today) {
+  static Optional<FluidLine> of(Session session, Tray tray, TrayLine line, LocalDate today) {
     return line.compartmentId().isEmpty()
         ? Optional.empty()
         : of(
             FluidBook.load(session, today),
-            FleetPicture.load(session, today).needs(unitId),
+            TrayMachine.of(FleetPicture.load(session, today), tray).needs(),
             line,
             session.pours().ofTrayLine(line.id()));
   }

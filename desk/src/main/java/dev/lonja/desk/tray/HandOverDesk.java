@@ -13,7 +13,6 @@ import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Task;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
@@ -38,6 +37,7 @@ import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
+import dev.lonja.store.wanted.WantedRepository;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -78,8 +78,15 @@ public class HandOverDesk extends KeepersDesk {
    */
   public record Taker(String who, String pin) {}
 
-  /** The meters that are read when a tray is handed over; empty if it is not open. */
-  public Optional<List<MeterStanding>> meters(TrayId trayId) {
+  /**
+   * The meters that are read when a tray is handed over.
+   *
+   * @param needed true if a task counts by them, so that they have to be read
+   */
+  public record Meters(List<MeterStanding> all, boolean needed) {}
+
+  /** Empty for a tray that is not open. */
+  public Optional<Meters> meters(TrayId trayId) {
     return store.read(
         session ->
             session
@@ -88,8 +95,9 @@ public class HandOverDesk extends KeepersDesk {
                 .filter(Tray::isOpen)
                 .map(
                     tray -> {
-                      FleetPicture fleet = FleetPicture.load(session, clock.today());
-                      return TrayFile.meters(fleet, TrayFile.tasks(fleet, tray));
+                      TrayMachine machine =
+                          TrayMachine.of(FleetPicture.load(session, clock.today()), tray);
+                      return new Meters(machine.meters(), machine.countsByMeters());
                     }));
   }
 
@@ -175,6 +183,10 @@ public class HandOverDesk extends KeepersDesk {
           if (tray.state() == Tray.State.BACK) {
             return Outcome.refused(new TrayRefusal.IsBack());
           }
+          Optional<String> elsewhere = session.wanted().broughtBy(trayId);
+          if (elsewhere.isPresent()) {
+            return Outcome.refused(new TrayRefusal.OnAnotherTray(elsewhere.get()));
+          }
           if (tray.state() != Tray.State.HANDED_OVER || !session.trays().reopen(trayId, version)) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
@@ -185,6 +197,7 @@ public class HandOverDesk extends KeepersDesk {
   private Outcome undo(
       Session session, Sent sent, Tray tray, String reason, SecondPerson.Signature signature) {
     session.trays().unlayAll(tray.id());
+    session.wanted().strikeLeftOutOf(tray.id());
     Posting posting = posting(tray, sent, reason);
     int lineNo = 1;
     Money value = Money.zero(session.settings().currency());
@@ -238,14 +251,14 @@ public class HandOverDesk extends KeepersDesk {
     private final Sent sent;
     private final LocalDate today = clock.today();
     private final FleetPicture fleet;
-    private final List<Task> tasks;
+    private final TrayMachine machine;
 
     HandOver(Session session, Tray tray, Sent sent) {
       this.session = session;
       this.tray = tray;
       this.sent = sent;
       this.fleet = FleetPicture.load(session, today);
-      this.tasks = TrayFile.tasks(fleet, tray);
+      this.machine = TrayMachine.of(fleet, tray);
     }
 
     Outcome run(long version, String mechanic, Map<MeterId, MeterValue> shown) {
@@ -254,7 +267,7 @@ public class HandOverDesk extends KeepersDesk {
           || tray.lines().stream().noneMatch(line -> line.laid().isPositive())) {
         refusals.add(new TrayRefusal.NotAllLaid());
       }
-      List<MeterStanding> meters = TrayFile.meters(fleet, tasks);
+      List<MeterStanding> meters = machine.meters();
       meters.forEach(meter -> judge(meter, shown).ifPresent(refusals::add));
       if (!refusals.isEmpty()) {
         return new Outcome.Refused(refusals);
@@ -264,15 +277,42 @@ public class HandOverDesk extends KeepersDesk {
       }
       Outcome issued = issueLines(mechanic);
       if (issued instanceof Outcome.Done) {
-        meters.forEach(meter -> addReading(meter.file().meter().id(), shown));
+        meters.stream()
+            .map(meter -> meter.file().meter().id())
+            .filter(shown::containsKey)
+            .forEach(id -> addReading(id, shown));
+        tray.lines().forEach(this::wantWhatIsLeftOut);
       }
       return issued;
+    }
+
+    /** What goes out without a part has it wanted. */
+    private void wantWhatIsLeftOut(TrayLine line) {
+      Quantity rest = line.wanted().minus(line.laid());
+      if (line.leftOut().isEmpty() || !rest.isPositive()) {
+        return;
+      }
+      session
+          .wanted()
+          .add(
+              new WantedRepository.NewWanted(
+                  tray.unitId(),
+                  line.askedItemId(),
+                  rest,
+                  line.place(),
+                  line.destination(),
+                  Optional.empty(),
+                  new WantedRepository.Why.LeftOut(line)),
+              sent.actor(),
+              clock.now());
     }
 
     private Optional<ReadingRefusal> judge(MeterStanding meter, Map<MeterId, MeterValue> shown) {
       MeterId id = meter.file().meter().id();
       if (!shown.containsKey(id)) {
-        return Optional.of(new ReadingRefusal.UnknownMeter(id));
+        return machine.countsByMeters()
+            ? Optional.of(new ReadingRefusal.UnknownMeter(id))
+            : Optional.empty();
       }
       JudgedReading judged =
           FleetPicture.judged(session, meter).trying(reading(shown.get(id))).judged();

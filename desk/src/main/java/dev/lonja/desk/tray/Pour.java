@@ -10,7 +10,6 @@ import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayLine;
-import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
@@ -30,7 +29,7 @@ public record Pour(
     CompartmentId compartmentId, String name, ItemId itemId, FillCondition condition, Volume book) {
 
   /** What these of the tray's tasks fill: with the filter only where that is changed as well. */
-  static List<Pour> of(FleetPicture fleet, Tray tray, List<Task> tasks) {
+  static List<Pour> of(TrayMachine machine, Tray tray, List<Task> tasks) {
     if (tasks.isEmpty()) {
       return List.of();
     }
@@ -41,7 +40,7 @@ public record Pour(
       }
     }
     List<Pour> pours = new ArrayList<>();
-    for (TakeLine line : ServiceTake.of(fleet.needs(tray.unitId()), tasks).lines()) {
+    for (TakeLine line : ServiceTake.of(machine.needs(), tasks).lines()) {
       if (line.reason() instanceof TakeLine.Reason.Fill fill) {
         pours.add(
             new Pour(

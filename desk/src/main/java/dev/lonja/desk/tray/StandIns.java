@@ -24,7 +24,7 @@ final class StandIns {
   /** Whatever somebody has said may stand in for what a line of parts asks for. */
   static Alternatives of(Session session, LocalDate today, Tray tray, TrayLine line) {
     Item asked = session.items().byId(line.askedItemId()).orElseThrow();
-    UnitNeeds needs = FleetPicture.load(session, today).needs(tray.unitId());
+    UnitNeeds needs = TrayMachine.of(FleetPicture.load(session, today), tray).needs();
     return Alternatives.of(
         session, today, asked.partId(), PlaceDemands.of(session, needs, line.positionId()));
   }

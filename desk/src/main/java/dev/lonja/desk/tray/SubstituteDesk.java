@@ -143,10 +143,11 @@ public class SubstituteDesk extends KeepersDesk {
   private void settleBoxes(Session session, TrayId trayId, TrayLine before) {
     Tray tray = session.trays().byId(trayId).orElseThrow();
     FleetPicture fleet = FleetPicture.load(session, clock.today());
-    UnitNeeds needs = fleet.needs(tray.unitId());
+    TrayMachine machine = TrayMachine.of(fleet, tray);
+    UnitNeeds needs = machine.needs();
     Boxes boxes = needs.boxes();
     TrayLine now = line(tray, before.id()).orElseThrow();
-    List<Task> tasks = TrayFile.tasks(fleet, tray);
+    List<Task> tasks = machine.tasks();
     List<TakeLine> takes =
         tasks.isEmpty() ? List.of() : ServiceTake.withoutBoxes(needs, tasks).lines();
     for (BoxSettlement.Change change :

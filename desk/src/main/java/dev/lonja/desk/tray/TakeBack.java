@@ -1,5 +1,6 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
@@ -30,8 +31,7 @@ final class TakeBack {
   private final Tray tray;
   private final LocalDate today;
   private final FleetPicture fleet;
-  private final List<Task> tasks;
-  private final List<MeterStanding> meters;
+  private final TrayMachine machine;
 
   TakeBack(Session session, StoreClock clock, Sent sent, Tray tray) {
     this.session = session;
@@ -40,8 +40,7 @@ final class TakeBack {
     this.tray = tray;
     this.today = clock.today();
     this.fleet = FleetPicture.load(session, today);
-    this.tasks = TrayFile.tasks(fleet, tray);
-    this.meters = TrayFile.meters(fleet, tasks);
+    this.machine = TrayMachine.of(fleet, tray);
   }
 
   Outcome run(long version, TakeBackDesk.Notes notes) {
@@ -50,36 +49,63 @@ final class TakeBack {
     if (notes.day().isBefore(handedOver) || notes.day().isAfter(today)) {
       refusals.add(new TrayRefusal.OutsideJob(notes.day(), handedOver, today));
     } else {
-      meters.forEach(meter -> refusals.addAll(judge(meter, notes)));
+      machine.meters().forEach(meter -> refusals.addAll(judge(meter, notes)));
     }
-    tasks.forEach(task -> judge(task, notes).ifPresent(refusals::add));
-    List<Task> done = tasks.stream().filter(task -> isDone(task, notes)).toList();
-    List<Pour> pours = Pour.of(fleet, tray, done);
+    machine.tasks().forEach(task -> judge(task, notes).ifPresent(refusals::add));
+    List<Task> done = machine.tasks().stream().filter(task -> isDone(task, notes)).toList();
+    List<Pour> pours = Pour.of(machine, tray, done);
     notes.litres().keySet().stream()
         .filter(id -> pours.stream().noneMatch(pour -> pour.compartmentId().equals(id)))
         .map(TrayRefusal.PouredWithoutWork::new)
         .forEach(refusals::add);
+    if (tray.unit().isEmpty() && !notes.found().isEmpty()) {
+      refusals.add(new TrayRefusal.NoMachine());
+    }
     if (!refusals.isEmpty()) {
       return new Outcome.Refused(refusals);
     }
     if (!session.trays().takeBack(tray.id(), version, notes.day())) {
       return Outcome.refused(new TrayRefusal.Changed());
     }
-    meters.forEach(meter -> addReading(meter, notes));
-    tasks.forEach(task -> note(task, notes));
+    machine.meters().forEach(meter -> addReading(meter, notes));
+    machine.tasks().forEach(task -> note(task, notes));
     for (Pour pour : pours) {
       Optional.ofNullable(notes.litres().get(pour.compartmentId()))
           .map(litres -> pour.filled(litres, notes.day(), sent))
           .ifPresent(
               fill ->
-                  session
-                      .records()
-                      .addFill(tray.unitId(), fill, Optional.of(tray.id()), "", clock.now()));
+                  session.records().addFill(unit(), fill, Optional.of(tray.id()), "", clock.now()));
     }
     new Confirmations(session, tray, clock)
         .of(notes)
         .forEach(made -> session.statements().add(made, sent.actor(), clock.now()));
+    notes
+        .found()
+        .forEach(
+            words ->
+                session
+                    .findings()
+                    .add(
+                        unit(),
+                        words,
+                        notes.day(),
+                        Optional.of(tray.id()),
+                        sent.actor(),
+                        clock.now()));
+    drop(notes);
     return Outcome.done();
+  }
+
+  /** What was dropped is one of the parts that this tray went out without. */
+  private void drop(TakeBackDesk.Notes notes) {
+    session.wanted().openLeftOutOf(tray.id()).stream()
+        .filter(part -> notes.dropped().containsKey(part.id()))
+        .forEach(part -> session.wanted().drop(part.id(), notes.dropped().get(part.id())));
+  }
+
+  /** A machine's part of it: only a tray with a machine has tasks, pours and findings. */
+  private UnitId unit() {
+    return tray.unitId().orElseThrow();
   }
 
   private static boolean isDone(Task task, TakeBackDesk.Notes notes) {
@@ -107,7 +133,7 @@ final class TakeBack {
     MeterId id = meter.file().meter().id();
     MeterValue value = notes.meters().get(id);
     if (value == null) {
-      return List.of(new ReadingRefusal.UnknownMeter(id));
+      return machine.countsByMeters() ? List.of(new ReadingRefusal.UnknownMeter(id)) : List.of();
     }
     return isOnFile(meter, notes)
         ? List.of()
@@ -133,8 +159,8 @@ final class TakeBack {
   }
 
   private void addReading(MeterStanding meter, TakeBackDesk.Notes notes) {
-    if (!isOnFile(meter, notes)) {
-      MeterId id = meter.file().meter().id();
+    MeterId id = meter.file().meter().id();
+    if (notes.meters().containsKey(id) && !isOnFile(meter, notes)) {
       session
           .readings()
           .add(
@@ -157,7 +183,7 @@ final class TakeBack {
         session
             .services()
             .addDone(
-                tray.unitId(),
+                unit(),
                 task.id(),
                 notes.day(),
                 task.meterId().map(id -> fleet.meters().get(id).life(notes.meters().get(id))),
@@ -171,6 +197,6 @@ final class TakeBack {
   }
 
   private void askAgain(TaskId task, LocalDate day, String why) {
-    session.records().move(tray.unitId(), task, Optional.of(day), why, sent.actor(), clock.now());
+    session.records().move(unit(), task, Optional.of(day), why, sent.actor(), clock.now());
   }
 }

@@ -12,6 +12,8 @@ import dev.lonja.core.tray.OpenWork;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.wanted.WantedPart;
+import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -56,12 +58,16 @@ public class TakeBackDesk {
    *
    * @param handedOverOn the day it is taken to have been done, unless somebody says another
    * @param pours what the work fills if all of it was done
+   * @param hasMachine true unless it was for the workshop itself, where nothing can be found wrong
+   * @param leftOut what the tray went out without, and is wanted since
    */
   public record Asked(
       LocalDate handedOverOn,
       List<Read> meters,
       List<Work> works,
       List<Pour> pours,
+      boolean hasMachine,
+      List<LeftOut> leftOut,
       List<Substituted> substituted) {}
 
   /**
@@ -84,6 +90,9 @@ public class TakeBackDesk {
     }
   }
 
+  /** A part that the tray went out without. */
+  public record LeftOut(WantedPart part, Item item) {}
+
   /** A line on which something else was laid than asked for. */
   public record Substituted(TrayLine line, Item laid, Item asked) {}
 
@@ -96,6 +105,8 @@ public class TakeBackDesk {
    * @param litres by compartment, what was poured; what is absent says nothing
    * @param fitted lines whose substitute fitted
    * @param wrong lines whose substitute did not fit, and why
+   * @param found what was found wrong with the machine, one finding each
+   * @param dropped what the tray went out without and nobody wants any more, and why
    */
   public record Notes(
       LocalDate day,
@@ -103,7 +114,9 @@ public class TakeBackDesk {
       Map<TaskId, TaskOutcome> outcomes,
       Map<CompartmentId, Volume> litres,
       Set<Long> fitted,
-      Map<Long, String> wrong) {}
+      Map<Long, String> wrong,
+      List<String> found,
+      Map<WantedPartId, String> dropped) {}
 
   /** Empty for a tray that is not out. */
   public Optional<Asked> asked(TrayId trayId) {
@@ -116,13 +129,15 @@ public class TakeBackDesk {
 
   private Asked asked(Session session, Tray tray) {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
-    List<Task> tasks = TrayFile.tasks(fleet, tray);
+    TrayMachine machine = TrayMachine.of(fleet, tray);
     Set<TaskId> open = OpenWork.of(tray.lines());
     return new Asked(
         tray.handedOverOn().orElseThrow(),
-        TrayFile.meters(fleet, tasks).stream().map(meter -> read(session, tray, meter)).toList(),
-        tasks.stream().map(task -> new Work(task, open.contains(task.id()))).toList(),
-        Pour.of(fleet, tray, tasks),
+        machine.meters().stream().map(meter -> read(session, tray, meter)).toList(),
+        machine.tasks().stream().map(task -> new Work(task, open.contains(task.id()))).toList(),
+        Pour.of(machine, tray, machine.tasks()),
+        tray.unit().isPresent(),
+        leftOut(session, tray),
         Confirmations.substituted(tray).stream()
             .map(
                 line ->
@@ -131,6 +146,12 @@ public class TakeBackDesk {
                         session.items().byId(line.itemId()).orElseThrow(),
                         session.items().byId(line.askedItemId()).orElseThrow()))
             .toList());
+  }
+
+  private static List<LeftOut> leftOut(Session session, Tray tray) {
+    return session.wanted().openLeftOutOf(tray.id()).stream()
+        .map(part -> new LeftOut(part, session.items().byId(part.itemId()).orElseThrow()))
+        .toList();
   }
 
   private static Read read(Session session, Tray tray, MeterStanding meter) {
@@ -157,8 +178,9 @@ public class TakeBackDesk {
   }
 
   /**
-   * Undoes a taking back: its records, its pours and the days asked for again are withdrawn, and
-   * the tray is out again. What was said of meters and substitutes stays.
+   * Undoes a taking back: its records, its pours, the days asked for again and the findings of
+   * which nobody has said anything since are withdrawn, and the tray is out again. What was said of
+   * meters, substitutes and wanted parts stays.
    */
   @Allowed.ToKeepStore
   public Outcome undo(Sent sent, TrayId trayId, long version, String reason) {
@@ -179,6 +201,7 @@ public class TakeBackDesk {
     }
     session.services().withdrawOfTray(tray.id(), reason, sent.actor(), clock.now());
     session.records().withdrawFillsOf(tray.id(), reason, sent.actor(), clock.now());
+    session.findings().strikeOpenOf(tray.id());
     Map<TaskId, LocalDate> again = new HashMap<>();
     for (Tray.Served served : tray.tasks()) {
       served
@@ -194,7 +217,12 @@ public class TakeBackDesk {
                 session
                     .records()
                     .move(
-                        tray.unitId(), task, Optional.empty(), reason, sent.actor(), clock.now()));
+                        tray.unitId().orElseThrow(),
+                        task,
+                        Optional.empty(),
+                        reason,
+                        sent.actor(),
+                        clock.now()));
     session
         .audit()
         .add(

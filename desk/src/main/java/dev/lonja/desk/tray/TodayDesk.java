@@ -10,6 +10,8 @@ import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.core.wanted.Finding;
+import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.Substitute;
@@ -49,13 +51,17 @@ public class TodayDesk {
    * The rack, and the list beside it.
    *
    * @param longOut trays that were handed over more than three days ago and are not back
+   * @param findings of which nobody has said what becomes of them
+   * @param wanted parts on no tray that are needed by the last day of the rack
    */
   public record Week(
       List<Shelf> shelves,
       List<ShortLine> shortLines,
       List<Late> late,
       List<MeterStanding> silent,
-      List<Tray> longOut) {
+      List<Tray> longOut,
+      List<Finding> findings,
+      List<WantedNow> wanted) {
 
     public Stream<TraysDesk.OnRack> trays() {
       return shelves.stream().flatMap(shelf -> shelf.trays().stream());
@@ -84,6 +90,19 @@ public class TodayDesk {
       LocalDate wanted,
       Optional<Substitute> instead) {}
 
+  /**
+   * A wanted part.
+   *
+   * @param free what is usable and on no tray
+   */
+  public record WantedNow(WantedPart part, Item item, Quantity free) {
+
+    /** True if it lies here and only has to be put on a tray. */
+    public boolean isHere() {
+      return free.compareTo(part.quantity()) >= 0;
+    }
+  }
+
   /** A unit with tasks that are overdue. */
   public record Late(Unit unit, List<Due> dues) {}
 
@@ -98,6 +117,7 @@ public class TodayDesk {
     private final LocalDate today;
     private final FleetPicture fleet;
     private final List<LocalDate> days;
+    private final Map<ItemId, Quantity> free;
     private final List<TraysDesk.OnRack> trays = new ArrayList<>();
     private final List<UnitPlan> notStarted;
 
@@ -107,7 +127,7 @@ public class TodayDesk {
       this.fleet = FleetPicture.load(session, today);
       this.days = workingDays(today);
       LocalDate last = days.get(days.size() - 1);
-      Map<ItemId, Quantity> free = session.ledger().free(today);
+      this.free = session.ledger().free(today);
       List<Tray> open = session.trays().open();
       for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
@@ -131,7 +151,24 @@ public class TodayDesk {
           trays.stream().flatMap(onRack -> shortLines(onRack).stream()).toList(),
           fleet.units().stream().flatMap(unit -> late(unit).stream()).toList(),
           fleet.meters().values().stream().filter(meter -> meter.isStale(today)).toList(),
-          session.trays().out().stream().filter(this::isLongOut).toList());
+          session.trays().out().stream().filter(this::isLongOut).toList(),
+          session.findings().standing().stream()
+              .filter(finding -> finding.state() == Finding.State.OPEN)
+              .toList(),
+          wanted());
+    }
+
+    private List<WantedNow> wanted() {
+      LocalDate last = days.get(days.size() - 1);
+      return session.wanted().open().stream()
+          .filter(part -> !part.demandedOn(today).isAfter(last))
+          .map(
+              part ->
+                  new WantedNow(
+                      part,
+                      session.items().byId(part.itemId()).orElseThrow(),
+                      free.getOrDefault(part.itemId(), Quantity.zero(part.quantity().measure()))))
+          .toList();
     }
 
     private boolean isLongOut(Tray tray) {
@@ -175,7 +212,11 @@ public class TodayDesk {
                       items.get(step.line().itemId()),
                       shelfFor(tray.plannedOn()),
                       Substitute.of(
-                          session, today, fleet.needs(tray.unitId()), step.line(), step.lacking())))
+                          session,
+                          today,
+                          TrayMachine.of(fleet, tray).needs(),
+                          step.line(),
+                          step.lacking())))
           .toList();
     }
 

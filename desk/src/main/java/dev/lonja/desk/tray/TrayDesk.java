@@ -1,23 +1,17 @@
 package dev.lonja.desk.tray;
 
-import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
-import dev.lonja.core.fluid.Spec;
-import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.wanted.WantedPart;
+import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.fleet.FleetPicture;
-import dev.lonja.desk.fluid.FluidBook;
-import dev.lonja.desk.fluid.FluidObjection;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -26,16 +20,12 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
-import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.BiFunction;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
-/** Starts trays and lays them, line by line. What is laid is held, not yet issued. */
+/** Lays trays, line by line. What is laid is held, not yet issued. */
 @Service
 @Allowed.ToKeepStore
 public class TrayDesk extends KeepersDesk {
@@ -46,47 +36,6 @@ public class TrayDesk extends KeepersDesk {
   public TrayDesk(OnceOnly once, StoreClock clock) {
     this.once = once;
     this.clock = clock;
-  }
-
-  /**
-   * Starts the tray of the occurrence that is planned for a unit on a day; answers its id, or that
-   * of the one that stands for it already.
-   */
-  @Allowed.ToKeepStore
-  public Outcome start(Sent sent, String unitCode, LocalDate day) {
-    return once.run(sent, session -> start(session, unitCode, day));
-  }
-
-  private Outcome start(Session session, String unitCode, LocalDate day) {
-    FleetPicture fleet = FleetPicture.load(session, clock.today());
-    if (day.isAfter(fleet.horizon())) {
-      // nobody lays a tray that far ahead, and to plan to there would hold the store for long
-      return Outcome.refused(new TrayRefusal.NothingPlanned(unitCode, day));
-    }
-    Optional<UnitPlan> plan =
-        fleet.units().stream()
-            .filter(unit -> unit.code().equals(unitCode))
-            .findFirst()
-            .map(unit -> fleet.planOf(unit, day));
-    // what no tray stands for yet comes first
-    Optional<Occurrence> occurrence =
-        plan.flatMap(
-            unit ->
-                unit.occurrences().stream()
-                    .filter(o -> o.date().equals(day))
-                    .min(Comparator.comparing(o -> o.inHand().isPresent())));
-    if (occurrence.isEmpty()) {
-      return Outcome.refused(new TrayRefusal.NothingPlanned(unitCode, day));
-    }
-    Set<TaskId> tasks =
-        occurrence.get().tasks().stream().map(task -> task.task().id()).collect(Collectors.toSet());
-    return Outcome.done(
-        session.trays().standing().stream()
-            .filter(tray -> tray.unitId().equals(plan.get().unitId()))
-            .filter(tray -> tray.taskIds().stream().anyMatch(tasks::contains))
-            .findFirst()
-            .map(Tray::id)
-            .orElseGet(() -> TrayMaker.start(session, plan.get(), occurrence.get())));
   }
 
   /** Lays what is missing on a line. */
@@ -188,13 +137,14 @@ public class TrayDesk extends KeepersDesk {
    * Puts an item on the tray that the service itself does not ask for.
    *
    * @param amount in the item's measure
+   * @param why what it is for, where that has to be said; empty if nobody did
    */
   @Allowed.ToKeepStore
-  public Outcome putOn(Sent sent, TrayId trayId, ItemId itemId, BigDecimal amount) {
-    return onTray(sent, trayId, (session, tray) -> putOn(session, tray, itemId, amount));
+  public Outcome putOn(Sent sent, TrayId trayId, ItemId itemId, BigDecimal amount, String why) {
+    return onTray(sent, trayId, (session, tray) -> putOn(session, tray, itemId, amount, why));
   }
 
-  private Outcome putOn(Session session, Tray tray, ItemId itemId, BigDecimal amount) {
+  private Outcome putOn(Session session, Tray tray, ItemId itemId, BigDecimal amount, String why) {
     Optional<Item> item = session.items().byId(itemId);
     if (item.isEmpty()) {
       return Outcome.refused(new TrayRefusal.UnknownItem());
@@ -203,32 +153,39 @@ public class TrayDesk extends KeepersDesk {
     if (!wanted.isPositive() || !wanted.isCountable()) {
       return Outcome.refused(new TrayRefusal.BadQuantity(wanted));
     }
-    Optional<FluidObjection> objection = objectionByHand(session, tray, item.get());
+    Optional<TrayRefusal> objection = ByHand.on(session, clock.today(), tray, item.get(), why);
     if (objection.isPresent()) {
-      return Outcome.refused(
-          new TrayRefusal.NowhereWithoutSignature(tray.unitCode(), objection.get()));
+      return Outcome.refused(objection.get());
     }
     session
         .trays()
-        .addLine(tray.id(), itemId, "extra", new LineReason.ByHand(), wanted, Destination.NONE);
+        .addLine(
+            tray.id(),
+            itemId,
+            ByHand.place(item.get()),
+            new LineReason.ByHand(why),
+            wanted,
+            Destination.NONE);
     return Outcome.done();
   }
 
-  /** A fluid that no compartment of its kind takes without a word is not put on by hand. */
-  private Optional<FluidObjection> objectionByHand(Session session, Tray tray, Item item) {
-    List<Spec> places =
-        FleetPicture.load(session, clock.today()).needs(tray.unitId()).compartments().stream()
-            .map(Compartment::spec)
-            .filter(spec -> item.product().filter(p -> p.kind() == spec.kind()).isPresent())
-            .toList();
-    FluidBook book = FluidBook.load(session, clock.today());
-    boolean allowed =
-        places.stream()
-            .anyMatch(
-                spec -> book.verdict(spec, item.product().orElseThrow().id()).overall().isFree());
-    return places.isEmpty() || allowed
-        ? Optional.empty()
-        : Optional.of(FluidObjection.of(book, places.get(0), item));
+  /** Puts a wanted part of the tray's machine, or of the workshop's own, on the tray. */
+  @Allowed.ToKeepStore
+  public Outcome putOnWanted(Sent sent, TrayId trayId, WantedPartId wantedId) {
+    return onTray(
+        sent,
+        trayId,
+        (session, tray) ->
+            session
+                .wanted()
+                .open(wantedId)
+                .filter(part -> part.unit().map(WantedPart.ForUnit::id).equals(tray.unitId()))
+                .map(
+                    part -> {
+                      WantedLines.putOn(session, tray, part);
+                      return Outcome.done();
+                    })
+                .orElseGet(() -> Outcome.refused(new TrayRefusal.NotWantedHere())));
   }
 
   /** Puts a whole tray back on the shelves. */
@@ -249,7 +206,7 @@ public class TrayDesk extends KeepersDesk {
       return Outcome.done();
     }
     Optional<FluidLine> unsigned =
-        FluidLine.of(session, tray.unitId(), line, clock.today()).filter(FluidLine::lacksSignature);
+        FluidLine.of(session, tray, line, clock.today()).filter(FluidLine::lacksSignature);
     if (unsigned.isPresent()) {
       return Outcome.refused(new TrayRefusal.LacksSignature(unsigned.get()));
     }

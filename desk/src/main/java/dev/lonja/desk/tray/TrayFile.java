@@ -1,5 +1,6 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PastMovement;
@@ -9,13 +10,14 @@ import dev.lonja.core.service.ServiceTake;
 import dev.lonja.core.service.Take;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.JobFacts;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.core.wanted.Finding;
+import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.crossref.Substitute;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;
@@ -41,8 +43,9 @@ import java.util.stream.Stream;
  * @param hazards of the fluids on it, each once
  * @param meters that its tasks count by
  * @param gaps what an open tray's job would take and the machine's data do not say
- * @param variant of the machine, where they can be filled in
+ * @param unit the machine, while it is in service
  * @param came what became of its tasks, once the job is back
+ * @param beside what else is open of its machine
  */
 public record TrayFile(
     TraysDesk.OnRack onRack,
@@ -52,8 +55,22 @@ public record TrayFile(
     List<Hazards.Text> hazards,
     List<MeterStanding> meters,
     List<Take.Gap> gaps,
-    Optional<Long> variant,
-    List<Came> came) {
+    Optional<Unit> unit,
+    List<Came> came,
+    Beside beside) {
+
+  /**
+   * What else is open of the machine, or of the workshop itself.
+   *
+   * @param findings that are not closed
+   * @param wanted on no tray; none once the tray is out
+   * @param brought by line that brings a wanted part, why that is wanted
+   */
+  public record Beside(
+      List<Finding> findings, List<Wanted> wanted, Map<Long, WantedPart.Cause> brought) {}
+
+  /** A part that is wanted and on no tray. */
+  public record Wanted(WantedPart part, Item item) {}
 
   /** A task of a job that is back. */
   public record Came(String task, TaskOutcome outcome) {}
@@ -89,22 +106,38 @@ public record TrayFile(
   static TrayFile of(Session session, LocalDate today, TraysDesk.OnRack onRack) {
     Tray tray = onRack.tray();
     FleetPicture fleet = FleetPicture.load(session, today);
-    UnitNeeds needs = fleet.needs(tray.unitId());
+    TrayMachine machine = TrayMachine.of(fleet, tray);
+    UnitNeeds needs = machine.needs();
     Map<ItemId, Item> items = items(session, tray);
-    List<Task> tasks = tasks(fleet, tray);
+    List<Task> tasks = machine.tasks();
     return new TrayFile(
         onRack,
         items,
         lines(session, today, onRack, needs),
         new JobFacts(needs, tasks),
         hazards(session, tray, items),
-        meters(fleet, tasks),
+        machine.meters(),
         tray.isOpen() ? gaps(needs, tasks) : List.of(),
-        fleet.units().stream()
-            .filter(unit -> unit.id().equals(tray.unitId()))
-            .map(unit -> unit.variant().id())
-            .findFirst(),
-        came(session, tray, tasks));
+        fleet.units().stream().filter(unit -> tray.isFor(unit.id())).findFirst(),
+        came(session, tray, tasks),
+        beside(session, tray));
+  }
+
+  private static Beside beside(Session session, Tray tray) {
+    List<WantedPart> wanted =
+        tray.isOpen()
+            ? session.wanted().open().stream()
+                .filter(part -> part.unit().map(WantedPart.ForUnit::id).equals(tray.unitId()))
+                .toList()
+            : List.of();
+    return new Beside(
+        tray.unitId()
+            .map(unit -> session.findings().ofUnit(unit).stream().filter(Finding::stands).toList())
+            .orElse(List.of()),
+        wanted.stream()
+            .map(part -> new Wanted(part, session.items().byId(part.itemId()).orElseThrow()))
+            .toList(),
+        session.wanted().broughtOn(tray.id()));
   }
 
   /** What would be a line if it were known; how much oil a filter holds is no line. */
@@ -154,23 +187,6 @@ public record TrayFile(
     return line.reason() instanceof LineReason.NotInBox box
         ? Stream.of(box.original())
         : Stream.empty();
-  }
-
-  /** The tasks of a tray as they stand on the unit. */
-  static List<Task> tasks(FleetPicture fleet, Tray tray) {
-    return fleet.tasks(tray.unitId()).stream()
-        .map(TaskStanding::task)
-        .filter(task -> tray.taskIds().contains(task.id()))
-        .toList();
-  }
-
-  /** The meters that tasks count by, each once. */
-  static List<MeterStanding> meters(FleetPicture fleet, List<Task> tasks) {
-    return tasks.stream()
-        .flatMap(task -> task.meterId().stream())
-        .distinct()
-        .map(id -> fleet.meters().get(id))
-        .toList();
   }
 
   private static List<Line> lines(

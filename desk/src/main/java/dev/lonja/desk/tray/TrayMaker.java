@@ -39,6 +39,7 @@ public final class TrayMaker {
               line.destination(),
               Optional.of(line.taskId()));
     }
+    WantedLines.putOn(session, trayId);
     return trayId;
   }
 }

@@ -7,10 +7,12 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.fluid.FluidObjection;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /** Why nothing was done to a tray. */
 public sealed interface TrayRefusal extends Refusal {
@@ -41,6 +43,34 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** Somebody said that it may stand in at a place, and it does not fit there. */
   record DoesNotFitThere(String place, Candidate candidate) implements TrayRefusal {}
+
+  /**
+   * It is not known to fit, so somebody has to say what it is for.
+   *
+   * @param places of the machine that take such parts
+   * @param candidate the verdict at the first of them of which anybody has said anything
+   */
+  record SayWhatFor(String unit, Item item, List<String> places, Optional<Candidate> candidate)
+      implements TrayRefusal {}
+
+  /** A filter that fits at none of the machine's places for such filters. */
+  record FitsNowhere(String unit, Item item, List<String> places, Optional<Candidate> candidate)
+      implements TrayRefusal {}
+
+  /** A tray for a service is started from what is planned. */
+  record NotByHand() implements TrayRefusal {}
+
+  /** No such unit is in service. */
+  record UnknownUnit(String code) implements TrayRefusal {}
+
+  /** What the workshop itself uses is for no unit, and all else is for one. */
+  record UnitAgainstPurpose(TrayPurpose purpose) implements TrayRefusal {}
+
+  /** It is for a day that is past, or too far ahead. */
+  record OutsidePlan(LocalDate day, LocalDate first, LocalDate last) implements TrayRefusal {}
+
+  /** The wanted part is for another machine, on a tray already or dropped. */
+  record NotWantedHere() implements TrayRefusal {}
 
   /** The item is laid in full already. */
   record LaidInFull(Item item) implements TrayRefusal {}
@@ -80,6 +110,12 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** The tray is back; that is undone first. */
   record IsBack() implements TrayRefusal {}
+
+  /** What it went out without lies on another tray by now. */
+  record OnAnotherTray(String number) implements TrayRefusal {}
+
+  /** Something was found wrong, and there is no machine. */
+  record NoMachine() implements TrayRefusal {}
 
   /** The tray is not back. */
   record NotBack() implements TrayRefusal {}

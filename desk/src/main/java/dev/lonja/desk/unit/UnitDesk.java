@@ -193,7 +193,7 @@ public class UnitDesk extends KeepersDesk {
   private List<UnitRefusal> outlasting(Session session, Unit unit, LocalDate day) {
     boolean leavesNow = !day.isAfter(clock.today());
     return session.trays().standing().stream()
-        .filter(tray -> tray.unitId().equals(unit.id()))
+        .filter(tray -> tray.isFor(unit.id()))
         .filter(tray -> leavesNow || !tray.plannedOn().isBefore(day))
         .<UnitRefusal>map(tray -> new UnitRefusal.TrayOpen(tray.number()))
         .toList();

@@ -16,6 +16,7 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ClassRepository;
@@ -67,12 +68,16 @@ public record UnitRecord(
    * @param makers its tasks as the maker has them
    * @param moves by task, the day on which a person put it
    * @param trays that are open for it
+   * @param findings that are not closed
+   * @param wanted how many parts are wanted for it and on no tray
    */
   public record Work(
       List<Due> dues,
       List<Task> makers,
       Map<TaskId, RecordRepository.Move> moves,
-      List<Tray> trays) {}
+      List<Tray> trays,
+      List<Finding> findings,
+      int wanted) {}
 
   static UnitRecord of(Session session, Unit unit, LocalDate today) {
     FleetPicture fleet = FleetPicture.load(session, today);
@@ -101,9 +106,9 @@ public record UnitRecord(
             dues(fleet, unit, planned),
             fleet.makers(unit.id()),
             session.records().moves(only).getOrDefault(unit.id(), Map.of()),
-            session.trays().standing().stream()
-                .filter(tray -> tray.unitId().equals(unit.id()))
-                .toList()),
+            session.trays().standing().stream().filter(tray -> tray.isFor(unit.id())).toList(),
+            session.findings().ofUnit(unit.id()).stream().filter(Finding::stands).toList(),
+            session.wanted().openOf(unit.id()).size()),
         fleet.metersOf(unit).stream().map(m -> FleetPicture.judged(session, m)).toList(),
         signOffs,
         items(session, planned.needs(), file, signOffs));

@@ -51,6 +51,8 @@ class TakeBackDeskTest {
             Map.of(OIL, new TaskOutcome.Done(Optional.empty())),
             Map.of(),
             Set.of(),
+            Map.of(),
+            List.of(),
             Map.of()));
   }
 

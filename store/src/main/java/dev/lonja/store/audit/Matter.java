@@ -16,6 +16,8 @@ public enum Matter {
   STUDY,
   TRAY,
   TOP_UP,
+  FINDING,
+  WANTED_PART,
   PERSON,
   BACKUP,
   EXCHANGE,

@@ -1,6 +1,7 @@
 package dev.lonja.store.exchange;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
+import dev.lonja.store.verification.Verification;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;

@@ -161,6 +161,9 @@ final class ExchangeCheck {
     Map<List<String>, Long> first = new HashMap<>();
     for (CheckedRow row : found) {
       List<String> cells = columns.stream().map(row.cells()::get).toList();
+      if (cells.stream().allMatch(String::isEmpty)) {
+        continue;
+      }
       Long before = first.putIfAbsent(cells.stream().map(compared).toList(), row.line());
       if (before != null) {
         problems.add(

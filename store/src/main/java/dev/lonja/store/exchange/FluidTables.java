@@ -246,6 +246,7 @@ final class FluidTables {
         .with(of("note", TOP_UP.NOTE, text(Lengths.REASON), "in words").orEmptyText())
         .with(of("actor", TOP_UP.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", TOP_UP.RECORDED_AT, instant(), "when"))
+        .unique("withdraws")
         .build();
   }
 

@@ -48,6 +48,7 @@ final class RecordTables {
         .with(of("reason", TASK_RECORD.REASON, text(Lengths.REASON), "why").orEmptyText())
         .with(of("actor", TASK_RECORD.ACTOR, text(Lengths.NAME), "who recorded it"))
         .with(of("recorded_at", TASK_RECORD.RECORDED_AT, instant(), "when"))
+        .unique("withdraws")
         .build();
   }
 
@@ -77,6 +78,7 @@ final class RecordTables {
         .with(of("note", FILL.NOTE, text(Lengths.REASON), "in words").orEmptyText())
         .with(of("actor", FILL.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", FILL.RECORDED_AT, instant(), "when"))
+        .unique("withdraws")
         .build();
   }
 

@@ -6,32 +6,39 @@ import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
 import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.schema.Tables.FINDING;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
+import static dev.lonja.store.schema.Tables.WANTED_PART;
 
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
+import dev.lonja.core.tray.TrayPurpose;
+import dev.lonja.core.wanted.Finding;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
+import java.util.stream.Stream;
 
-/** What is laid out for an occurrence. */
+/** What is laid out for jobs, what they found, and what is wanted by itself. */
 final class TrayTables {
 
   private static final List<String> REASONS =
-      List.of("FILL", "PART", "NEW_SEAL", "ON_INSPECTION", "KIT", "NOT_IN_BOX", "BY_HAND");
+      List.of(
+          "FILL", "PART", "NEW_SEAL", "ON_INSPECTION", "KIT", "NOT_IN_BOX", "WANTED", "BY_HAND");
 
   /** Reasons whose position may have a note. */
-  private static final List<String> NOTED = List.of("part", "new_seal", "on_inspection");
+  private static final List<String> NOTED = List.of("part", "new_seal", "on_inspection", "by_hand");
 
   static final List<ExchangeTable> ALL =
-      List.of(trays(), trayTasks(), FluidTables.signOffs(), trayLines());
+      List.of(trays(), trayTasks(), FluidTables.signOffs(), trayLines(), findings(), wantedParts());
 
   private TrayTables() {}
 
@@ -39,7 +46,8 @@ final class TrayTables {
     return ExchangeTable.named("trays", TRAY)
         .with(number("id", TRAY.ID, "number of the row"))
         .with(of("number", TRAY.NUMBER, text(Lengths.CODE), "number on the tray's label"))
-        .with(reference("unit_id", TRAY.UNIT_ID, "units", "the unit it is for"))
+        .with(reference("unit_id", TRAY.UNIT_ID, "units", "the unit it is for").optional())
+        .with(of("purpose", TRAY.PURPOSE, words(TrayPurpose.values()), "what it is laid for"))
         .with(of("title", TRAY.TITLE, text(Lengths.REASON), "the services"))
         .with(of("planned_on", TRAY.PLANNED_ON, date(), "the day it is for"))
         .with(of("state", TRAY.STATE, words(Tray.State.values()), "where it stands"))
@@ -51,6 +59,11 @@ final class TrayTables {
         .filledExactlyFor("mechanic", "state", "handed_over", "back")
         .filledExactlyFor("handed_over_on", "state", "handed_over", "back")
         .filledExactlyFor("back_on", "state", "back")
+        .rule(
+            new RowRule(
+                "unit_id",
+                "filled unless purpose is supplies",
+                row -> row.get("unit_id").isEmpty() == row.get("purpose").equals("supplies")))
         .rule(
             new RowRule(
                 "back_on",
@@ -152,13 +165,97 @@ final class TrayTables {
         .rule(
             new RowRule(
                 "note",
-                "filled only where reason is part, new_seal or on_inspection",
+                "filled only where reason is part, new_seal, on_inspection or by_hand",
                 row -> row.get("note").isEmpty() || NOTED.contains(row.get("reason"))))
         .rule(
             new RowRule(
                 "instead_why",
                 "filled only where instead_of_id is",
                 row -> row.get("instead_why").isEmpty() || !row.get("instead_of_id").isEmpty()))
+        .build();
+  }
+
+  private static ExchangeTable findings() {
+    return ExchangeTable.named("findings", FINDING)
+        .with(number("id", FINDING.ID, "number of the row"))
+        .with(reference("unit_id", FINDING.UNIT_ID, "units", "the unit"))
+        .with(of("words", FINDING.WORDS, text(Lengths.REASON), "what was found"))
+        .with(of("found_on", FINDING.FOUND_ON, date(), "when"))
+        .with(reference("tray_id", FINDING.TRAY_ID, "trays", "the job that found it").optional())
+        .with(of("state", FINDING.STATE, words(Finding.State.values()), "what became of it"))
+        .with(
+            of("why", FINDING.WHY, text(Lengths.REASON), "what is watched, or why it is closed")
+                .orEmptyText())
+        .with(of("actor", FINDING.ACTOR, text(Lengths.NAME), "who noted it"))
+        .with(of("recorded_at", FINDING.RECORDED_AT, instant(), "when that was"))
+        .filledExactlyFor("why", "state", "watched", "closed")
+        .build();
+  }
+
+  private static ExchangeTable wantedParts() {
+    return ExchangeTable.named("wanted_parts", WANTED_PART)
+        .with(number("id", WANTED_PART.ID, "number of the row"))
+        .with(reference("unit_id", WANTED_PART.UNIT_ID, "units", "the unit it is for").optional())
+        .with(reference("item_id", WANTED_PART.ITEM_ID, "items", "what is wanted"))
+        .with(
+            of(
+                "quantity_pc_or_l",
+                WANTED_PART.QUANTITY_MICRO,
+                scaled(6, 1, QUANTITY_MICRO),
+                "how much"))
+        .with(of("place", WANTED_PART.PLACE, text(Lengths.NAME), "where it goes").orEmptyText())
+        .with(
+            reference("position_id", WANTED_PART.POSITION_ID, "positions", "the position it is for")
+                .optional())
+        .with(
+            reference("compartment_id", WANTED_PART.COMPARTMENT_ID, "compartments", "or the fluid")
+                .optional())
+        .with(of("needed_on", WANTED_PART.NEEDED_ON, date(), "when; none is at once").optional())
+        .with(
+            reference("finding_id", WANTED_PART.FINDING_ID, "findings", "what it puts right")
+                .optional())
+        .with(
+            reference(
+                    "left_out_line_id",
+                    WANTED_PART.LEFT_OUT_LINE_ID,
+                    "tray_lines",
+                    "the line that went out without it")
+                .optional())
+        .with(
+            of("asked_why", WANTED_PART.ASKED_WHY, text(Lengths.REASON), "why somebody asked")
+                .optional())
+        .with(
+            reference("task_id", WANTED_PART.TASK_ID, "tasks", "the task that lacked it")
+                .optional())
+        .with(
+            reference("line_id", WANTED_PART.LINE_ID, "tray_lines", "the line that brings it")
+                .optional())
+        .with(
+            of("dropped_why", WANTED_PART.DROPPED_WHY, text(Lengths.REASON), "why no longer")
+                .optional())
+        .with(of("actor", WANTED_PART.ACTOR, text(Lengths.NAME), "who wants it"))
+        .with(of("recorded_at", WANTED_PART.RECORDED_AT, instant(), "since when"))
+        .unique("left_out_line_id")
+        .unique("line_id")
+        .rule(
+            new RowRule(
+                "finding_id",
+                "one of finding_id, left_out_line_id and asked_why is filled",
+                row ->
+                    Stream.of("finding_id", "left_out_line_id", "asked_why")
+                            .filter(column -> !row.get(column).isEmpty())
+                            .count()
+                        == 1))
+        .rule(
+            new RowRule(
+                "task_id",
+                "filled only where left_out_line_id is",
+                row -> row.get("task_id").isEmpty() || !row.get("left_out_line_id").isEmpty()))
+        .rule(
+            new RowRule(
+                "dropped_why",
+                "filled only where line_id is not",
+                row -> row.get("dropped_why").isEmpty() || row.get("line_id").isEmpty()))
         .build();
   }
 }

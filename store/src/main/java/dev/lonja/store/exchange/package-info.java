@@ -1,8 +1,7 @@
 /**
  * The store's data as CSV files with a description, out and in. Start with {@link
  * dev.lonja.store.exchange.Exchange}; {@link dev.lonja.store.exchange.ExchangeTables} says what
- * every table holds, and {@link dev.lonja.store.exchange.Verification} what must be true of a whole
- * store. Depends on {@code core} and the generated schema.
+ * every table holds. Depends on {@code core} and the generated schema.
  */
 @NullMarked
 package dev.lonja.store.exchange;

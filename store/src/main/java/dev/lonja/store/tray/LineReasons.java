@@ -33,7 +33,8 @@ final class LineReasons {
           .when(
               LineReason.NotInBox.class,
               box -> Map.of(TRAY_LINE.REASON, "NOT_IN_BOX", TRAY_LINE.BOX_OF_ID, box.original()))
-          .when(LineReason.ByHand.class, hand -> Map.of(TRAY_LINE.REASON, "BY_HAND"))
+          .when(LineReason.Wanted.class, wanted -> Map.of(TRAY_LINE.REASON, "WANTED"))
+          .when(LineReason.ByHand.class, hand -> noted("BY_HAND", hand.note()))
           .all();
 
   private LineReasons() {}
@@ -60,7 +61,8 @@ final class LineReasons {
       case "ON_INSPECTION" -> new LineReason.OnInspection(note);
       case "KIT" -> new LineReason.Kit(Math.toIntExact(row.get(TRAY_LINE.KIT_LINES)));
       case "NOT_IN_BOX" -> new LineReason.NotInBox(row.get(TRAY_LINE.BOX_OF_ID));
-      case "BY_HAND" -> new LineReason.ByHand();
+      case "WANTED" -> new LineReason.Wanted();
+      case "BY_HAND" -> new LineReason.ByHand(note);
       default ->
           throw new IllegalStateException(
               "reason is " + row.get(TRAY_LINE.REASON) + " in the store");

@@ -5,23 +5,25 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.tray.TrayPurpose;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * The parts and fluids laid out for one occurrence.
+ * The parts and fluids laid out for one occurrence, or for work that nobody planned.
  *
+ * @param unit none for what the workshop itself uses
  * @param handedOverOn from the hand-over on
  * @param backOn once it was taken back
- * @param tasks those it serves
+ * @param tasks those it serves; none unless it is for a service
  * @param version counts its changes
  */
 public record Tray(
     TrayId id,
     String number,
-    UnitId unitId,
-    String unitCode,
+    Optional<ForUnit> unit,
+    TrayPurpose purpose,
     String title,
     LocalDate plannedOn,
     State state,
@@ -31,6 +33,9 @@ public record Tray(
     long version,
     List<Served> tasks,
     List<TrayLine> lines) {
+
+  /** The machine that a tray is for. */
+  public record ForUnit(UnitId id, String code) {}
 
   /** Where a tray is in its life. */
   public enum State {
@@ -49,6 +54,19 @@ public record Tray(
    *     its record
    */
   public record Served(TaskId taskId, Optional<TaskOutcome> outcome) {}
+
+  public Optional<UnitId> unitId() {
+    return unit.map(ForUnit::id);
+  }
+
+  public Optional<String> unitCode() {
+    return unit.map(ForUnit::code);
+  }
+
+  /** True if it is for this unit. */
+  public boolean isFor(UnitId id) {
+    return unitId().filter(id::equals).isPresent();
+  }
 
   public List<TaskId> taskIds() {
     return tasks.stream().map(Served::taskId).toList();

@@ -60,7 +60,7 @@ record TrayQueries(FixedQuery tasks, FixedQuery lines, FixedQuery trays) {
         DSL.select(TRAY.fields())
             .select(UNIT.CODE)
             .from(TRAY)
-            .join(UNIT)
+            .leftJoin(UNIT)
             .on(UNIT.ID.eq(TRAY.UNIT_ID))
             .where(which)
             .orderBy(TRAY.PLANNED_ON, TRAY.NUMBER));

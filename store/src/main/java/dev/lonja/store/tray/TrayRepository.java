@@ -18,9 +18,11 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.NextNumber;
 import dev.lonja.store.query.UnitScope;
+import dev.lonja.store.wanted.WantedRepository;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -121,18 +123,9 @@ public final class TrayRepository {
     return trays(HANDED_OVER_SINCE, day);
   }
 
-  /** Adds an empty open tray with the next number. */
+  /** Adds an empty open tray for a service, with the next number. */
   public TrayId add(UnitId unitId, String title, LocalDate plannedOn, List<TaskId> taskIds) {
-    TrayId id = NextNumber.of(context, TRAY, TRAY.ID);
-    context
-        .insertInto(TRAY)
-        .set(TRAY.ID, id)
-        .set(TRAY.NUMBER, String.format("T-%04d", id.value()))
-        .set(TRAY.UNIT_ID, unitId)
-        .set(TRAY.TITLE, title)
-        .set(TRAY.PLANNED_ON, plannedOn)
-        .set(TRAY.STATE, Tray.State.OPEN.name())
-        .execute();
+    TrayId id = add(Optional.of(unitId), TrayPurpose.SERVICE, title, plannedOn);
     for (TaskId taskId : taskIds) {
       context
           .insertInto(TRAY_TASK)
@@ -140,6 +133,27 @@ public final class TrayRepository {
           .set(TRAY_TASK.TASK_ID, taskId)
           .execute();
     }
+    return id;
+  }
+
+  /**
+   * Adds an empty open tray that serves no task, with the next number.
+   *
+   * @param unitId none for the workshop's own supplies
+   */
+  public TrayId add(
+      Optional<UnitId> unitId, TrayPurpose purpose, String title, LocalDate plannedOn) {
+    TrayId id = NextNumber.of(context, TRAY, TRAY.ID);
+    context
+        .insertInto(TRAY)
+        .set(TRAY.ID, id)
+        .set(TRAY.NUMBER, String.format("T-%04d", id.value()))
+        .set(TRAY.UNIT_ID, unitId.orElse(null))
+        .set(TRAY.PURPOSE, purpose.name())
+        .set(TRAY.TITLE, title)
+        .set(TRAY.PLANNED_ON, plannedOn)
+        .set(TRAY.STATE, Tray.State.OPEN.name())
+        .execute();
     return id;
   }
 
@@ -252,8 +266,9 @@ public final class TrayRepository {
     }
   }
 
-  /** Strikes a line that is not laid. */
+  /** Strikes a line that is not laid; a wanted part that it was to bring is open again. */
   public void removeLine(long lineId) {
+    new WantedRepository(context).openAgain(lineId);
     context.deleteFrom(TRAY_LINE).where(TRAY_LINE.ID.eq(lineId)).execute();
   }
 
@@ -331,7 +346,9 @@ public final class TrayRepository {
     return setState(trayId, readVersion, Tray.State.OPEN, Optional.empty(), Optional.empty());
   }
 
+  /** Puts a tray away; the wanted parts that it was to bring are open again. */
   public boolean clear(TrayId trayId, long readVersion) {
+    new WantedRepository(context).openAgainOf(trayId);
     return setState(trayId, readVersion, Tray.State.CLEARED, Optional.empty(), Optional.empty());
   }
 
@@ -386,8 +403,9 @@ public final class TrayRepository {
     return new Tray(
         row.get(TRAY.ID),
         row.get(TRAY.NUMBER),
-        row.get(TRAY.UNIT_ID),
-        row.get(UNIT.CODE),
+        Optional.ofNullable(row.get(TRAY.UNIT_ID))
+            .map(id -> new Tray.ForUnit(id, row.get(UNIT.CODE))),
+        TrayPurpose.valueOf(row.get(TRAY.PURPOSE)),
         row.get(TRAY.TITLE),
         row.get(TRAY.PLANNED_ON),
         Tray.State.valueOf(row.get(TRAY.STATE)),

@@ -681,7 +681,9 @@ CREATE UNIQUE INDEX deviation_once ON deviation (unit_id, ifnull(compartment_id,
 CREATE TABLE tray (
   id INTEGER NOT NULL PRIMARY KEY,
   number TEXT NOT NULL UNIQUE,
-  unit_id INTEGER NOT NULL REFERENCES unit,
+  -- none for what the workshop itself uses
+  unit_id INTEGER REFERENCES unit,
+  purpose TEXT NOT NULL CHECK (purpose IN ('SERVICE', 'BREAKDOWN', 'LEAK', 'TOP_UP', 'SUPPLIES')),
   title TEXT NOT NULL,
   planned_on TEXT NOT NULL CHECK (date(planned_on) = planned_on),
   state TEXT NOT NULL CHECK (state IN ('OPEN', 'HANDED_OVER', 'BACK', 'CLEARED')),
@@ -689,6 +691,7 @@ CREATE TABLE tray (
   handed_over_on TEXT CHECK (date(handed_over_on) = handed_over_on),
   back_on TEXT CHECK (date(back_on) = back_on),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  CHECK ((unit_id IS NULL) = (purpose = 'SUPPLIES')),
   CHECK ((state IN ('HANDED_OVER', 'BACK')) = (mechanic IS NOT NULL)),
   CHECK ((state IN ('HANDED_OVER', 'BACK')) = (handed_over_on IS NOT NULL)),
   CHECK ((state = 'BACK') = (back_on IS NOT NULL)),
@@ -750,7 +753,8 @@ CREATE TABLE tray_line (
   place TEXT NOT NULL,
   -- why it is there; each reason has its own columns and no others
   reason TEXT NOT NULL CHECK (
-    reason IN ('FILL', 'PART', 'NEW_SEAL', 'ON_INSPECTION', 'KIT', 'NOT_IN_BOX', 'BY_HAND')),
+    reason IN (
+      'FILL', 'PART', 'NEW_SEAL', 'ON_INSPECTION', 'KIT', 'NOT_IN_BOX', 'WANTED', 'BY_HAND')),
   -- what to watch for at the position, as a person wrote it
   note TEXT NOT NULL DEFAULT '' CHECK (length(note) <= 200),
   condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
@@ -776,10 +780,54 @@ CREATE TABLE tray_line (
   CHECK ((reason = 'FILL') = (reserve_ul IS NOT NULL)),
   CHECK ((reason = 'KIT') = (kit_lines IS NOT NULL)),
   CHECK ((reason = 'NOT_IN_BOX') = (box_of_id IS NOT NULL)),
-  CHECK (note = '' OR reason IN ('PART', 'NEW_SEAL', 'ON_INSPECTION')),
+  CHECK (note = '' OR reason IN ('PART', 'NEW_SEAL', 'ON_INSPECTION', 'BY_HAND')),
   CHECK (instead_of_id IS NOT NULL OR instead_why = '')
 ) STRICT;
 CREATE INDEX tray_line_tray ON tray_line (tray_id);
+
+-- what somebody found wrong with a machine, until it is settled
+CREATE TABLE finding (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  words TEXT NOT NULL CHECK (length(words) BETWEEN 1 AND 200),
+  found_on TEXT NOT NULL CHECK (date(found_on) = found_on),
+  -- the job that found it
+  tray_id INTEGER REFERENCES tray,
+  state TEXT NOT NULL CHECK (state IN ('OPEN', 'WATCHED', 'WANTED', 'CLOSED')),
+  why TEXT NOT NULL DEFAULT '' CHECK (length(why) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK ((state IN ('WATCHED', 'CLOSED')) = (why <> ''))
+) STRICT;
+CREATE INDEX finding_unit ON finding (unit_id);
+-- a part that is wanted by itself, until it is handed over with a tray or dropped
+CREATE TABLE wanted_part (
+  id INTEGER NOT NULL PRIMARY KEY,
+  -- none for what the workshop itself uses
+  unit_id INTEGER REFERENCES unit,
+  item_id INTEGER NOT NULL REFERENCES item,
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN 1 AND 1000000000000),
+  place TEXT NOT NULL CHECK (length(place) <= 60),
+  position_id INTEGER REFERENCES position,
+  compartment_id INTEGER REFERENCES compartment,
+  -- none is as soon as can be
+  needed_on TEXT CHECK (date(needed_on) = needed_on),
+  -- why: a finding, a line that went out without it, or what somebody asked for
+  finding_id INTEGER REFERENCES finding,
+  left_out_line_id INTEGER UNIQUE REFERENCES tray_line,
+  asked_why TEXT CHECK (length(asked_why) BETWEEN 1 AND 200),
+  -- the task that it was left out of
+  task_id INTEGER REFERENCES task,
+  -- the line that brings it
+  line_id INTEGER UNIQUE REFERENCES tray_line,
+  dropped_why TEXT CHECK (length(dropped_why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK ((finding_id IS NOT NULL) + (left_out_line_id IS NOT NULL) + (asked_why IS NOT NULL) = 1),
+  CHECK (task_id IS NULL OR left_out_line_id IS NOT NULL),
+  CHECK (line_id IS NULL OR dropped_why IS NULL)
+) STRICT;
+CREATE INDEX wanted_part_unit ON wanted_part (unit_id);
 CREATE INDEX tray_line_item ON tray_line (item_id);
 
 -- A record that was wrong is withdrawn by a later line that names it.

@@ -56,7 +56,9 @@ class TrayLinesTest {
         new LineReason.OnInspection("look at the pleats"),
         new LineReason.Kit(3),
         new LineReason.NotInBox(new ItemId(1)),
-        new LineReason.ByHand());
+        new LineReason.Wanted(),
+        new LineReason.ByHand(""),
+        new LineReason.ByHand("for the bilge pump"));
   }
 
   @ParameterizedTest
@@ -75,7 +77,7 @@ class TrayLinesTest {
 
   @Test
   void whatIsLaidInsteadKeepsWhatWasAskedFor() {
-    TrayId tray = trayWith(new LineReason.ByHand());
+    TrayId tray = trayWith(new LineReason.ByHand(""));
     TrayLine.Substitution drum = new TrayLine.Substitution(CAN, "");
     long line = line(tray).id();
     store.write(
@@ -99,7 +101,7 @@ class TrayLinesTest {
         "update tray_line set kit_lines = 0"
       })
   void halfAReasonIsRefused(String change) {
-    trayWith(new LineReason.ByHand());
+    trayWith(new LineReason.ByHand(""));
     assertThatThrownBy(() -> Stores.tamper(store, change)).hasMessageContaining("CHECK");
   }
 

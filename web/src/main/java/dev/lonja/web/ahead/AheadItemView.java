@@ -31,7 +31,6 @@ public record AheadItemView(
       String day,
       String unit,
       String service,
-      String place,
       String reason,
       String due,
       String held,

@@ -1,10 +1,13 @@
 package dev.lonja.web.ahead;
 
+import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
@@ -17,6 +20,7 @@ import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.TrayWording;
+import dev.lonja.web.wanted.WantedWording;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -129,17 +133,48 @@ final class AheadWording {
                     .number()
                 + ", "
             : "";
+    Why why = why(demand);
     return new AheadItemView.Line(
         Words.day(demand.date(), today),
-        demand.unitCode(),
+        demand.unitCode().orElse(""),
+        why.what(),
+        pack + why.reason(),
+        why.due(),
+        why.held(),
+        exact(demand.quantity()));
+  }
+
+  /** Why something is drawn. */
+  private record Why(String what, String reason, String due, String held) {}
+
+  private Why why(Demand demand) {
+    return Cases.<Demand, Why>over(Demand.class)
+        .when(ServiceDemand.class, this::why)
+        .when(
+            CertainDemand.class,
+            certain -> {
+              WantedWording.Why why = WantedWording.why(certain.because());
+              return new Why(why.what(), join(certain.place(), why.words()), "", "");
+            })
+        .all()
+        .apply(demand);
+  }
+
+  private Why why(ServiceDemand demand) {
+    return new Why(
         demand.service(),
-        demand.line().place(),
-        pack + TrayWording.reason(demand.line().reason()),
+        join(demand.line().place(), TrayWording.reason(demand.line().reason())),
         DueWording.why(demand.due(), today),
         demand.held().isPositive()
-            ? exact(demand.line().expected()) + " less " + exact(demand.held()) + " on its tray"
-            : "",
-        exact(demand.quantity()));
+            ? exact(demand.line().expected())
+                + " less "
+                + exact(demand.held())
+                + " on its tray or wanted by itself"
+            : "");
+  }
+
+  private static String join(String place, String words) {
+    return place.isEmpty() ? words : place + ": " + words;
   }
 
   /** Figures that are added up show every digit, so that the reader can add them too. */

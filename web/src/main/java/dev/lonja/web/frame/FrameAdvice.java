@@ -8,6 +8,7 @@ import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.setting.StoreDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.store.tray.Tray;
+import dev.lonja.web.tray.TrayWording;
 import jakarta.servlet.http.HttpSession;
 import java.util.Locale;
 import org.springframework.core.env.Environment;
@@ -45,6 +46,7 @@ class FrameAdvice {
             keepsStore,
             seesStore,
             keepsStore || has(person, "ROLE_WORKSHOP"),
+            keepsStore || has(person, "ROLE_WORKSHOP"),
             administers,
             administers || has(person, "ROLE_AUDITOR"),
             keepsStore && bench),
@@ -67,7 +69,7 @@ class FrameAdvice {
     return new FrameView.OpenTray(
         tray.id(),
         tray.number(),
-        tray.unitCode() + ", " + tray.title() + ", " + Words.weekdayAndDay(tray.plannedOn()),
+        TrayWording.whom(tray) + ", " + tray.title() + ", " + Words.weekdayAndDay(tray.plannedOn()),
         progress.laidCount() + "/" + progress.steps().size(),
         progress.steps().stream()
             .map(step -> line(step, open.items().get(step.line().itemId())))

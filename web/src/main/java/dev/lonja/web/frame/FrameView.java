@@ -24,6 +24,7 @@ public record FrameView(
       boolean keepsStore,
       boolean seesStore,
       boolean readsMeters,
+      boolean asksForParts,
       boolean administers,
       boolean audits,
       boolean playsDevices) {}

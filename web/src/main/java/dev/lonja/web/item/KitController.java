@@ -13,6 +13,7 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import dev.lonja.web.tray.TrayRefusals;
 import java.math.BigDecimal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -108,10 +109,16 @@ class KitController {
   }
 
   @PostMapping("/items/{id}/kit-on-tray")
-  String putOn(@PathVariable ItemId id, Sent sent, @RequestParam TrayId trayId, Model model) {
-    return Reply.to(desk.putOn(sent, id, trayId))
+  String putOn(
+      @PathVariable ItemId id,
+      Sent sent,
+      @RequestParam TrayId trayId,
+      @RequestParam(defaultValue = "") String why,
+      Model model) {
+    model.addAttribute("why", why);
+    return Reply.to(desk.putOn(sent, id, trayId, why.strip()))
         .onto(tray -> "/trays/" + tray)
-        .worded(ON_TRAY)
+        .worded(ON_TRAY.and(TrayRefusals.WORDS))
         .or(problems -> page(id, "", "", problems, model));
   }
 

@@ -11,6 +11,7 @@ import dev.lonja.desk.item.KitDesk;
 import dev.lonja.desk.item.ServiceJob;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.Words;
+import dev.lonja.web.tray.TrayWording;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -62,7 +63,8 @@ public record KitView(
             .map(
                 tray ->
                     new TrayChoice(
-                        tray.id(), tray.number() + " " + tray.unitCode() + " " + tray.title()))
+                        tray.id(),
+                        tray.number() + " " + TrayWording.whom(tray) + " " + tray.title()))
             .toList());
   }
 

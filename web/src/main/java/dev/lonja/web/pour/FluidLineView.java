@@ -7,6 +7,7 @@ import dev.lonja.desk.choice.FluidChoiceDesk;
 import dev.lonja.desk.tray.FluidLine;
 import dev.lonja.web.fluid.VerdictView;
 import dev.lonja.web.tray.FluidLineWording;
+import dev.lonja.web.tray.TrayWording;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -44,7 +45,7 @@ public record FluidLineView(
         file.tray().id(),
         file.tray().number(),
         fluid.line().id(),
-        file.tray().unitCode(),
+        TrayWording.whom(file.tray()),
         new Line(
             fluid.line().place(),
             fluid.compartment().id(),

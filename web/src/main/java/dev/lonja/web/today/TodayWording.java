@@ -3,6 +3,8 @@ package dev.lonja.web.today;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.core.wanted.Finding;
+import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.tray.TodayDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.store.tray.Tray;
@@ -11,6 +13,8 @@ import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
+import dev.lonja.web.tray.TrayWording;
+import dev.lonja.web.wanted.WantedWording;
 import java.time.LocalDate;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -39,7 +43,9 @@ final class TodayWording {
         week.shelves().stream().map(TodayWording::shelf).toList(),
         Stream.of(
                 week.shortLines().stream().map(TodayWording::shortLine),
+                week.wanted().stream().map(this::wanted),
                 week.longOut().stream().map(this::longOut),
+                week.findings().stream().map(this::finding),
                 week.late().stream().map(this::late),
                 week.silent().stream().map(this::silent))
             .flatMap(Function.identity())
@@ -66,7 +72,7 @@ final class TodayWording {
     int lines = progress.steps().size();
     return new TodayView.Block(
         onRack.tray().id(),
-        onRack.tray().unitCode(),
+        TrayWording.whom(onRack.tray()),
         onRack.tray().title(),
         progress.laidCount() + "/" + lines,
         LineStates.of(progress),
@@ -83,7 +89,7 @@ final class TodayWording {
   private static TodayView.Need shortLine(TodayDesk.ShortLine line) {
     return new TodayView.Need(
         true,
-        line.item().number() + " short for " + line.tray().unitCode(),
+        line.item().number() + " short for " + TrayWording.whom(line.tray()),
         line.step().line().place()
             + ": "
             + line.step().lacking().display()
@@ -107,10 +113,36 @@ final class TodayWording {
         "/fleet/" + late.unit().code());
   }
 
+  private TodayView.Need wanted(TodayDesk.WantedNow wanted) {
+    String whom = wanted.part().unit().map(WantedPart.ForUnit::code).orElse("the workshop");
+    return new TodayView.Need(
+        !wanted.isHere(),
+        wanted.item().number() + " wanted for " + whom,
+        wanted.part().quantity().display()
+            + (wanted.isHere()
+                ? " is here; put it on a tray. "
+                : ", " + wanted.free().display() + " free. ")
+            + capital(WantedWording.cause(wanted.part().cause()))
+            + ".",
+        "/wanted");
+  }
+
+  private TodayView.Need finding(Finding finding) {
+    return new TodayView.Need(
+        false,
+        finding.unitCode() + ": " + finding.words(),
+        "Found " + Words.day(finding.foundOn(), today) + ". Say what becomes of it.",
+        "/wanted");
+  }
+
+  private static String capital(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
   private TodayView.Need longOut(Tray tray) {
     return new TodayView.Need(
         false,
-        tray.number() + " for " + tray.unitCode() + " is out",
+        tray.number() + " for " + TrayWording.whom(tray) + " is out",
         tray.title()
             + ", handed to "
             + tray.mechanic().orElseThrow()

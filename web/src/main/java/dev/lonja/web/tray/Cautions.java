@@ -1,17 +1,29 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.desk.tray.TrayFile;
+import dev.lonja.web.fluid.HazardWording;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /** The usual cautions, short, where the hazard is met. */
-final class Cautions {
+public final class Cautions {
 
   private static final String DEFER =
       "The machine's manual, the safety data sheet, local rules and a qualified person decide.";
 
   private Cautions() {}
+
+  /** Those of a tray's work, then those of each fluid's own hazards; none where nothing is met. */
+  public static List<String> of(TrayFile file) {
+    Set<String> cautions = new LinkedHashSet<>();
+    file.job().drained().forEach(compartment -> cautions.addAll(whenDraining(compartment.kind())));
+    cautions.addAll(HazardWording.lines(file.hazards()));
+    return cautions.isEmpty() ? List.of() : deferring(cautions);
+  }
 
   static List<String> whenDraining(Compartment.Kind kind) {
     return switch (kind) {

@@ -11,7 +11,6 @@ import dev.lonja.desk.tray.HandOverDesk;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -29,17 +28,7 @@ record HandOverForm(long version, String mechanic, String pin) {
       HandOverDesk desk, Sent sent, TrayId id, Map<String, String> fields, Typed typed) {
     Optional<String> to = typed.text("mechanic", "The mechanic's name", mechanic, LONGEST_NAME);
     Map<MeterId, MeterValue> shown = new HashMap<>();
-    for (MeterStanding meter : desk.meters(id).orElse(List.of())) {
-      MeterId meterId = meter.file().meter().id();
-      String field = MeterEntry.field(meterId);
-      MeterEntry.value(
-              typed,
-              field,
-              "The meter reading",
-              fields.getOrDefault(field, ""),
-              meter.file().meter().measure())
-          .ifPresent(value -> shown.put(meterId, value));
-    }
+    desk.meters(id).ifPresent(meters -> read(meters, fields, typed, shown));
     return typed.all(
         () ->
             desk.handOver(
@@ -48,5 +37,21 @@ record HandOverForm(long version, String mechanic, String pin) {
                 version,
                 new HandOverDesk.Taker(to.orElseThrow(), pin == null ? "" : pin),
                 shown));
+  }
+
+  private static void read(
+      HandOverDesk.Meters meters,
+      Map<String, String> fields,
+      Typed typed,
+      Map<MeterId, MeterValue> shown) {
+    for (MeterStanding meter : meters.all()) {
+      MeterId meterId = meter.file().meter().id();
+      String field = MeterEntry.field(meterId);
+      String text = fields.getOrDefault(field, "");
+      if (meters.needed() || !text.isBlank()) {
+        MeterEntry.value(typed, field, "The meter reading", text, meter.file().meter().measure())
+            .ifPresent(value -> shown.put(meterId, value));
+      }
+    }
   }
 }

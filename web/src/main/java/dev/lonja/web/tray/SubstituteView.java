@@ -39,7 +39,7 @@ public record SubstituteView(
         file.tray().id(),
         file.tray().number(),
         line.id(),
-        file.tray().unitCode(),
+        TrayWording.whom(file.tray()),
         line.positionId(),
         line.place(),
         Plate.of(file.asked()),

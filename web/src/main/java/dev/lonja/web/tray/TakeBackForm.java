@@ -10,6 +10,7 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TaskOutcome;
+import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.tray.Pour;
 import dev.lonja.desk.tray.TakeBackDesk;
 import dev.lonja.web.meter.MeterEntry;
@@ -34,6 +35,8 @@ final class TakeBackForm {
   private static final String POURED = "poured-";
   private static final String FITTED = "fitted-";
   private static final String WHY = "why-";
+  private static final String FOUND = "found";
+  private static final String DROP = "drop-";
   private static final String DONE = "done";
   private static final String NOT = "not";
 
@@ -79,6 +82,18 @@ final class TakeBackForm {
                             + row.laid().number()
                             + " instead of "
                             + row.asked().number()))
+            .toList(),
+        asked.hasMachine(),
+        asked.leftOut().stream()
+            .map(
+                left ->
+                    new TakeBackView.LeftOutRow(
+                        DROP + left.part().id(),
+                        left.part().quantity().display()
+                            + " of "
+                            + left.item().number()
+                            + ", "
+                            + left.item().description()))
             .toList());
   }
 
@@ -117,9 +132,12 @@ final class TakeBackForm {
     for (TakeBackDesk.Read read : asked.meters()) {
       Meter meter = read.meter().file().meter();
       String field = MeterEntry.field(meter.id());
-      MeterEntry.value(
-              typed, field, "The meter reading", fields.getOrDefault(field, ""), meter.measure())
-          .ifPresent(value -> meters.put(meter.id(), value));
+      String shown = fields.getOrDefault(field, "");
+      // where no task counts by it, nobody has to read it
+      if (!asked.works().isEmpty() || !shown.isBlank()) {
+        MeterEntry.value(typed, field, "The meter reading", shown, meter.measure())
+            .ifPresent(value -> meters.put(meter.id(), value));
+      }
     }
     Map<TaskId, TaskOutcome> outcomes = new HashMap<>();
     for (TakeBackDesk.Work work : asked.works()) {
@@ -129,8 +147,36 @@ final class TakeBackForm {
     Set<Long> fitted = new HashSet<>();
     Map<Long, String> wrong = new HashMap<>();
     substitutes(fields, typed, fitted, wrong);
+    List<String> found = found(fields, typed);
+    Map<WantedPartId, String> dropped = dropped(fields, typed);
     return typed.all(
-        () -> new TakeBackDesk.Notes(day.orElseThrow(), meters, outcomes, litres, fitted, wrong));
+        () ->
+            new TakeBackDesk.Notes(
+                day.orElseThrow(), meters, outcomes, litres, fitted, wrong, found, dropped));
+  }
+
+  /** One finding a line. */
+  private static List<String> found(Map<String, String> fields, Typed typed) {
+    return fields
+        .getOrDefault(FOUND, "")
+        .lines()
+        .filter(line -> !line.isBlank())
+        .flatMap(line -> typed.text(FOUND, "A finding", line, Lengths.REASON).stream())
+        .toList();
+  }
+
+  private Map<WantedPartId, String> dropped(Map<String, String> fields, Typed typed) {
+    Map<WantedPartId, String> dropped = new HashMap<>();
+    for (TakeBackDesk.LeftOut left : asked.leftOut()) {
+      String field = DROP + left.part().id();
+      String why = fields.getOrDefault(field, "");
+      if (!why.isBlank()) {
+        typed
+            .text(field, "Why it is not wanted", why, Lengths.REASON)
+            .ifPresent(reason -> dropped.put(left.part().id(), reason));
+      }
+    }
+    return dropped;
   }
 
   private static Optional<TaskOutcome> outcome(

@@ -8,7 +8,9 @@ public record TakeBackView(
     List<MeterRow> meters,
     List<WorkRow> works,
     List<FillRow> fills,
-    List<SubstituteRow> substitutes) {
+    List<SubstituteRow> substitutes,
+    boolean hasMachine,
+    List<LeftOutRow> leftOut) {
 
   /** A meter, with what it showed at the hand-over. */
   public record MeterRow(String field, String label, String shown) {}
@@ -36,6 +38,9 @@ public record TakeBackView(
    * @param book what it takes by the book, in its condition
    */
   public record FillRow(String field, String compartment, String book) {}
+
+  /** A part that the tray went out without; in the field somebody says why nobody wants it. */
+  public record LeftOutRow(String field, String words) {}
 
   /** Something that was laid in place of what was asked for: did it fit? */
   public record SubstituteRow(String field, String whyField, String words) {}

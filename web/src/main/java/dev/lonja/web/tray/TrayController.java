@@ -12,8 +12,6 @@ import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import jakarta.servlet.http.HttpSession;
-import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +24,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
-import org.springframework.web.util.UriUtils;
 
 /** The pages of Trays, and everything that is done to one while it is laid. */
 @Controller
@@ -55,20 +52,6 @@ class TrayController {
   @GetMapping("/trays/{id}")
   String tray(@PathVariable TrayId id, Authentication person, HttpSession session, Model model) {
     return replies.page(new TrayReply.Page(id, person, session, Map.of()), List.of(), model);
-  }
-
-  @PostMapping("/trays/start")
-  String start(Sent sent, @RequestParam String unit, @RequestParam String day) {
-    Optional<LocalDate> planned = new Typed().day("day", day);
-    if (planned.isEmpty()) {
-      throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
-    }
-    return Reply.to(desk.start(sent, unit, planned.get()))
-        .onto(tray -> "/trays/" + tray)
-        .worded(TrayRefusals.WORDS)
-        .or(
-            problems ->
-                "redirect:/fleet/" + UriUtils.encodePathSegment(unit, StandardCharsets.UTF_8));
   }
 
   @PostMapping("/trays/{id}/lines/{lineId}/{what}")
@@ -143,6 +126,7 @@ class TrayController {
       Sent sent,
       @RequestParam ItemId itemId,
       @RequestParam String quantity,
+      @RequestParam(defaultValue = "") String why,
       @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
@@ -151,7 +135,7 @@ class TrayController {
     return replies.next(
         typed
             .decimal("quantity", "The quantity", quantity)
-            .map(amount -> desk.putOn(sent, id, itemId, amount)),
+            .map(amount -> desk.putOn(sent, id, itemId, amount, why.strip())),
         typed,
         new TrayReply.Page(id, person, session, fields),
         model);

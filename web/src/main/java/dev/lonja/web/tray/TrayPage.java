@@ -6,22 +6,22 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.tray.FluidLine;
 import dev.lonja.desk.tray.TrayFile;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
-import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
+import dev.lonja.web.wanted.WantedWording;
 import java.time.LocalDate;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Says in words what stands on a tray. */
@@ -47,7 +47,7 @@ final class TrayPage {
         tray.id(),
         new TrayView.Head(
             tray.number(),
-            tray.unitCode(),
+            tray.unitCode().orElse(""),
             tray.title(),
             TraysView.when(tray, today),
             progress.laidCount() + " of " + progress.steps().size() + " laid",
@@ -68,8 +68,28 @@ final class TrayPage {
         file.meters().stream().map(this::meter).toList(),
         new TrayView.Missing(
             file.gaps().stream().map(GapWording::of).toList(),
-            file.variant().map(id -> "/fleet/variants/" + id).orElse("")),
-        file.came().stream().map(this::came).toList());
+            file.unit().map(unit -> "/fleet/variants/" + unit.variant().id()).orElse("")),
+        file.came().stream().map(this::came).toList(),
+        new TrayView.Beside(
+            file.beside().findings().stream().map(this::finding).toList(),
+            file.beside().wanted().stream().map(TrayPage::wanted).toList()));
+  }
+
+  private TrayView.FindingRow finding(Finding finding) {
+    return new TrayView.FindingRow(
+        finding.words(),
+        Words.day(finding.foundOn(), today),
+        WantedWording.state(finding.state()),
+        finding.why());
+  }
+
+  private static TrayView.WantedRow wanted(TrayFile.Wanted wanted) {
+    return new TrayView.WantedRow(
+        wanted.part().id(),
+        wanted.part().quantity().display(),
+        wanted.item().number(),
+        wanted.item().description(),
+        WantedWording.cause(wanted.part().cause()));
   }
 
   private TrayView.CameRow came(TrayFile.Came came) {
@@ -104,17 +124,7 @@ final class TrayPage {
             .filter(compartment -> !compartment.hint().isEmpty())
             .map(compartment -> compartment.name() + ": " + compartment.hint())
             .toList(),
-        cautions());
-  }
-
-  /** Those of the work, then those of each fluid's own hazards. */
-  private List<String> cautions() {
-    Set<String> cautions = new LinkedHashSet<>();
-    file.job()
-        .drained()
-        .forEach(compartment -> cautions.addAll(Cautions.whenDraining(compartment.kind())));
-    cautions.addAll(HazardWording.lines(file.hazards()));
-    return cautions.isEmpty() ? List.of() : Cautions.deferring(cautions);
+        Cautions.of(file));
   }
 
   private TrayView.MeterRow meter(MeterStanding meter) {
@@ -145,7 +155,7 @@ final class TrayPage {
     boolean replaced = asked.substitution().isPresent();
     return new TrayView.What(
         asked.place(),
-        TrayWording.note(asked.reason(), file.items()),
+        note(asked),
         onTheShelf(line.substitutes()),
         line.fluid().map(FluidLineWording::words).orElse(""),
         line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),
@@ -153,6 +163,14 @@ final class TrayPage {
         asked.substitution().map(TrayWording::why).orElse(""),
         asked.leftOut().orElse(""),
         line.back().isPositive() ? line.back().display() : "");
+  }
+
+  private String note(TrayLine line) {
+    String note = TrayWording.note(line.reason(), file.items());
+    return Optional.ofNullable(file.beside().brought().get(line.id()))
+        .map(cause -> note + " Wanted: " + WantedWording.cause(cause) + ".")
+        .orElse(note)
+        .strip();
   }
 
   private static String onTheShelf(TrayFile.Instead instead) {

@@ -1,6 +1,9 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.crossref.Candidate;
+import dev.lonja.core.crossref.Verdict;
+import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.web.book.LedgerWording;
@@ -11,6 +14,8 @@ import dev.lonja.web.meter.ReadingWording;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.sign.PersonProblems;
+import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Why nothing was done to a tray, in words. */
@@ -71,6 +76,64 @@ public final class TrayRefusals {
                           + ": "
                           + String.join("; ", CandidateWording.reasons(not.candidate()))
                           + "."))
+          .when(
+              TrayRefusal.SayWhatFor.class,
+              ask ->
+                  new Problem(
+                      "why",
+                      ask.item().number()
+                          + against(ask.unit(), ask.places(), ask.candidate())
+                          + " Say what it is for, and it is put on."))
+          .when(
+              TrayRefusal.FitsNowhere.class,
+              not ->
+                  new Problem(
+                      "quantity",
+                      not.item().number()
+                          + against(not.unit(), not.places(), not.candidate())
+                          + " A filter goes only where it fits; for another machine start a tray of"
+                          + " its own."))
+          .when(
+              TrayRefusal.NotByHand.class,
+              not -> new Problem("purpose", "A service's tray starts from what is planned."))
+          .when(
+              TrayRefusal.UnknownUnit.class,
+              none -> new Problem("unit", "No unit " + none.code() + " is in service."))
+          .when(
+              TrayRefusal.UnitAgainstPurpose.class,
+              against ->
+                  new Problem(
+                      "unit",
+                      against.purpose() == TrayPurpose.SUPPLIES
+                          ? "What the workshop itself uses is for no unit; leave it empty."
+                          : "Say which unit it is for."))
+          .when(
+              TrayRefusal.OutsidePlan.class,
+              out ->
+                  new Problem(
+                      "day",
+                      "The day is "
+                          + out.day()
+                          + "; allowed is today, "
+                          + out.first()
+                          + ", to "
+                          + out.last()
+                          + "."))
+          .when(
+              TrayRefusal.NotWantedHere.class,
+              not ->
+                  Problem.ofWhole(
+                      "That part is on a tray by now, or dropped, or for another machine."))
+          .when(
+              TrayRefusal.OnAnotherTray.class,
+              on ->
+                  Problem.ofWhole(
+                      "What it went out without lies on tray "
+                          + on.number()
+                          + " by now. Put that tray back on the shelves first."))
+          .when(
+              TrayRefusal.NoMachine.class,
+              none -> new Problem("found", "This tray was for no machine."))
           .when(
               TrayRefusal.LaidInFull.class,
               full -> code(full.item().number() + " is laid in full already."))
@@ -190,6 +253,20 @@ public final class TrayRefusals {
           .and(RefusalWording.of(ReadingRefusal.class, TrayRefusals::reading));
 
   private TrayRefusals() {}
+
+  /** " fits at none of RT-04's places for it (oil filter): thread differs." */
+  private static String against(String unit, List<String> places, Optional<Candidate> candidate) {
+    String where = unit + "'s places for such parts (" + String.join(", ", places) + ")";
+    return candidate
+        .map(
+            said ->
+                (said.verdict() == Verdict.DOES_NOT_FIT ? " does not fit at " : " may fit at ")
+                    + where
+                    + ": "
+                    + String.join("; ", CandidateWording.reasons(said))
+                    + ".")
+        .orElse(" is not known to fit at " + where + ".");
+  }
 
   private static Problem code(String text) {
     return new Problem("code", text);

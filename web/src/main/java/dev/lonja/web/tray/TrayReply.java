@@ -62,9 +62,16 @@ class TrayReply {
     model.addAttribute("view", view);
     model.addAttribute(
         "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));
+    model.addAttribute("asksWhy", asksWhy(page.typed(), problems));
     model.addAttribute("typed", page.typed());
     model.addAttribute("problems", problems);
     return "tray/tray";
+  }
+
+  /** True if something was put on and somebody has to say what it is for. */
+  private static boolean asksWhy(Map<String, String> typed, List<Problem> problems) {
+    return typed.containsKey("itemId")
+        && problems.stream().anyMatch(problem -> problem.field().equals("why"));
   }
 
   static TraysDesk.Viewer viewer(Authentication person) {

@@ -3,6 +3,7 @@ package dev.lonja.web.tray;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -18,7 +19,17 @@ public record TrayView(
     Job job,
     List<MeterRow> meters,
     Missing missing,
-    List<CameRow> came) {
+    List<CameRow> came,
+    Beside beside) {
+
+  /** What else is open of its machine. */
+  public record Beside(List<FindingRow> findings, List<WantedRow> wanted) {}
+
+  /** Something that was found and is not closed. */
+  public record FindingRow(String words, String found, State state, String why) {}
+
+  /** A part that is wanted and on no tray. */
+  public record WantedRow(WantedPartId id, String amount, String number, String what, String why) {}
 
   /**
    * Which tray it is, and how far.

@@ -8,9 +8,12 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.core.tray.TrayPurpose;
+import dev.lonja.store.tray.Tray;
 import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.LinkedHashMap;
 import java.util.Map;
 
 /** Why a line is on a tray and what to watch for, in words. */
@@ -50,12 +53,29 @@ public final class TrayWording {
 
   private TrayWording() {}
 
+  /** The machine that a tray is for, or "workshop". */
+  public static String whom(Tray tray) {
+    return tray.unitCode().orElse("workshop");
+  }
+
+  /** What a tray may be started for that nobody planned, by the words that forms have for it. */
+  static final Map<String, TrayPurpose> UNPLANNED = unplanned();
+
+  private static Map<String, TrayPurpose> unplanned() {
+    Map<String, TrayPurpose> purposes = new LinkedHashMap<>();
+    purposes.put("breakdown", TrayPurpose.BREAKDOWN);
+    purposes.put("leak", TrayPurpose.LEAK);
+    purposes.put("top-up", TrayPurpose.TOP_UP);
+    purposes.put("workshop supplies", TrayPurpose.SUPPLIES);
+    return purposes;
+  }
+
   /**
    * "Drain with filter. Pour 5.70 L first, keep 700 mL for after running."
    *
    * @param items those that the tray's lines name
    */
-  static String note(LineReason reason, Map<ItemId, Item> items) {
+  public static String note(LineReason reason, Map<ItemId, Item> items) {
     return Cases.<LineReason, String>over(LineReason.class)
         .when(LineReason.Fill.class, TrayWording::fill)
         .when(LineReason.Part.class, LineReason.Part::note)
@@ -73,7 +93,8 @@ public final class TrayWording {
             LineReason.NotInBox.class,
             box ->
                 "Came in the box of " + items.get(box.original()).number() + "; this box lacks it.")
-        .when(LineReason.ByHand.class, hand -> "Put on by hand.")
+        .when(LineReason.Wanted.class, wanted -> "")
+        .when(LineReason.ByHand.class, hand -> join("Put on by hand.", hand.note()))
         .all()
         .apply(reason);
   }

@@ -36,8 +36,19 @@ public record UnitView(
   /** Its drawings: the side section, and the ruler of what is planned with its scale. */
   public record Sketch(String section, String ruler, String scale) {}
 
-  /** What is planned and due. */
-  public record Work(List<OccurrenceRow> occurrences, List<DueRow> dues) {}
+  /**
+   * What is planned and due.
+   *
+   * @param wanted "2 parts wanted"; empty if none is
+   */
+  public record Work(
+      List<OccurrenceRow> occurrences,
+      List<DueRow> dues,
+      List<FindingRow> findings,
+      String wanted) {}
+
+  /** Something that was found and is not closed. */
+  public record FindingRow(String words, String found, State state, String why) {}
 
   /**
    * What it is made of.

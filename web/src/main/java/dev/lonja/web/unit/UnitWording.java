@@ -15,6 +15,7 @@ import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.service.DueDesk;
 import dev.lonja.desk.unit.FleetDesk;
@@ -30,6 +31,7 @@ import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.meter.RateWording;
 import dev.lonja.web.meter.ReadingWording;
+import dev.lonja.web.wanted.WantedWording;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -108,11 +110,23 @@ final class UnitWording {
                 .limit(NEXT_OCCURRENCES)
                 .map(this::occurrence)
                 .toList(),
-            dues()),
+            dues(),
+            unit.work().findings().stream().map(this::finding).toList(),
+            unit.work().wanted() == 0
+                ? ""
+                : Words.count(unit.work().wanted(), "part", "parts") + " wanted"),
         machine(),
         unit.meters().stream().map(this::meter).toList(),
         unit.signOffs().stream().map(this::signature).toList(),
         today.toString());
+  }
+
+  private UnitView.FindingRow finding(Finding finding) {
+    return new UnitView.FindingRow(
+        finding.words(),
+        Words.day(finding.foundOn(), today),
+        WantedWording.state(finding.state()),
+        finding.why());
   }
 
   private UnitView.Machine machine() {

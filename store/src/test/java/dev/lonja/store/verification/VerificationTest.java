@@ -1,4 +1,4 @@
-package dev.lonja.store.exchange;
+package dev.lonja.store.verification;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -151,7 +151,16 @@ class VerificationTest {
         "UPDATE task SET compartment_id = 5 WHERE id = 1",
         "UPDATE deviation SET compartment_id = 7 WHERE id = 1",
         "DELETE FROM meter WHERE id = 11",
-        "INSERT INTO tray VALUES (1, 'T-0001', 1, 'x', '2027-03-15', 'OPEN', NULL, NULL, NULL, 0)",
+        "INSERT INTO tray VALUES (2, 'T-0002', 1, 'SERVICE', 'x', '2027-03-15', 'OPEN', NULL, NULL,"
+            + " NULL, 0)",
+        "INSERT INTO tray VALUES (3, 'T-0003', 1, 'LEAK', 'x', '2027-03-15', 'OPEN', NULL, NULL,"
+            + " NULL, 0)",
+        "INSERT INTO tray_task VALUES (2, 3, 1, NULL, '', NULL)",
+        "INSERT INTO tray_line (tray_id, item_id, place, reason, wanted_micro, position_id)"
+            + " VALUES (3, 8, 'filter', 'BY_HAND', 1000000, 13)",
+        "UPDATE wanted_part SET unit_id = 1 WHERE id = 1",
+        "UPDATE finding SET tray_id = 3 WHERE id = 2",
+        "INSERT INTO tray VALUES (1, 'T-0001', 1, 'SERVICE', 'x', '2027-03-15', 'OPEN', NULL, NULL, NULL, 0)",
         "INSERT INTO tray_task VALUES (1, 1, 20, NULL, '', NULL)");
     assertThat(findings())
         .contains(
@@ -159,7 +168,12 @@ class VerificationTest {
             "task 1 refers to another variant's compartment",
             "deviation 1 refers to another variant's compartment",
             "AT-9 has no meter called road",
-            "T-0001 refers to another variant's task");
+            "T-0001 refers to another variant's task",
+            "T-0002 is for a service and serves no task",
+            "T-0003 is for no service and serves a task",
+            "T-0003 refers to another variant's position",
+            "row 1 is for another unit",
+            "row 2 is of another unit's tray");
   }
 
   private List<String> findings() {

@@ -1,4 +1,4 @@
-package dev.lonja.store.exchange;
+package dev.lonja.store.verification;
 
 import static dev.lonja.store.schema.Tables.CHANGE_OVER;
 import static dev.lonja.store.schema.Tables.CLIMATE_MONTH;
@@ -6,8 +6,6 @@ import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.SIGN_OFF;
 import static dev.lonja.store.schema.Tables.TOP_UP;
-import static dev.lonja.store.schema.Tables.TRAY;
-import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.fleet.CompartmentId;
@@ -16,9 +14,9 @@ import dev.lonja.core.fluid.ClassList;
 import dev.lonja.core.fluid.Coverage;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.store.exchange.Verification.Finding;
 import dev.lonja.store.reference.ReferenceFile;
 import dev.lonja.store.reference.ReferenceRepository;
+import dev.lonja.store.verification.Verification.Finding;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -46,7 +44,6 @@ final class FluidVerification {
     checkItems("top_ups", TOP_UP, TOP_UP.ID, TOP_UP.ITEM_ID);
     checkPlaces("sign_offs", SIGN_OFF, SIGN_OFF.ID, SIGN_OFF.UNIT_ID, SIGN_OFF.COMPARTMENT_ID);
     checkPlaces("top_ups", TOP_UP, TOP_UP.ID, TOP_UP.UNIT_ID, TOP_UP.COMPARTMENT_ID);
-    checkTrayLines();
     return findings;
   }
 
@@ -101,20 +98,5 @@ final class FluidVerification {
         .where(COMPARTMENT.VARIANT_ID.ne(UNIT.VARIANT_ID))
         .forEach(
             row -> add(name, "row " + row.value1() + " refers to another variant's compartment"));
-  }
-
-  private void checkTrayLines() {
-    context
-        .select(TRAY.NUMBER)
-        .from(TRAY_LINE)
-        .join(TRAY)
-        .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
-        .join(UNIT)
-        .on(UNIT.ID.eq(TRAY.UNIT_ID))
-        .join(COMPARTMENT)
-        .on(COMPARTMENT.ID.eq(TRAY_LINE.COMPARTMENT_ID))
-        .where(COMPARTMENT.VARIANT_ID.ne(UNIT.VARIANT_ID))
-        .forEach(
-            row -> add("tray_lines", row.value1() + " refers to another variant's compartment"));
   }
 }

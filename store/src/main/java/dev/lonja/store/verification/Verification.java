@@ -1,4 +1,4 @@
-package dev.lonja.store.exchange;
+package dev.lonja.store.verification;
 
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
@@ -15,9 +15,6 @@ import static dev.lonja.store.schema.Tables.STATEMENT;
 import static dev.lonja.store.schema.Tables.STOCK;
 import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
-import static dev.lonja.store.schema.Tables.TRAY;
-import static dev.lonja.store.schema.Tables.TRAY_LINE;
-import static dev.lonja.store.schema.Tables.TRAY_TASK;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 
@@ -69,7 +66,6 @@ public final class Verification {
     checkValues();
     checkAnswers();
     checkRequests();
-    checkTrays();
     checkRecords();
     checkMonths();
     checkVariants();
@@ -79,6 +75,7 @@ public final class Verification {
     checkItems();
     checkReplacements();
     findings.addAll(new FluidVerification(context).findings());
+    findings.addAll(new TrayVerification(context).findings());
     if (findings.isEmpty()) {
       checkDigests();
     }
@@ -219,16 +216,6 @@ public final class Verification {
         .forEach(row -> add("movements", "movement " + row.value1() + " has no request"));
   }
 
-  private void checkTrays() {
-    context
-        .select(TRAY.NUMBER)
-        .from(TRAY_LINE)
-        .join(TRAY)
-        .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
-        .where(TRAY_LINE.LAID_MICRO.gt(TRAY_LINE.WANTED_MICRO))
-        .forEach(row -> add("tray_lines", row.value1() + " holds more than it wants"));
-  }
-
   /** What belongs to a variant refers to parts of the same variant only. */
   private void checkVariants() {
     context
@@ -313,19 +300,6 @@ public final class Verification {
               addIfOther("deviations", row.value2(), row.value4(), deviation + "position");
               addIfOther("deviations", row.value2(), row.value5(), deviation + "task");
             });
-    context
-        .select(TRAY.NUMBER)
-        .from(TRAY_TASK)
-        .join(TRAY)
-        .on(TRAY.ID.eq(TRAY_TASK.TRAY_ID))
-        .join(UNIT)
-        .on(UNIT.ID.eq(TRAY.UNIT_ID))
-        .join(TASK)
-        .on(TASK.ID.eq(TRAY_TASK.TASK_ID))
-        .join(SERVICE)
-        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
-        .where(SERVICE.VARIANT_ID.ne(UNIT.VARIANT_ID))
-        .forEach(row -> add("tray_tasks", row.value1() + OTHER + "task"));
   }
 
   private void addIfOther(String table, long variantId, @Nullable Long other, String text) {

@@ -1,0 +1,172 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.crossref.Candidate;
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.part.Family;
+import dev.lonja.core.service.Boxes;
+import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.text.Lengths;
+import dev.lonja.core.tray.PutOnRule;
+import dev.lonja.desk.crossref.Alternatives;
+import dev.lonja.desk.crossref.PlaceDemands;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fluid.FluidBook;
+import dev.lonja.desk.fluid.FluidObjection;
+import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Judges what is asked for or put on a tray by hand, the same on every way in. */
+public final class ByHand {
+
+  private final Session session;
+  private final LocalDate today;
+  private final String unit;
+  private final UnitNeeds needs;
+
+  /**
+   * @param unit its code
+   * @param needs what it is made of
+   */
+  public ByHand(Session session, LocalDate today, String unit, UnitNeeds needs) {
+    this.session = session;
+    this.today = today;
+    this.unit = unit;
+    this.needs = needs;
+  }
+
+  /** What stands against an item on a tray's machine; nothing on a tray for no machine. */
+  public static Optional<TrayRefusal> on(
+      Session session, LocalDate today, Tray tray, Item item, String why) {
+    return tray.unitCode()
+        .flatMap(
+            unit ->
+                new ByHand(
+                        session,
+                        today,
+                        unit,
+                        TrayMachine.of(FleetPicture.load(session, today), tray).needs())
+                    .objection(item, why));
+  }
+
+  /** What stands where another line names its place: what the item is. */
+  public static String place(Item item) {
+    String words = item.description();
+    return words.length() > Lengths.NAME ? words.substring(0, Lengths.NAME).strip() : words;
+  }
+
+  /**
+   * What stands against an item on this machine; empty if nothing does.
+   *
+   * @param why what it is for, as somebody said; empty if nobody did
+   */
+  public Optional<TrayRefusal> objection(Item item, String why) {
+    if (item.family() == Family.KIT) {
+      return kit(item, why);
+    }
+    return item.product().isPresent() ? fluid(item) : part(item, why);
+  }
+
+  /**
+   * What is surplus in a kit comes back, so a piece that fits nowhere asks for a word and refuses
+   * nothing; a piece is judged as whichever of its items fits.
+   */
+  private Optional<TrayRefusal> kit(Item kit, String why) {
+    return why.isEmpty()
+        ? session.boxes().ofStockedItems().of(kit.id()).stream()
+            .flatMap(content -> piece(content).stream())
+            .findFirst()
+        : Optional.empty();
+  }
+
+  private Optional<TrayRefusal> piece(Boxes.Content content) {
+    List<Optional<TrayRefusal>> judged =
+        session.items().byIds(content.items()).values().stream()
+            .map(item -> objection(item, ""))
+            .toList();
+    return judged.stream().anyMatch(Optional::isEmpty)
+        ? Optional.empty()
+        : judged.stream()
+            .flatMap(Optional::stream)
+            .findFirst()
+            .map(
+                refusal ->
+                    refusal instanceof TrayRefusal.FitsNowhere not
+                        ? new TrayRefusal.SayWhatFor(
+                            not.unit(), not.item(), not.places(), not.candidate())
+                        : refusal);
+  }
+
+  /** A fluid that no compartment of its kind takes without a word is not put on by hand. */
+  private Optional<TrayRefusal> fluid(Item item) {
+    List<Spec> places =
+        needs.compartments().stream()
+            .map(Compartment::spec)
+            .filter(spec -> item.product().filter(p -> p.kind() == spec.kind()).isPresent())
+            .toList();
+    FluidBook book = FluidBook.load(session, today);
+    boolean allowed =
+        places.stream()
+            .anyMatch(
+                spec -> book.verdict(spec, item.product().orElseThrow().id()).overall().isFree());
+    return places.isEmpty() || allowed
+        ? Optional.empty()
+        : Optional.of(
+            new TrayRefusal.NowhereWithoutSignature(
+                unit, FluidObjection.of(book, places.get(0), item)));
+  }
+
+  /** A place that takes parts of the family, and the verdict there if anybody has said anything. */
+  private record Judged(Position position, Optional<Candidate> candidate) {}
+
+  private Optional<TrayRefusal> part(Item item, String why) {
+    List<Judged> judged = new ArrayList<>();
+    for (Position position : needs.positions()) {
+      Optional<Item> preferred = position.itemId().flatMap(id -> session.items().byId(id));
+      if (preferred.filter(item::equals).isPresent()) {
+        return Optional.empty();
+      }
+      if (preferred.filter(other -> other.family() == item.family()).isPresent()) {
+        judged.add(new Judged(position, candidate(position, preferred.get(), item)));
+      }
+    }
+    PutOnRule.Answer answer =
+        PutOnRule.judge(
+            item.family(),
+            judged.stream().map(j -> j.candidate().map(Candidate::verdict)).toList());
+    return switch (answer) {
+      case FREE -> Optional.empty();
+      case SAY_WHY -> why.isEmpty() ? Optional.of(asks(item, judged)) : Optional.empty();
+      case NO -> Optional.of(fitsNowhere(item, judged));
+    };
+  }
+
+  private Optional<Candidate> candidate(Position position, Item preferred, Item item) {
+    Alternatives alternatives =
+        Alternatives.of(
+            session, today, preferred.partId(), PlaceDemands.of(session, needs, position));
+    return StandIns.candidate(alternatives, item.id());
+  }
+
+  private TrayRefusal asks(Item item, List<Judged> judged) {
+    return new TrayRefusal.SayWhatFor(unit, item, places(judged), first(judged));
+  }
+
+  private TrayRefusal fitsNowhere(Item item, List<Judged> judged) {
+    return new TrayRefusal.FitsNowhere(unit, item, places(judged), first(judged));
+  }
+
+  private static List<String> places(List<Judged> judged) {
+    return judged.stream().map(j -> j.position().name()).distinct().toList();
+  }
+
+  private static Optional<Candidate> first(List<Judged> judged) {
+    return judged.stream().flatMap(j -> j.candidate().stream()).findFirst();
+  }
+}

@@ -1,0 +1,69 @@
+package dev.lonja.web.card;
+
+import dev.lonja.core.tray.TrayId;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A job card.
+ *
+ * @param code the tray's number as a drawing that a scanner reads
+ */
+public record JobCardView(
+    TrayId trayId,
+    Head head,
+    String code,
+    List<MeterRow> meters,
+    List<FluidRow> fluids,
+    List<PartRow> parts,
+    List<TorqueRow> torques,
+    List<WorkRow> works,
+    Hints hints) {
+
+  /**
+   * Which job it is.
+   *
+   * @param unit empty for the workshop's own supplies
+   */
+  public record Head(String unit, String title, String machine, String day, String tray) {}
+
+  /** A meter to be read, and what it showed last. */
+  public record MeterRow(String name, String measure, String last) {}
+
+  /**
+   * A fluid.
+   *
+   * @param then what is kept until the level is read; empty if all is poured at once
+   */
+  public record FluidRow(
+      String into,
+      String condition,
+      String what,
+      String number,
+      String bin,
+      String first,
+      String then,
+      String together) {}
+
+  /** Something that goes on. */
+  public record PartRow(String place, String amount, String number, String what, String note) {}
+
+  /**
+   * A fastener.
+   *
+   * @param setTo to what the wrench is set; empty if no mark of it lies inside the range
+   * @param range "30–35 N·m"; empty for a single value
+   */
+  public record TorqueRow(String place, Optional<String> setTo, String range, String pounds) {}
+
+  /**
+   * A task to be ticked.
+   *
+   * @param looks true if what was found is written down
+   */
+  public record WorkRow(String task, boolean looks) {}
+
+  /** What to know beforehand. */
+  public record Hints(
+      List<String> tools, List<String> order, List<String> findings, List<String> cautions) {}
+}

@@ -1,0 +1,105 @@
+package dev.lonja.web.tray;
+
+import dev.lonja.core.text.Lengths;
+import dev.lonja.core.tray.TrayPurpose;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.TrayStartDesk;
+import dev.lonja.web.request.Problem;
+import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.util.UriUtils;
+
+/** Starts trays: of what is planned with one press, of what nobody planned by a form. */
+@Controller
+@RequestMapping("/trays")
+class TrayStartController {
+
+  private final TrayStartDesk desk;
+  private final StoreClock clock;
+
+  TrayStartController(TrayStartDesk desk, StoreClock clock) {
+    this.desk = desk;
+    this.clock = clock;
+  }
+
+  @PostMapping("/start")
+  String start(Sent sent, @RequestParam String unit, @RequestParam String day) {
+    Optional<LocalDate> planned = new Typed().day("day", day);
+    if (planned.isEmpty()) {
+      throw new ResponseStatusException(HttpStatus.BAD_REQUEST);
+    }
+    return Reply.to(desk.start(sent, unit, planned.get()))
+        .onto(tray -> "/trays/" + tray)
+        .worded(TrayRefusals.WORDS)
+        .or(
+            problems ->
+                "redirect:/fleet/" + UriUtils.encodePathSegment(unit, StandardCharsets.UTF_8));
+  }
+
+  @GetMapping("/new")
+  String ask(
+      @RequestParam(defaultValue = "") String unit,
+      @RequestParam(defaultValue = "") String purpose,
+      Model model) {
+    desk.admit();
+    Map<String, String> typed = new HashMap<>();
+    typed.put("unit", unit);
+    typed.put("purpose", purpose);
+    typed.put("day", clock.today().toString());
+    return page(typed, List.of(), model);
+  }
+
+  @PostMapping("/new")
+  String startUnplanned(Sent sent, @RequestParam Map<String, String> fields, Model model) {
+    desk.admit();
+    Typed typed = new Typed();
+    String chosen = fields.getOrDefault("purpose", "");
+    Optional<TrayPurpose> purpose = typed.choiceOrNone("purpose", chosen, TrayWording.UNPLANNED);
+    if (chosen.isEmpty()) {
+      typed.refuse("purpose", "Choose what it is for.");
+    }
+    String unit = fields.getOrDefault("unit", "").strip();
+    Optional<LocalDate> day = typed.day("day", fields.getOrDefault("day", ""));
+    Optional<String> title =
+        typed.text("title", "What it is for", fields.getOrDefault("title", ""), Lengths.REASON);
+    return typed
+        .all(
+            () ->
+                desk.start(
+                    sent,
+                    new TrayStartDesk.Unplanned(
+                        purpose.orElseThrow(),
+                        unit.isEmpty() ? Optional.empty() : Optional.of(unit),
+                        title.orElseThrow(),
+                        day.orElseThrow())))
+        .map(
+            done ->
+                Reply.to(done)
+                    .onto(tray -> "/trays/" + tray)
+                    .worded(TrayRefusals.WORDS)
+                    .or(problems -> page(fields, problems, model)))
+        .orElseGet(() -> page(fields, typed.problems(), model));
+  }
+
+  private static String page(Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute("purposes", TrayWording.UNPLANNED.keySet());
+    model.addAttribute("typed", typed);
+    model.addAttribute("problems", problems);
+    return "tray/new";
+  }
+}
