@@ -2,12 +2,44 @@
 // where a page has none of its own to the one that finds.
 const waits = (field) => field.hasAttribute("data-scan") || !document.querySelector("[data-scan]");
 
+// Nobody types two letters within so many milliseconds; a scanner does.
+const BURST = 45;
+
+// Letters choose in a drop-down and do nothing to a tick; only a scanner's are meant for another field.
+const isChoice = (element) =>
+  element.tagName === "SELECT" || ["checkbox", "radio"].includes(element.type);
+
 Alpine.data("scanField", () => ({
+  last: null,
+  init() {
+    // what was refused is replaced by the next scan
+    if (this.$root.hasAttribute("data-scan") && this.$root.value !== "") {
+      this.$root.focus();
+      this.$root.select();
+    }
+  },
   follow(event) {
     const types = event.key.length === 1 && event.key !== " " && event.key !== "?";
     const held = event.ctrlKey || event.metaKey || event.altKey;
-    if (types && !held && !isField(event.target) && waits(this.$root)) {
+    if (!types || held || !waits(this.$root)) {
+      return;
+    }
+    if (isField(event.target) && isChoice(event.target)) {
+      this.overChoice(event);
+    } else if (!isField(event.target)) {
       this.$root.focus();
+    }
+  },
+  overChoice(event) {
+    const choice = event.target;
+    const before = this.last;
+    this.last = { at: event.timeStamp, key: event.key, value: choice.value };
+    if (before !== null && event.timeStamp - before.at < BURST) {
+      choice.value = before.value;
+      this.$root.value = before.key + event.key;
+      this.$root.focus();
+      event.preventDefault();
+      this.last = null;
     }
   },
 }));

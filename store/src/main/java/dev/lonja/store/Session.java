@@ -20,6 +20,7 @@ import dev.lonja.store.fluid.StudyRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.LedgerRepository;
+import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.DeviceRepository;
@@ -201,6 +202,10 @@ public final class Session {
 
   public LedgerRepository ledger() {
     return new LedgerRepository(context, settings().currency());
+  }
+
+  public LotRepository lots() {
+    return new LotRepository(context);
   }
 
   public TrayRepository trays() {

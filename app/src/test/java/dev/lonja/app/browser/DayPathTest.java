@@ -54,6 +54,8 @@ class DayPathTest {
     page.keyboard().press("Tab");
     page.keyboard().type("189.5");
     page.keyboard().press("Enter");
+    assertThat(page.locator("#pin")).isFocused();
+    page.keyboard().press("Enter");
     assertThat(page.locator(".title")).containsText("to workshop on 15 Mar");
 
     page.navigate(SERVER.url() + oil + "?week=2027-03-15");
@@ -104,7 +106,7 @@ class DayPathTest {
     Locator ticks = page.locator(".tick:not([disabled])");
     int before = page.locator(".is-laid").count();
     tabTo(page, ".tick");
-    enterAndWait(page);
+    HarbourBrowser.pressAndWait(page, "Enter");
     assertThat(page.locator(".is-laid")).hasCount(before + 1);
     tabTo(page, ".tick");
     page.keyboard().press("ArrowDown");
@@ -123,7 +125,7 @@ class DayPathTest {
         first.locator("input[name=why]").focus();
         page.keyboard().type("none to be had");
       }
-      enterAndWait(page);
+      HarbourBrowser.pressAndWait(page, "Enter");
     }
     assertThat(ticks.first()).hasAttribute("aria-pressed", "true");
     page.keyboard().press("F8");
@@ -132,6 +134,8 @@ class DayPathTest {
       page.keyboard().press("Tab");
       page.keyboard().type(meter.getAttribute("placeholder").replaceAll("[^0-9.]", ""));
     }
+    page.keyboard().press("Enter");
+    assertThat(page.locator("#pin")).isFocused();
     page.keyboard().press("Enter");
     assertThat(page.locator(".title")).containsText("to workshop on 15 Mar");
   }
@@ -196,15 +200,8 @@ class DayPathTest {
 
   private static void scan(Page page, String code) {
     page.keyboard().type(code);
-    enterAndWait(page);
+    HarbourBrowser.pressAndWait(page, "Enter");
     assertThat(page.locator(".notice.bad")).hasCount(0);
-  }
-
-  /** Presses Enter and waits for the page that follows, which knows nothing of the old one. */
-  private static void enterAndWait(Page page) {
-    page.evaluate("window.before = true");
-    page.keyboard().press("Enter");
-    page.waitForFunction("() => !window.before && document.readyState === 'complete'");
   }
 
   private static void tabTo(Page page, String css) {

@@ -3,6 +3,7 @@ package dev.lonja.app.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Page;
 import dev.lonja.app.server.LonjaServer;
 import org.junit.jupiter.api.Test;
@@ -43,7 +44,7 @@ class FindPathTest {
     assertThat(page.locator(".lines")).containsText("Cu 18×22×1.5");
     for (String code : new String[] {"pl3408b", "cu 18×22×1.5"}) {
       page.keyboard().type(code);
-      enter(page);
+      HarbourBrowser.pressAndWait(page, "Enter");
     }
     assertThat(page.locator(".title")).containsText("4 of 4 laid");
     assertThat(page.locator(".title a.main")).containsText("Hand over");
@@ -66,7 +67,7 @@ class FindPathTest {
     page.keyboard().press("ArrowDown");
     Object label = page.evaluate("document.activeElement.getAttribute('aria-label')");
     assertThat(label.toString()).startsWith("Corvane CV 6-3310, ");
-    enter(page);
+    HarbourBrowser.pressAndWait(page, "Enter");
     assertThat(page.locator("h1")).containsText("Corvane CV 6-3310");
   }
 
@@ -77,10 +78,11 @@ class FindPathTest {
     page.navigate(SERVER.url() + "/items/new");
     page.locator("#make").focus();
     for (String field : new String[] {"any", "Cu 30×36×2", "Copper washer", "washer"}) {
-      page.keyboard().type(field);
+      // as fast as a person types; what comes faster over a list is taken for a scan
+      page.keyboard().type(field, new Keyboard.TypeOptions().setDelay(60));
       page.keyboard().press("Tab");
     }
-    enter(page);
+    HarbourBrowser.pressAndWait(page, "Enter");
     assertThat(page.locator("#p-inner_diameter")).isVisible();
     assertThat(page.locator("#number")).hasValue("Cu 30×36×2");
     page.fill("#p-inner_diameter", "30");
@@ -93,12 +95,6 @@ class FindPathTest {
   private static void press(Page page, String css) {
     page.evaluate("window.before = true");
     page.click(css);
-    page.waitForFunction("() => !window.before && document.readyState === 'complete'");
-  }
-
-  private static void enter(Page page) {
-    page.evaluate("window.before = true");
-    page.keyboard().press("Enter");
     page.waitForFunction("() => !window.before && document.readyState === 'complete'");
   }
 }

@@ -89,4 +89,11 @@ public final class HarbourBrowser
   public Page atCounter(String url) {
     return signedInAs("storekeeper", url, 1280, 800);
   }
+
+  /** Presses a key and waits for the page that follows, which knows nothing of the old one. */
+  static void pressAndWait(Page page, String key) {
+    page.evaluate("window.before = true");
+    page.keyboard().press(key);
+    page.waitForFunction("() => !window.before && document.readyState === 'complete'");
+  }
 }

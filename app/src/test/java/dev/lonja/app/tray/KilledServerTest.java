@@ -17,6 +17,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.Posting;
@@ -34,6 +35,7 @@ import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
@@ -129,7 +131,7 @@ class KilledServerTest {
     }
   }
 
-  /** Trays with one hose clip each, laid and ready; their service has no meter. */
+  /** Trays for breakdowns with one hose clip each, laid and ready; nobody has to read a meter. */
   private List<TrayId> prepare(int trays) {
     LonjaServer.putExample(folder);
     try (LonjaStore store = LonjaStore.open(database())) {
@@ -145,7 +147,10 @@ class KilledServerTest {
             receiveClips(session, trays);
             List<TrayId> ids = new ArrayList<>();
             for (int i = 0; i < trays; i++) {
-              TrayId id = session.trays().add(new UnitId(1), "Hose " + i, TODAY, List.of());
+              TrayId id =
+                  session
+                      .trays()
+                      .add(Optional.of(new UnitId(1)), TrayPurpose.BREAKDOWN, "Hose " + i, TODAY);
               session
                   .trays()
                   .addLine(

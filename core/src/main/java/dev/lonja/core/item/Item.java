@@ -56,6 +56,14 @@ public record Item(
   /** A storage place; {@code walkOrder} says where it comes on the walk through the store. */
   public record Bin(BinId id, String address, int walkOrder) {}
 
+  /**
+   * True if it is received with a lot: fluids, and what keeps for a time only. Anything else may be
+   * received without, and counts by the day it came.
+   */
+  public boolean needsLot() {
+    return product.isPresent() || keeping.shelfLifeDays().isPresent();
+  }
+
   public PartKey key() {
     return PartKey.of(number).orElseThrow();
   }

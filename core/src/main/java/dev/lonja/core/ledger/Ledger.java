@@ -155,6 +155,22 @@ public final class Ledger {
     return running.booked();
   }
 
+  /**
+   * Moves a quantity of one lot into another lot of the item in the same bin: part of it is set
+   * aside, or let go again. The value goes along and the average stays.
+   */
+  public static Booking split(ItemStock stock, Place from, LotId toLotId, Quantity quantity) {
+    Optional<Refusal> refusal =
+        refusalOfAmount(quantity).or(() -> refusalOfPresence(stock, from, quantity));
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    Place to = new Place(from.itemId(), toLotId, from.binId());
+    running.move(MovementKind.TRANSFER, from, to, quantity);
+    return running.booked();
+  }
+
   /** Throws away part of a lot; quarantined and expired lots may be scrapped. */
   public static Booking scrap(ItemStock stock, Place place, Quantity quantity) {
     Optional<Refusal> refusal =

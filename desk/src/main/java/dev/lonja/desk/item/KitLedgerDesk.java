@@ -19,6 +19,7 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.Posting;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -128,12 +129,13 @@ public class KitLedgerDesk {
     LocalDate today = clock.today();
     LotId lotId =
         session
-            .ledger()
+            .lots()
             .lotByCode(item.id(), lot)
+            .map(LotRepository.NamedLot::id)
             .orElseGet(
                 () ->
                     session
-                        .ledger()
+                        .lots()
                         .addLot(
                             item.id(),
                             lot,

@@ -53,6 +53,6 @@ public final class PackedIssue {
     Optional<LocalDate> expires =
         Stream.concat(openUntil.stream(), opening.from().expiresOn().stream())
             .min(LocalDate::compareTo);
-    return session.ledger().addOpenLot(item.id(), from, today, expires);
+    return session.lots().addOpenLot(item.id(), from, today, expires);
   }
 }

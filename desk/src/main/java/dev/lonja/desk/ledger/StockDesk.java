@@ -27,6 +27,7 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.ledger.LedgerLine;
+import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.Posting;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -54,8 +55,10 @@ public class StockDesk extends KeepersDesk {
    * A delivery of one item.
    *
    * @param amount in the item's measure
-   * @param expiresOn empty to reckon with the item's shelf life
+   * @param lotCode empty where the item needs none
+   * @param expiresOn the last good day as printed; empty if none is
    * @param cost of the whole delivery, in the store's currency; 0 or more
+   * @param note the delivery note; may be empty
    */
   public record Receipt(
       BigDecimal amount,
@@ -63,7 +66,18 @@ public class StockDesk extends KeepersDesk {
       String bin,
       Optional<LocalDate> expiresOn,
       BigDecimal cost,
-      String reason) {}
+      String note,
+      Answers answers) {}
+
+  /**
+   * What somebody answered to what was asked of a delivery.
+   *
+   * @param keepApart true if a lot with another date on it is kept apart under its code
+   * @param setAside true if what is expired already is taken and set aside
+   */
+  public record Answers(boolean keepApart, boolean setAside) {
+    public static final Answers NONE = new Answers(false, false);
+  }
 
   /** What may be done with one lot in one bin. */
   public enum OnLot {
@@ -71,7 +85,11 @@ public class StockDesk extends KeepersDesk {
     /** More or less by so much. */
     ADJUST,
     SCRAP,
-    TRANSFER
+    TRANSFER,
+    /** So much is set aside and not issued. */
+    QUARANTINE,
+    /** So much is let go again. */
+    RELEASE
   }
 
   /**
@@ -85,6 +103,19 @@ public class StockDesk extends KeepersDesk {
 
   /** Why nothing was booked, beside what the ledger refuses. */
   public sealed interface Refused extends Refusal {}
+
+  /** The item is received with a lot only. */
+  public record LotNeeded() implements Refused {}
+
+  /** The lot is here with another date on it. */
+  public record OtherExpiry(String lotCode, Optional<LocalDate> here, LocalDate coming)
+      implements Refused {}
+
+  /** It is past its last good day on arrival. */
+  public record ExpiredOnArrival(LocalDate expiresOn, LocalDate today) implements Refused {}
+
+  /** The lot is set aside already, or is not. */
+  public record SetAsideAlready(boolean setAside) implements Refused {}
 
   /** No bin has this address. */
   public record UnknownBin(String address) implements Refused {}
@@ -127,25 +158,76 @@ public class StockDesk extends KeepersDesk {
     if (refusal.isPresent()) {
       return Outcome.refused(refusal.get());
     }
+    Optional<LotRepository.NamedLot> here =
+        receipt.lotCode().isEmpty()
+            ? Optional.empty()
+            : session.lots().lotByCode(itemId, receipt.lotCode());
+    List<Refused> asked = questions(item, receipt, here);
+    if (!asked.isEmpty()) {
+      return new Outcome.Refused(asked);
+    }
     ItemStock stock = session.ledger().stockOf(itemId);
-    Optional<LocalDate> expiresOn =
-        receipt.expiresOn().or(() -> item.keeping().shelfLifeDays().map(clock.today()::plusDays));
-    LotId lotId =
-        session
-            .ledger()
-            .lotByCode(itemId, receipt.lotCode())
-            .orElseGet(
-                () -> session.ledger().addLot(itemId, receipt.lotCode(), clock.today(), expiresOn));
     Booking booking =
         Ledger.receive(
             stock,
-            new Place(itemId, lotId, bin.orElseThrow().id()),
+            new Place(itemId, lot(session, item, receipt, here), bin.orElseThrow().id()),
             Quantity.of(stock.measure(), receipt.amount()),
             Money.of(receipt.cost(), stock.value().currency()));
-    return write(session, itemId, booking, sent, receipt.reason());
+    return write(session, itemId, booking, sent, receipt.note());
   }
 
-  /** Counts, scraps or transfers one lot in one bin, or adjusts it by more or less. */
+  /** What has to be said before a delivery is taken in. */
+  private List<Refused> questions(
+      Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
+    List<Refused> asked = new ArrayList<>();
+    if (receipt.lotCode().isEmpty() && item.needsLot()) {
+      asked.add(new LotNeeded());
+    }
+    if (isOther(here, receipt) && !receipt.answers().keepApart()) {
+      asked.add(
+          new OtherExpiry(
+              receipt.lotCode(),
+              here.orElseThrow().expiresOn(),
+              receipt.expiresOn().orElseThrow()));
+    }
+    receipt
+        .expiresOn()
+        .filter(clock.today()::isAfter)
+        .filter(day -> !receipt.answers().setAside())
+        .map(day -> new ExpiredOnArrival(day, clock.today()))
+        .ifPresent(asked::add);
+    return asked;
+  }
+
+  private static boolean isOther(Optional<LotRepository.NamedLot> here, Receipt receipt) {
+    return here.isPresent()
+        && receipt.expiresOn().isPresent()
+        && !receipt.expiresOn().equals(here.get().expiresOn());
+  }
+
+  /** The lot that a delivery goes to; without a date of its own it keeps that of the lot here. */
+  private LotId lot(
+      Session session, Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
+    LocalDate today = clock.today();
+    boolean expired = receipt.expiresOn().filter(today::isAfter).isPresent();
+    Optional<LotRepository.NamedLot> same = here.filter(lot -> !expired && !isOther(here, receipt));
+    if (same.isPresent()) {
+      return same.get().id();
+    }
+    return session
+        .lots()
+        .sealed(
+            item.id(),
+            receipt.lotCode().isEmpty() ? today.toString() : receipt.lotCode(),
+            today,
+            receipt.expiresOn().or(() -> item.keeping().shelfLifeDays().map(today::plusDays)),
+            expired);
+  }
+
+  /**
+   * Counts, scraps or transfers one lot in one bin, adjusts it by more or less, sets part of it
+   * aside or lets it go again.
+   */
   @Allowed.ToKeepStore
   public Outcome onLot(
       Sent sent, ItemId itemId, LotBooking asked, SecondPerson.Signature signature) {
@@ -172,6 +254,12 @@ public class StockDesk extends KeepersDesk {
     if (!refusals.isEmpty()) {
       return new Outcome.Refused(refusals);
     }
+    boolean aside = asked.what() == OnLot.QUARANTINE;
+    boolean splits = aside || asked.what() == OnLot.RELEASE;
+    LotId other = splits ? session.lots().lotLike(asked.lotId(), aside) : asked.lotId();
+    if (splits && other.equals(asked.lotId())) {
+      return Outcome.refused(new SetAsideAlready(aside));
+    }
     ItemStock stock = session.ledger().stockOf(itemId);
     Quantity quantity = Quantity.of(stock.measure(), asked.amount());
     Place place = there.orElseThrow();
@@ -181,6 +269,7 @@ public class StockDesk extends KeepersDesk {
           case ADJUST -> Ledger.adjust(stock, place, quantity);
           case SCRAP -> Ledger.scrap(stock, place, quantity);
           case TRANSFER -> Ledger.transfer(stock, place, to.orElseThrow().id(), quantity);
+          case QUARANTINE, RELEASE -> Ledger.split(stock, place, other, quantity);
         };
     return writeSigned(session, itemId, booking, sent, asked.reason(), signature);
   }

@@ -25,6 +25,11 @@ public class Receiver {
    */
   public record Known(String name, boolean signed) {}
 
+  /** Whose badge or name a code is, if it is anybody's. */
+  public Optional<String> badge(Session session, String code) {
+    return pins.person(session, code.strip()).map(person -> person.name().text());
+  }
+
   /**
    * Reads who takes it; empty if a PIN was typed that is not theirs, or too many were.
    *

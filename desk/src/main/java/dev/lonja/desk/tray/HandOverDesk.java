@@ -1,5 +1,6 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
@@ -10,6 +11,7 @@ import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -17,6 +19,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.item.ScannedItems;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.meter.ReadingRefusal;
@@ -166,6 +169,50 @@ public class HandOverDesk extends KeepersDesk {
           return Postings.write(
               session, itemId, booking, posting(tray, sent, "unused, came back"), 1);
         });
+  }
+
+  /** Takes one piece back of an item that went out with the tray, by a scanned or typed number. */
+  @Allowed.ToKeepStore
+  public Outcome scanBack(Sent sent, TrayId trayId, String code) {
+    return once.run(
+        sent,
+        session ->
+            session
+                .trays()
+                .byId(trayId)
+                .filter(tray -> tray.handedOverOn().isPresent())
+                .map(tray -> scanBack(session, sent, tray, code))
+                .orElseGet(() -> Outcome.refused(new TrayRefusal.NotHandedOver())));
+  }
+
+  private Outcome scanBack(Session session, Sent sent, Tray tray, String code) {
+    Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    List<Item> items = ScannedItems.of(session, code);
+    if (items.isEmpty()) {
+      return Outcome.refused(new TrayRefusal.UnknownNumber(code.strip()));
+    }
+    // of several makes of one number only what went out can come back
+    List<Item> out =
+        items.stream()
+            .filter(
+                item ->
+                    issued.getOrDefault(item.id(), List.of()).stream()
+                        .anyMatch(issue -> issue.stillOut().isPositive()))
+            .toList();
+    if (out.size() > 1) {
+      return Outcome.refused(new TrayRefusal.SeveralMakes(code.strip(), out));
+    }
+    if (out.isEmpty()) {
+      return Outcome.refused(new TrayRefusal.NotOut(items.get(0)));
+    }
+    Item item = out.get(0);
+    if (item.measure() != Measure.PIECES) {
+      return Outcome.refused(new TrayRefusal.HowMuch(item));
+    }
+    Booking booking =
+        Ledger.takeBack(
+            session.ledger().stockOf(item.id()), issued.get(item.id()), Quantity.pieces(1));
+    return Postings.write(session, item.id(), booking, posting(tray, sent, "unused, came back"), 1);
   }
 
   /**

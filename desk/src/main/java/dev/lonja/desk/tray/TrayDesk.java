@@ -12,8 +12,10 @@ import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.item.ScannedItems;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
@@ -32,10 +34,12 @@ public class TrayDesk extends KeepersDesk {
 
   private final OnceOnly once;
   private final StoreClock clock;
+  private final Receiver receiver;
 
-  public TrayDesk(OnceOnly once, StoreClock clock) {
+  public TrayDesk(OnceOnly once, StoreClock clock, Receiver receiver) {
     this.once = once;
     this.clock = clock;
+    this.receiver = receiver;
   }
 
   /** Lays what is missing on a line. */
@@ -97,18 +101,16 @@ public class TrayDesk extends KeepersDesk {
   }
 
   private Outcome scan(Session session, Tray tray, String code) {
-    Optional<PartKey> key = PartKey.of(code);
-    if (key.isEmpty()) {
+    if (PartKey.of(code).isEmpty()) {
       return Outcome.refused(new TrayRefusal.NoNumber(code));
     }
-    List<Item> items =
-        session
-            .items()
-            .byBarcode(code.strip())
-            .map(List::of)
-            .orElseGet(() -> session.items().byKey(key.get()));
+    List<Item> items = ScannedItems.of(session, code);
     if (items.isEmpty()) {
-      return Outcome.refused(new TrayRefusal.UnknownNumber(code.strip()));
+      return Outcome.refused(
+          receiver
+              .badge(session, code)
+              .<TrayRefusal>map(TrayRefusal.IsBadge::new)
+              .orElseGet(() -> new TrayRefusal.UnknownNumber(code.strip())));
     }
     if (items.size() > 1) {
       // two makes may print one number on different parts

@@ -32,6 +32,15 @@ public sealed interface TrayRefusal extends Refusal {
   /** No item has this number. */
   record UnknownNumber(String code) implements TrayRefusal {}
 
+  /** What was scanned is somebody's badge. */
+  record IsBadge(String name) implements TrayRefusal {}
+
+  /** Nothing of the item is out with this tray. */
+  record NotOut(Item item) implements TrayRefusal {}
+
+  /** What is poured does not come back by the piece; somebody says how much. */
+  record HowMuch(Item item) implements TrayRefusal {}
+
   /** The item is not on this tray. */
   record NotOnTray(Item item) implements TrayRefusal {}
 

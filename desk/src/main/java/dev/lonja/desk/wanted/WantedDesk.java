@@ -4,7 +4,6 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.FindingId;
@@ -12,6 +11,7 @@ import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.item.ScannedItems;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
@@ -224,7 +224,7 @@ public class WantedDesk {
 
   private Outcome add(
       Session session, Sent sent, Optional<Unit> unit, Wish wish, WantedRepository.Why why) {
-    List<Item> items = items(session, wish.code());
+    List<Item> items = ScannedItems.of(session, wish.code());
     if (items.isEmpty()) {
       return Outcome.refused(new WantedRefusal.UnknownNumber(wish.code()));
     }
@@ -269,14 +269,6 @@ public class WantedDesk {
             unit.code(),
             FleetPicture.load(session, clock.today()).needs(unit.id()))
         .objection(item, why);
-  }
-
-  private static List<Item> items(Session session, String code) {
-    return session
-        .items()
-        .byBarcode(code.strip())
-        .map(List::of)
-        .orElseGet(() -> PartKey.of(code).map(session.items()::byKey).orElse(List.of()));
   }
 
   /** Nobody wants a part any more. */

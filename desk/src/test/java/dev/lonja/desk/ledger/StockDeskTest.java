@@ -9,6 +9,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Refusal.NotEnough;
 import dev.lonja.core.ledger.Refusal.SameBin;
+import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
@@ -27,6 +28,7 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.person.Person;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
@@ -89,7 +91,13 @@ class StockDeskTest {
 
   private StockDesk.Receipt into(String bin, String amount) {
     return new StockDesk.Receipt(
-        amount(amount), "N-1", bin, Optional.empty(), amount("20"), "note 7");
+        amount(amount),
+        "N-1",
+        bin,
+        Optional.empty(),
+        amount("20"),
+        "note 7",
+        StockDesk.Answers.NONE);
   }
 
   @Test
@@ -204,5 +212,115 @@ class StockDeskTest {
 
   private static SecondPerson.Signature by(String who, String pin) {
     return new SecondPerson.Signature(who, pin);
+  }
+
+  private Outcome delivered(String lot, String goodThrough, StockDesk.Answers answers) {
+    return desk.receive(
+        cage.sent(),
+        FILTER,
+        new StockDesk.Receipt(
+            amount("1"),
+            lot,
+            "K-01",
+            Optional.of(goodThrough).filter(day -> !day.isEmpty()).map(LocalDate::parse),
+            amount("20"),
+            "",
+            answers));
+  }
+
+  private List<StockedLot> lots() {
+    return cage.read(session -> session.ledger().stockOf(FILTER).lots());
+  }
+
+  /** A filter needs no lot; it counts by the day it came. */
+  @Test
+  void whatKeepsForEverNeedsNoLotAndNoNote() {
+    assertThat(delivered("", "", StockDesk.Answers.NONE)).isInstanceOf(Outcome.Done.class);
+    assertThat(
+            cage.<Boolean>read(
+                session -> session.lots().lotByCode(FILTER, "2027-03-15").isPresent()))
+        .isTrue();
+    assertThat(
+            Cage.reasons(
+                desk.receive(
+                    cage.sent(),
+                    DRUM,
+                    new StockDesk.Receipt(
+                        amount("205"),
+                        "",
+                        "M-1",
+                        Optional.empty(),
+                        amount("20"),
+                        "",
+                        StockDesk.Answers.NONE))))
+        .containsExactly(new StockDesk.LotNeeded());
+  }
+
+  @Test
+  void aLotThatComesWithAnotherDateIsAskedAboutAndKeptApart() {
+    delivered("N-7", "2028-03-15", StockDesk.Answers.NONE);
+    assertThat(delivered("N-7", "2028-03-15", StockDesk.Answers.NONE))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(delivered("N-7", "", StockDesk.Answers.NONE)).isInstanceOf(Outcome.Done.class);
+    assertThat(Cage.reasons(delivered("N-7", "2029-03-15", StockDesk.Answers.NONE)))
+        .containsExactly(
+            new StockDesk.OtherExpiry(
+                "N-7", Optional.of(LocalDate.parse("2028-03-15")), LocalDate.parse("2029-03-15")));
+    assertThat(delivered("N-7", "2029-03-15", new StockDesk.Answers(true, false)))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(lots())
+        .filteredOn(lot -> lot.expiresOn().isPresent())
+        .extracting(lot -> lot.expiresOn().get() + " " + lot.quantity().display())
+        .containsExactlyInAnyOrder("2028-03-15 3", "2029-03-15 1");
+  }
+
+  /** Good through today is good; good through yesterday is not. */
+  @Test
+  void whatIsExpiredOnArrivalGoesBackOrIntoQuarantine() {
+    assertThat(delivered("N-8", "2027-03-15", StockDesk.Answers.NONE))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(Cage.reasons(delivered("N-9", "2027-03-14", StockDesk.Answers.NONE)))
+        .containsExactly(new StockDesk.ExpiredOnArrival(LocalDate.parse("2027-03-14"), Cage.TODAY));
+    assertThat(delivered("N-9", "2027-03-14", new StockDesk.Answers(false, true)))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(lots())
+        .filteredOn(StockedLot::quarantined)
+        .singleElement()
+        .satisfies(lot -> assertThat(lot.expiresOn()).contains(LocalDate.parse("2027-03-14")));
+  }
+
+  /** Of five, two go into quarantine and one comes back: four free, five there, worth the same. */
+  @Test
+  void partOfALotIsQuarantinedAndReleasedUnderItsCode() {
+    Money worth = cage.read(session -> session.ledger().stockOf(FILTER).value());
+    LotId lot = new LotId(8);
+    onLot(StockDesk.OnLot.QUARANTINE, lot, "2");
+    LotId aside =
+        lots().stream().filter(StockedLot::quarantined).findFirst().orElseThrow().place().lotId();
+    assertThat(free()).isEqualTo(Quantity.pieces(3));
+    assertThat(Cage.reasons(book(StockDesk.OnLot.QUARANTINE, aside, "1")))
+        .containsExactly(new StockDesk.SetAsideAlready(true));
+    onLot(StockDesk.OnLot.RELEASE, aside, "1");
+    assertThat(free()).isEqualTo(Quantity.pieces(4));
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
+    assertThat(cage.<Money>read(session -> session.ledger().stockOf(FILTER).value()))
+        .isEqualTo(worth);
+    assertThat(Cage.reasons(book(StockDesk.OnLot.RELEASE, aside, "2"))).hasSize(1);
+  }
+
+  private Quantity free() {
+    return cage.read(session -> session.ledger().free(Cage.TODAY).get(FILTER));
+  }
+
+  private void onLot(StockDesk.OnLot what, LotId lot, String amount) {
+    assertThat(book(what, lot, amount)).isInstanceOf(Outcome.Done.class);
+  }
+
+  private Outcome book(StockDesk.OnLot what, LotId lot, String amount) {
+    return desk.onLot(
+        cage.sent(),
+        FILTER,
+        new StockDesk.LotBooking(what, lot, new BinId(1), amount(amount), "", "dented"),
+        SecondPerson.Signature.NONE);
   }
 }

@@ -204,6 +204,22 @@ class LeftOutTest {
         .containsExactly(belt.id());
   }
 
+  /** One washer went out: one comes back by its scan, whatever sign stands between its sizes. */
+  @Test
+  void whatWentOutComesBackByScanPieceByPiece() {
+    assertThat(handOvers.scanBack(cage.sent(), tray, "cu 24x29X2"))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(Cage.reasons(handOvers.scanBack(cage.sent(), tray, "Cu 24×29×2")))
+        .singleElement()
+        .isInstanceOf(TrayRefusal.NotOut.class);
+    assertThat(Cage.reasons(handOvers.scanBack(cage.sent(), tray, "VM 22-1010")))
+        .as("the filter never went out")
+        .singleElement()
+        .isInstanceOf(TrayRefusal.NotOut.class);
+    assertThat(Cage.reasons(handOvers.scanBack(cage.sent(), tray, "nothing")))
+        .containsExactly(new TrayRefusal.UnknownNumber("nothing"));
+  }
+
   private List<Finding> found() {
     return cage.read(session -> session.findings().ofTray(tray));
   }

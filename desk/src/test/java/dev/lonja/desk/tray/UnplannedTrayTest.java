@@ -12,6 +12,10 @@ import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.forecast.Forecast;
+import dev.lonja.desk.person.Pins;
+import dev.lonja.desk.person.Receiver;
+import dev.lonja.desk.person.Secrets;
+import dev.lonja.desk.person.Tries;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
@@ -21,6 +25,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /**
  * Trays for work that nobody planned. WB-2 wants two hose clips (item 38) by 18 March, the workshop
@@ -40,7 +45,12 @@ class UnplannedTrayTest {
   @BeforeEach
   void open() {
     start = new TrayStartDesk(cage.once(), cage.clock());
-    trays = new TrayDesk(cage.once(), cage.clock());
+    trays =
+        new TrayDesk(
+            cage.once(),
+            cage.clock(),
+            new Receiver(
+                new Pins(new Secrets(new BCryptPasswordEncoder(4)), new Tries(cage.clock()))));
   }
 
   private Outcome start(TrayPurpose purpose, String unit, String day) {

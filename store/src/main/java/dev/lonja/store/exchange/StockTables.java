@@ -161,7 +161,7 @@ final class StockTables {
         .with(of("expires_on", LOT.EXPIRES_ON, date(), "last good day").optional())
         .with(of("quarantined", LOT.QUARANTINED, yesNo(), "set aside, not to be issued"))
         .with(of("opened_on", LOT.OPENED_ON, date(), "since when it is open").optional())
-        .unique("item_id", "code")
+        .unique("item_id", "code", "quarantined", "expires_on", "opened_on")
         .build();
   }
 

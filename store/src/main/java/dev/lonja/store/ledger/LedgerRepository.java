@@ -45,8 +45,6 @@ import org.jooq.impl.DSL;
 /** Reads stock and appends movements; nothing here changes or deletes a movement. */
 public final class LedgerRepository {
 
-  private static final String OPENED = " open ";
-
   private static final Field<Long> STOCK_SUM = DSL.sum(STOCK.QUANTITY_MICRO).cast(Long.class);
   private static final Field<Long> LAID_SUM = DSL.sum(TRAY_LINE.LAID_MICRO).cast(Long.class);
   private static final Field<Long> WORTH =
@@ -192,55 +190,6 @@ public final class LedgerRepository {
     return free;
   }
 
-  /** Opens a lot for a receipt. */
-  public LotId addLot(
-      ItemId itemId, String code, LocalDate receivedOn, Optional<LocalDate> expiresOn) {
-    return addLot(itemId, code, receivedOn, expiresOn, false);
-  }
-
-  /** Opens a lot that is set aside and may not be issued. */
-  public LotId addQuarantinedLot(ItemId itemId, String code, LocalDate receivedOn) {
-    return addLot(itemId, code, receivedOn, Optional.empty(), true);
-  }
-
-  private LotId addLot(
-      ItemId itemId,
-      String code,
-      LocalDate receivedOn,
-      Optional<LocalDate> expiresOn,
-      boolean quarantined) {
-    return context
-        .insertInto(LOT)
-        .set(LOT.ITEM_ID, itemId)
-        .set(LOT.CODE, code)
-        .set(LOT.RECEIVED_ON, receivedOn)
-        .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
-        .set(LOT.QUARANTINED, quarantined ? 1L : 0L)
-        .returning(LOT.ID)
-        .fetchSingle(LOT.ID);
-  }
-
-  /** A lot for a container opened out of a sealed one; it counts from the sealed one's receipt. */
-  public LotId addOpenLot(
-      ItemId itemId, LotFacts from, LocalDate openedOn, Optional<LocalDate> expiresOn) {
-    Field<Integer> count = DSL.count();
-    int before =
-        context
-            .select(count)
-            .from(LOT)
-            .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.startsWith(from.lotCode() + OPENED))
-            .fetchSingle(count);
-    return context
-        .insertInto(LOT)
-        .set(LOT.ITEM_ID, itemId)
-        .set(LOT.CODE, from.lotCode() + OPENED + (before + 1))
-        .set(LOT.RECEIVED_ON, from.lot().receivedOn())
-        .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
-        .set(LOT.OPENED_ON, openedOn)
-        .returning(LOT.ID)
-        .fetchSingle(LOT.ID);
-  }
-
   /** The items that lie in a bin. */
   public List<ItemId> itemsIn(BinId binId) {
     return context
@@ -257,14 +206,6 @@ public final class LedgerRepository {
         context.fetchExists(LOT, LOT.ITEM_ID.eq(itemId), LOT.ID.eq(lotId))
             && context.fetchExists(BIN, BIN.ID.eq(binId));
     return known ? Optional.of(new Place(itemId, lotId, binId)) : Optional.empty();
-  }
-
-  public Optional<LotId> lotByCode(ItemId itemId, String code) {
-    return context
-        .select(LOT.ID)
-        .from(LOT)
-        .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.eq(code))
-        .fetchOptional(LOT.ID);
   }
 
   /** Appends lines, numbered on from {@code firstLineNo} within their request. */

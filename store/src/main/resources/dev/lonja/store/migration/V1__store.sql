@@ -396,10 +396,12 @@ CREATE TABLE lot (
   quarantined INTEGER NOT NULL DEFAULT 0 CHECK (quarantined IN (0, 1)),
   -- an open container is a lot of its own
   opened_on TEXT CHECK (date(opened_on) = opened_on),
-  UNIQUE (item_id, code),
   -- a lot is booked together with its item, so that none is booked under another's
   UNIQUE (item_id, id)
 ) STRICT;
+-- one code may be set aside in part, and come with another date on it
+CREATE UNIQUE INDEX lot_apart
+  ON lot (item_id, code, quarantined, coalesce(expires_on, ''), coalesce(opened_on, ''));
 
 CREATE TABLE movement (
   id INTEGER NOT NULL PRIMARY KEY,

@@ -117,7 +117,7 @@ class LedgerRepositoryTest {
     assertThat(usable(BRISA, "2027-02-01")).isEmpty();
     store.write(
         session -> {
-          LotId lot = session.ledger().addQuarantinedLot(FILTER, "Q-1", TODAY);
+          LotId lot = session.lots().addQuarantinedLot(FILTER, "Q-1", TODAY);
           write(
               session,
               Ledger.receive(

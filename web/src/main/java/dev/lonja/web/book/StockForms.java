@@ -48,6 +48,32 @@ public final class StockForms {
                                     + none.address()
                                     + "\". Write one such as A-03."))
                     .when(
+                        StockDesk.LotNeeded.class,
+                        none ->
+                            new Problem(
+                                "lot",
+                                "It keeps for a time only or is a fluid; write the lot that is"
+                                    + " printed on it."))
+                    .when(StockDesk.OtherExpiry.class, StockForms::otherExpiry)
+                    .when(
+                        StockDesk.ExpiredOnArrival.class,
+                        expired ->
+                            new Problem(
+                                "aside",
+                                "It was good through "
+                                    + expired.expiresOn()
+                                    + "; today is "
+                                    + expired.today()
+                                    + ". Send it back, or take it into quarantine."))
+                    .when(
+                        StockDesk.SetAsideAlready.class,
+                        already ->
+                            new Problem(
+                                "what",
+                                already.setAside()
+                                    ? "That lot is in quarantine already."
+                                    : "That lot is not in quarantine."))
+                    .when(
                         StockDesk.StandHoldsOther.class, other -> standHoldsOther(binField, other))
                     .when(
                         StockDesk.NoSuchPlace.class,
@@ -79,18 +105,25 @@ public final class StockForms {
 
   /** A receipt as typed; {@code expires} may be empty, {@code cost} is for the whole delivery. */
   public record Receipt(
-      String quantity, String lot, String bin, String expires, String cost, String reason) {
+      String quantity,
+      String lot,
+      String bin,
+      String expires,
+      String cost,
+      String reason,
+      String apart,
+      String aside) {
     /** Empty, with the problems noted, if it cannot be read. */
     public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
       Optional<BigDecimal> amount = amount(typed, quantity);
-      Optional<String> lotCode = typed.text("lot", "The lot", lot, LONGEST_LOT);
+      Optional<String> lotCode = orNone(typed, "lot", "The lot", lot, LONGEST_LOT);
       Optional<LocalDate> expiresOn =
           expires.isBlank() ? Optional.empty() : typed.day("expires", expires);
       Optional<BigDecimal> paid = typed.decimal("cost", "The cost", cost);
       if (paid.filter(c -> c.signum() < 0).isPresent()) {
         typed.refuse("cost", "The cost is " + cost.strip() + "; allowed is 0 or more.");
       }
-      Optional<String> why = why(typed, reason);
+      Optional<String> note = orNone(typed, "reason", "The delivery note", reason, LONGEST_REASON);
       return typed.all(
           () ->
               desk.receive(
@@ -102,14 +135,15 @@ public final class StockForms {
                       bin.strip(),
                       expiresOn,
                       paid.orElseThrow(),
-                      why.orElseThrow())));
+                      note.orElseThrow(),
+                      new StockDesk.Answers("yes".equals(apart), "yes".equals(aside)))));
     }
   }
 
   /**
    * A booking on one lot in one bin as typed.
    *
-   * @param what count, adjust, scrap or transfer
+   * @param what count, adjust, scrap, transfer, quarantine or release
    * @param toBin the address to transfer to
    */
   public record OnLot(
@@ -131,7 +165,11 @@ public final class StockForms {
               .findFirst();
       if (booking.isEmpty()) {
         typed.refuse(
-            "what", "\"" + what + "\" is no booking; allowed are count, adjust, scrap, transfer.");
+            "what",
+            "\""
+                + what
+                + "\" is no booking; allowed are count, adjust, scrap, transfer,"
+                + " quarantine, release.");
       }
       return typed.all(
           () ->
@@ -155,8 +193,26 @@ public final class StockForms {
     return typed.text("reason", "The reason", text, LONGEST_REASON);
   }
 
+  /** Text that may be left empty. */
+  private static Optional<String> orNone(
+      Typed typed, String field, String what, String text, int longest) {
+    return text.isBlank() ? Optional.of("") : typed.text(field, what, text, longest);
+  }
+
   private static Optional<BigDecimal> amount(Typed typed, String text) {
     return typed.decimal("quantity", "The quantity", text);
+  }
+
+  private static Problem otherExpiry(StockDesk.OtherExpiry other) {
+    return new Problem(
+        "apart",
+        "Lot "
+            + other.lotCode()
+            + " is here "
+            + other.here().map(day -> "as good through " + day).orElse("without a date")
+            + ", this delivery says "
+            + other.coming()
+            + ". Look at the label again; if both are right, keep it apart.");
   }
 
   private static Problem standHoldsOther(String field, StockDesk.StandHoldsOther other) {

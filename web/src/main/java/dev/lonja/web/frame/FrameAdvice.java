@@ -8,7 +8,6 @@ import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.setting.StoreDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.store.tray.Tray;
-import dev.lonja.web.tray.TrayWording;
 import jakarta.servlet.http.HttpSession;
 import java.util.Locale;
 import org.springframework.core.env.Environment;
@@ -69,7 +68,11 @@ class FrameAdvice {
     return new FrameView.OpenTray(
         tray.id(),
         tray.number(),
-        TrayWording.whom(tray) + ", " + tray.title() + ", " + Words.weekdayAndDay(tray.plannedOn()),
+        Words.whom(tray.unitCode())
+            + ", "
+            + tray.title()
+            + ", "
+            + Words.weekdayAndDay(tray.plannedOn()),
         progress.laidCount() + "/" + progress.steps().size(),
         progress.steps().stream()
             .map(step -> line(step, open.items().get(step.line().itemId())))

@@ -4,6 +4,7 @@ import dev.lonja.core.quantity.Thousands;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.Optional;
 
 /** How days and counts are written for people. */
 public final class Words {
@@ -34,6 +35,11 @@ public final class Words {
   /** "Monday 2027-03-15". */
   public static String whole(LocalDate day) {
     return WHOLE.format(day);
+  }
+
+  /** The machine that something is for, or "workshop". */
+  public static String whom(Optional<String> unitCode) {
+    return unitCode.orElse("workshop");
   }
 
   /** "1 day", "4 days", "1,815 days". */

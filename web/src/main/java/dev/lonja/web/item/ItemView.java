@@ -34,6 +34,7 @@ public record ItemView(
   public record Shelf(
       String measure,
       String homeBin,
+      boolean needsLot,
       String onHand,
       String free,
       String held,

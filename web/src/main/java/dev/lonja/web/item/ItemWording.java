@@ -70,6 +70,7 @@ class ItemWording {
     return new ItemView.Shelf(
         file.item().measure().symbol(),
         file.item().homeBin().address(),
+        file.item().needsLot(),
         shelf.onHand().display(),
         shelf.free().display(),
         shelf.held().isPositive() ? shelf.held().display() + " on trays" : "",

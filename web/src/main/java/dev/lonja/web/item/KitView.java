@@ -11,7 +11,6 @@ import dev.lonja.desk.item.KitDesk;
 import dev.lonja.desk.item.ServiceJob;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.Words;
-import dev.lonja.web.tray.TrayWording;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -64,7 +63,7 @@ public record KitView(
                 tray ->
                     new TrayChoice(
                         tray.id(),
-                        tray.number() + " " + TrayWording.whom(tray) + " " + tray.title()))
+                        tray.number() + " " + Words.whom(tray.unitCode()) + " " + tray.title()))
             .toList());
   }
 

@@ -6,8 +6,8 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.choice.FluidChoiceDesk;
 import dev.lonja.desk.tray.FluidLine;
 import dev.lonja.web.fluid.VerdictView;
+import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.FluidLineWording;
-import dev.lonja.web.tray.TrayWording;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -45,7 +45,7 @@ public record FluidLineView(
         file.tray().id(),
         file.tray().number(),
         fluid.line().id(),
-        TrayWording.whom(file.tray()),
+        Words.whom(file.tray().unitCode()),
         new Line(
             fluid.line().place(),
             fluid.compartment().id(),

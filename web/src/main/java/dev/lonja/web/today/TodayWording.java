@@ -12,9 +12,8 @@ import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Svg;
+import dev.lonja.web.frame.WantedWording;
 import dev.lonja.web.frame.Words;
-import dev.lonja.web.tray.TrayWording;
-import dev.lonja.web.wanted.WantedWording;
 import java.time.LocalDate;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -72,7 +71,7 @@ final class TodayWording {
     int lines = progress.steps().size();
     return new TodayView.Block(
         onRack.tray().id(),
-        TrayWording.whom(onRack.tray()),
+        Words.whom(onRack.tray().unitCode()),
         onRack.tray().title(),
         progress.laidCount() + "/" + lines,
         LineStates.of(progress),
@@ -89,7 +88,7 @@ final class TodayWording {
   private static TodayView.Need shortLine(TodayDesk.ShortLine line) {
     return new TodayView.Need(
         true,
-        line.item().number() + " short for " + TrayWording.whom(line.tray()),
+        line.item().number() + " short for " + Words.whom(line.tray().unitCode()),
         line.step().line().place()
             + ": "
             + line.step().lacking().display()
@@ -142,7 +141,7 @@ final class TodayWording {
   private TodayView.Need longOut(Tray tray) {
     return new TodayView.Need(
         false,
-        tray.number() + " for " + TrayWording.whom(tray) + " is out",
+        tray.number() + " for " + Words.whom(tray.unitCode()) + " is out",
         tray.title()
             + ", handed to "
             + tray.mechanic().orElseThrow()

@@ -77,6 +77,19 @@ class HandOverController {
         model);
   }
 
+  @PostMapping("/scan-back")
+  String scanBack(
+      @PathVariable TrayId id,
+      Sent sent,
+      @RequestParam String code,
+      @RequestParam Map<String, String> fields,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    return replies.next(
+        handOvers.scanBack(sent, id, code), new TrayReply.Page(id, person, session, fields), model);
+  }
+
   /** The whole job comes back. */
   @PostMapping("/back")
   String back(

@@ -8,6 +8,7 @@ import dev.lonja.desk.tray.SubstituteDesk;
 import dev.lonja.web.crossref.CandidateRow;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +40,7 @@ public record SubstituteView(
         file.tray().id(),
         file.tray().number(),
         line.id(),
-        TrayWording.whom(file.tray()),
+        Words.whom(file.tray().unitCode()),
         line.positionId(),
         line.place(),
         Plate.of(file.asked()),

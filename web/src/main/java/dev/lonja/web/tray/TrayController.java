@@ -104,19 +104,20 @@ class TrayController {
       HttpSession session,
       Model model) {
     Outcome outcome = desk.scan(sent, id, code);
-    return standIn(outcome)
+    TrayReply.Page page = new TrayReply.Page(id, person, session, fields);
+    Optional<TrayRefusal.IsBadge> badge = refusal(outcome, TrayRefusal.IsBadge.class);
+    if (badge.isPresent() && replies.isReady(page)) {
+      return replies.handTo(badge.get().name(), page, model);
+    }
+    return refusal(outcome, TrayRefusal.StandsIn.class)
         .map(offer -> "redirect:" + SubstituteController.offering(id, offer))
-        .orElseGet(
-            () -> replies.next(outcome, new TrayReply.Page(id, person, session, fields), model));
+        .orElseGet(() -> replies.next(outcome, page, model));
   }
 
-  /** What was scanned may stand in on a line: it is offered there at once. */
-  private static Optional<TrayRefusal.StandsIn> standIn(Outcome outcome) {
+  /** What was scanned may stand in on a line, which is offered at once, or says who takes it. */
+  private static <R extends TrayRefusal> Optional<R> refusal(Outcome outcome, Class<R> reason) {
     return outcome instanceof Outcome.Refused refused
-        ? refused.reasons().stream()
-            .filter(TrayRefusal.StandsIn.class::isInstance)
-            .map(TrayRefusal.StandsIn.class::cast)
-            .findFirst()
+        ? refused.reasons().stream().filter(reason::isInstance).map(reason::cast).findFirst()
         : Optional.empty();
   }
 

@@ -45,6 +45,20 @@ public final class TrayRefusals {
               TrayRefusal.UnknownNumber.class,
               none -> code("No item has the number \"" + none.code() + "\"."))
           .when(
+              TrayRefusal.IsBadge.class,
+              badge ->
+                  code(
+                      "That is the badge of "
+                          + badge.name()
+                          + ". Not every line is laid; lay the rest, or leave it out."))
+          .when(
+              TrayRefusal.NotOut.class,
+              not -> code("Nothing of " + not.item().number() + " is out with this tray."))
+          .when(
+              TrayRefusal.HowMuch.class,
+              much ->
+                  code(much.item().number() + " is poured. Type at its line how much came back."))
+          .when(
               TrayRefusal.NotOnTray.class,
               not -> code(not.item().number() + " is not on this tray. Open it to put it on."))
           .when(

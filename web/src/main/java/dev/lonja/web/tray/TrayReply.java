@@ -50,12 +50,30 @@ class TrayReply {
         .or(problems -> page(page, problems, model));
   }
 
+  /** True if the tray may be handed over. */
+  boolean isReady(Page page) {
+    TrayView view = view(page);
+    return view.is().open() && view.is().ready();
+  }
+
+  /** The page with who takes it filled in; the next empty field waits. */
+  String handTo(String name, Page page, Model model) {
+    model.addAttribute("takes", true);
+    return page(
+        new Page(page.id(), page.person(), page.session(), Map.of("mechanic", name)),
+        List.of(),
+        model);
+  }
+
+  private TrayView view(Page page) {
+    return trays
+        .tray(page.id(), viewer(page.person()))
+        .map(file -> TrayPage.view(file, clock.today()))
+        .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+  }
+
   String page(Page page, List<Problem> problems, Model model) {
-    TrayView view =
-        trays
-            .tray(page.id(), viewer(page.person()))
-            .map(file -> TrayPage.view(file, clock.today()))
-            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    TrayView view = view(page);
     if (view.is().open()) {
       OpenTrayChoice.choose(page.session(), page.id());
     }

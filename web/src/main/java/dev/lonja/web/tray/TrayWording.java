@@ -9,7 +9,6 @@ import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
-import dev.lonja.store.tray.Tray;
 import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -52,11 +51,6 @@ public final class TrayWording {
           .all();
 
   private TrayWording() {}
-
-  /** The machine that a tray is for, or "workshop". */
-  public static String whom(Tray tray) {
-    return tray.unitCode().orElse("workshop");
-  }
 
   /** What a tray may be started for that nobody planned, by the words that forms have for it. */
   static final Map<String, TrayPurpose> UNPLANNED = unplanned();

@@ -34,7 +34,7 @@ public record TraysView(List<Row> open, List<Row> handedOver) {
     return new Row(
         tray.id(),
         tray.number(),
-        TrayWording.whom(tray),
+        Words.whom(tray.unitCode()),
         tray.title(),
         when(tray, today),
         onRack.progress().laidCount() + "/" + onRack.progress().steps().size(),

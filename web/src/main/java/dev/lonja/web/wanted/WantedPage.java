@@ -6,6 +6,7 @@ import dev.lonja.desk.wanted.WantedDesk;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.WantedWording;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 

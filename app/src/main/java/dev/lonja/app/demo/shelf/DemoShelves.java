@@ -105,7 +105,7 @@ public final class DemoShelves {
         opening.goodForDays() == 0
             ? Optional.empty()
             : Optional.of(day.plusDays(opening.goodForDays()));
-    LotId lot = session.ledger().addLot(opening.itemId(), opening.lot(), day, expiry);
+    LotId lot = session.lots().addLot(opening.itemId(), opening.lot(), day, expiry);
     if (amount.compareTo(open) > 0) {
       receive(session, opening, lot, amount.subtract(open), at);
     }
@@ -123,7 +123,7 @@ public final class DemoShelves {
               "");
       LotId container =
           session
-              .ledger()
+              .lots()
               .addOpenLot(opening.itemId(), sealed, day, Optional.of(day.plusDays(OPEN_FOR)));
       receive(session, opening, container, open, at);
     }
@@ -180,7 +180,7 @@ public final class DemoShelves {
   private void quarantineLot(Session session, Instant at) {
     ItemId itemId = master.item("TM-3308");
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
-    LotId lot = session.ledger().addQuarantinedLot(itemId, "Q9-0042", day);
+    LotId lot = session.lots().addQuarantinedLot(itemId, "Q9-0042", day);
     ItemStock stock = session.ledger().stockOf(itemId);
     Place place = new Place(itemId, lot, stock.lots().get(0).place().binId());
     Money cost = new Money(2_600, stock.value().currency());

@@ -1,10 +1,9 @@
-package dev.lonja.web.wanted;
+package dev.lonja.web.frame;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.WantedPart;
-import dev.lonja.web.frame.State;
 
 /** Findings and wanted parts in words. */
 public final class WantedWording {

@@ -1,0 +1,140 @@
+package dev.lonja.store.ledger;
+
+import static dev.lonja.store.schema.Tables.LOT;
+
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
+import java.time.LocalDate;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+
+/**
+ * Lots. One code may stand for several: what was set aside of it, what came with another date, and
+ * containers that were opened.
+ */
+public final class LotRepository {
+
+  private static final String OPENED = " open ";
+
+  private final DSLContext context;
+
+  public LotRepository(DSLContext context) {
+    this.context = context;
+  }
+
+  /** Opens a lot for a receipt. */
+  public LotId addLot(
+      ItemId itemId, String code, LocalDate receivedOn, Optional<LocalDate> expiresOn) {
+    return addLot(itemId, code, receivedOn, expiresOn, false);
+  }
+
+  /** Opens a lot that is set aside and may not be issued. */
+  public LotId addQuarantinedLot(ItemId itemId, String code, LocalDate receivedOn) {
+    return addLot(itemId, code, receivedOn, Optional.empty(), true);
+  }
+
+  private LotId addLot(
+      ItemId itemId,
+      String code,
+      LocalDate receivedOn,
+      Optional<LocalDate> expiresOn,
+      boolean quarantined) {
+    return context
+        .insertInto(LOT)
+        .set(LOT.ITEM_ID, itemId)
+        .set(LOT.CODE, code)
+        .set(LOT.RECEIVED_ON, receivedOn)
+        .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
+        .set(LOT.QUARANTINED, quarantined ? 1L : 0L)
+        .returning(LOT.ID)
+        .fetchSingle(LOT.ID);
+  }
+
+  /** A lot for a container opened out of a sealed one; it counts from the sealed one's receipt. */
+  public LotId addOpenLot(
+      ItemId itemId, LotFacts from, LocalDate openedOn, Optional<LocalDate> expiresOn) {
+    Field<Integer> count = DSL.count();
+    int before =
+        context
+            .select(count)
+            .from(LOT)
+            .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.startsWith(from.lotCode() + OPENED))
+            .fetchSingle(count);
+    return context
+        .insertInto(LOT)
+        .set(LOT.ITEM_ID, itemId)
+        .set(LOT.CODE, from.lotCode() + OPENED + (before + 1))
+        .set(LOT.RECEIVED_ON, from.lot().receivedOn())
+        .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
+        .set(LOT.OPENED_ON, openedOn)
+        .returning(LOT.ID)
+        .fetchSingle(LOT.ID);
+  }
+
+  /** The last received of the sealed lots of a code that are not set aside. */
+  public Optional<NamedLot> lotByCode(ItemId itemId, String code) {
+    return context
+        .select(LOT.ID, LOT.EXPIRES_ON)
+        .from(LOT)
+        .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.eq(code))
+        .and(LOT.QUARANTINED.eq(0L))
+        .and(LOT.OPENED_ON.isNull())
+        .orderBy(LOT.RECEIVED_ON.desc(), LOT.ID.desc())
+        .limit(1)
+        .fetchOptional(row -> new NamedLot(row.value1(), Optional.ofNullable(row.value2())));
+  }
+
+  /** A lot with the day through which it is good. */
+  public record NamedLot(LotId id, Optional<LocalDate> expiresOn) {}
+
+  /** A lot of the same code and days that is set aside, or that is not; opened if there is none. */
+  public LotId lotLike(LotId id, boolean quarantined) {
+    Record like = context.selectFrom(LOT).where(LOT.ID.eq(id)).fetchSingle();
+    like.set(LOT.QUARANTINED, quarantined ? 1L : 0L);
+    return known(like);
+  }
+
+  /** The sealed lot of a code and a date, set aside or not; opened if there is none. */
+  public LotId sealed(
+      ItemId itemId,
+      String code,
+      LocalDate receivedOn,
+      Optional<LocalDate> expiresOn,
+      boolean quarantined) {
+    Record lot = context.newRecord(LOT);
+    lot.set(LOT.ITEM_ID, itemId);
+    lot.set(LOT.CODE, code);
+    lot.set(LOT.RECEIVED_ON, receivedOn);
+    lot.set(LOT.EXPIRES_ON, expiresOn.orElse(null));
+    lot.set(LOT.QUARANTINED, quarantined ? 1L : 0L);
+    return known(lot);
+  }
+
+  private LotId known(Record lot) {
+    return context
+        .select(LOT.ID)
+        .from(LOT)
+        .where(
+            LOT.ITEM_ID.eq(lot.get(LOT.ITEM_ID)),
+            LOT.CODE.eq(lot.get(LOT.CODE)),
+            LOT.QUARANTINED.eq(lot.get(LOT.QUARANTINED)),
+            LOT.EXPIRES_ON.isNotDistinctFrom(lot.get(LOT.EXPIRES_ON)),
+            LOT.OPENED_ON.isNotDistinctFrom(lot.get(LOT.OPENED_ON)))
+        .fetchOptional(LOT.ID)
+        .orElseGet(
+            () ->
+                context
+                    .insertInto(LOT)
+                    .set(LOT.ITEM_ID, lot.get(LOT.ITEM_ID))
+                    .set(LOT.CODE, lot.get(LOT.CODE))
+                    .set(LOT.RECEIVED_ON, lot.get(LOT.RECEIVED_ON))
+                    .set(LOT.EXPIRES_ON, lot.get(LOT.EXPIRES_ON))
+                    .set(LOT.QUARANTINED, lot.get(LOT.QUARANTINED))
+                    .set(LOT.OPENED_ON, lot.get(LOT.OPENED_ON))
+                    .returning(LOT.ID)
+                    .fetchSingle(LOT.ID));
+  }
+}
