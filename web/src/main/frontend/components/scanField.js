@@ -22,6 +22,7 @@ Alpine.data("scanField", () => ({
     const types = event.key.length === 1 && event.key !== " " && event.key !== "?";
     const held = event.ctrlKey || event.metaKey || event.altKey;
     if (!types || held || !waits(this.$root)) {
+      this.last = null;
       return;
     }
     if (isField(event.target) && isChoice(event.target)) {
@@ -33,8 +34,8 @@ Alpine.data("scanField", () => ({
   overChoice(event) {
     const choice = event.target;
     const before = this.last;
-    this.last = { at: event.timeStamp, key: event.key, value: choice.value };
-    if (before !== null && event.timeStamp - before.at < BURST) {
+    this.last = { choice, at: event.timeStamp, key: event.key, value: choice.value };
+    if (before !== null && before.choice === choice && event.timeStamp - before.at < BURST) {
       choice.value = before.value;
       this.$root.value = before.key + event.key;
       this.$root.focus();

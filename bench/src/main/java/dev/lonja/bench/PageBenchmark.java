@@ -60,7 +60,7 @@ public class PageBenchmark {
   /** Which page is asked for. */
   @State(Scope.Benchmark)
   public static class Page {
-    @Param({"/", "/fleet", "/fleet/due", "/fleet/RT-04", ITEM, "/trays/1", "/ahead", "/setup"})
+    @Param({"/", "/fleet", "/fleet/due", "/fleet/RT-04", ITEM, "/trays/8", "/ahead", "/setup"})
     private String path = "/";
   }
 

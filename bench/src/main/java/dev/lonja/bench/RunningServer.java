@@ -31,6 +31,14 @@ final class RunningServer implements AutoCloseable {
     return visitor.get(path);
   }
 
+  String token(String path) {
+    return visitor.token(path);
+  }
+
+  void post(String path, String form) {
+    visitor.post(path, form);
+  }
+
   LonjaStore store() {
     return application.getBean(LonjaStore.class);
   }

@@ -42,6 +42,24 @@ final class SignedIn {
     return body(open(path, session), HttpURLConnection.HTTP_OK);
   }
 
+  /** What the forms of a page carry so that they are known to come from it. */
+  String token(String path) {
+    Matcher token = TOKEN.matcher(get(path));
+    if (!token.find()) {
+      throw new IllegalStateException(path + " has no token");
+    }
+    return token.group(1);
+  }
+
+  /** Sends a form; anything but a way on to the next page is a failure. */
+  void post(String path, String form) {
+    HttpURLConnection connection = open(path, session);
+    connection.setDoOutput(true);
+    connection.setInstanceFollowRedirects(false);
+    send(connection, form);
+    body(connection, HttpURLConnection.HTTP_MOVED_TEMP);
+  }
+
   private HttpURLConnection open(String path, String cookie) {
     try {
       HttpURLConnection connection =

@@ -1,5 +1,6 @@
 package dev.lonja.app.demo;
 
+import dev.lonja.app.demo.counter.DemoCounter;
 import dev.lonja.app.demo.fleet.DemoFleet;
 import dev.lonja.app.demo.history.DemoHistory;
 import dev.lonja.app.demo.master.DemoMaster;
@@ -67,6 +68,7 @@ public final class DemoStore {
     addPeople(session);
     new DemoShelves(today, master, random).stock(session);
     moveOne(session, today);
+    new DemoCounter(session, today, master).open();
     layTrays(session, today);
   }
 
@@ -106,11 +108,12 @@ public final class DemoStore {
   private static void layTrays(Session session, LocalDate today) {
     FleetPicture fleet = FleetPicture.load(session, today);
     for (UnitPlan unit : fleet.plans(today.plusDays(DAYS_OF_TRAYS))) {
-      if (unit.occurrences().isEmpty()) {
+      Optional<Occurrence> next =
+          unit.occurrences().stream().filter(o -> o.inHand().isEmpty()).findFirst();
+      if (next.isEmpty()) {
         continue;
       }
-      Occurrence next = unit.occurrences().get(0);
-      TrayId trayId = TrayMaker.start(session, unit, next);
+      TrayId trayId = TrayMaker.start(session, unit, next.get());
       int lines = session.trays().byId(trayId).map(Tray::lines).orElseThrow().size();
       lay(session, trayId, LAID_WHOLE.contains(unit.unitCode()) ? lines : lines / 2, today);
     }

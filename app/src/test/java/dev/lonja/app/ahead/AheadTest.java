@@ -36,7 +36,7 @@ class AheadTest {
         SERVER.store().<Forecast>read(s -> Forecast.load(s, LonjaServer.TODAY, AheadDesk.WEEKS));
     List<Subject> used =
         forecast.subjects().stream().filter(subject -> !subject.demands().isEmpty()).toList();
-    assertThat(used).hasSize(45);
+    assertThat(used).hasSize(47);
     for (Subject subject : used) {
       String path = "/ahead/" + subject.lead().id();
       Visitor.Page whole = visitor.get(path);

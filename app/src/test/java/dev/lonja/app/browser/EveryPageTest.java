@@ -73,11 +73,17 @@ class EveryPageTest {
           "/oils/studies",
           "/setup/standards",
           "/setup/standards/class_covers",
-          "/trays/11/lines/50/fluid",
-          "/trays/4/lines/12/instead",
+          "/trays/18/lines/62/fluid",
+          "/trays/11/lines/24/instead",
           "/trays",
           "/trays/1",
-          "/trays/3",
+          "/trays/4",
+          "/trays/8",
+          "/trays/8/card",
+          "/trays/10",
+          "/trays/new",
+          "/wanted",
+          "/wanted?of=FL-4",
           "/ahead",
           "/ahead/1?week=2027-03-15",
           "/book");
@@ -92,9 +98,11 @@ class EveryPageTest {
           "/items/18",
           "/parts/31",
           "/find/measure?what=washer&washer-id=14.3",
-          "/trays/1",
-          "/trays/4/lines/12/instead",
-          "/trays/11/lines/50/fluid",
+          "/trays/4",
+          "/trays/8",
+          "/wanted",
+          "/trays/11/lines/24/instead",
+          "/trays/18/lines/62/fluid",
           "/oils/top-up?unit=RT-01&compartment=1",
           "/fleet/RT-04",
           "/fleet/meters");
@@ -174,7 +182,7 @@ class EveryPageTest {
   @Test
   void theOpenTrayIsABarOnANarrowScreen() {
     Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 390, 844);
-    page.navigate(SERVER.url() + "/trays/3");
+    page.navigate(SERVER.url() + "/trays/10");
     page.navigate(SERVER.url() + "/items/1");
     assertThat(page.locator(".tray-column").boundingBox().height).isLessThan(60);
     page.locator(".tray-column summary").click();
@@ -183,7 +191,8 @@ class EveryPageTest {
 
   /** 44 px at least for whatever is pressed on the counter's screens. */
   @ParameterizedTest
-  @ValueSource(strings = {"/", "/trays/1", "/trays/3", "/items/18", "/find?q=cu1"})
+  @ValueSource(
+      strings = {"/", "/trays/4", "/trays/8", "/trays/10", "/wanted", "/items/18", "/find?q=cu1"})
   void targetsAreLargeEnough(String path) {
     Page page = BROWSER.atCounter(SERVER.url());
     page.navigate(SERVER.url() + path);

@@ -38,6 +38,6 @@ class PackAdviceTest {
 
   private Visitor.Page choices() {
     return visitor.get(
-        visitor.get("/trays/1").document().select(LINE + " a[href$=/fluid]").attr("href"));
+        visitor.get("/trays/8").document().select(LINE + " a[href$=/fluid]").attr("href"));
   }
 }

@@ -93,7 +93,7 @@ class SecurityTest {
     Visitor workshop = SERVER.newlySignedInAs("workshop");
     assertThat(workshop.get("/").path()).isEqualTo("/trays");
     assertThat(workshop.get("/trays").words()).contains("No tray is open");
-    assertThat(workshop.get("/trays/1").status()).isEqualTo(404);
+    assertThat(workshop.get("/trays/8").status()).isEqualTo(404);
     assertThat(workshop.get("/ahead").status()).isEqualTo(403);
     assertThat(workshop.get("/book").status()).isEqualTo(403);
     assertThat(workshop.get("/fleet/FL-2").status()).isEqualTo(200);

@@ -12,7 +12,7 @@ import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.item.ScannedItems;
+import dev.lonja.desk.find.ScannedItems;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.Receiver;

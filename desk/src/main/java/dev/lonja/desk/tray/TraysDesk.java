@@ -12,6 +12,7 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +46,7 @@ public class TraysDesk {
   /** A tray with how far it is; what it holds itself counts as laid. */
   public record OnRack(Tray tray, TrayProgress progress) {}
 
-  /** Trays that are open, and those handed over of late. */
+  /** Trays that are open, and those handed over of late, the latest first. */
   public record Rack(List<OnRack> open, List<OnRack> handedOver) {}
 
   @KeptAnswer
@@ -56,8 +57,14 @@ public class TraysDesk {
           LocalDate since = clock.today().minusDays(DAYS_BACK);
           return new Rack(
               rows(session.trays().open(), free, viewer),
-              rows(session.trays().handedOverSince(since), free, viewer));
+              rows(latestFirst(session.trays().handedOverSince(since)), free, viewer));
         });
+  }
+
+  private static List<Tray> latestFirst(List<Tray> trays) {
+    return trays.stream()
+        .sorted(Comparator.comparing((Tray tray) -> tray.handedOverOn().orElseThrow()).reversed())
+        .toList();
   }
 
   private static List<OnRack> rows(List<Tray> trays, Map<ItemId, Quantity> free, Viewer viewer) {

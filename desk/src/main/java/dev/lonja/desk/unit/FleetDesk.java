@@ -34,6 +34,14 @@ public class FleetDesk {
   /** A unit in service with its meters and what is planned for it. */
   public record Row(Unit unit, List<MeterStanding> meters, List<Occurrence> occurrences) {
 
+    /** True if what is next lies behind, and no tray is out for it. */
+    public boolean isOverdue() {
+      return occurrences.stream()
+          .findFirst()
+          .filter(next -> !next.isOut() && next.leading().isOverdue())
+          .isPresent();
+    }
+
     LocalDate firstDay() {
       return occurrences.isEmpty() ? LocalDate.MAX : occurrences.get(0).date();
     }
@@ -42,7 +50,7 @@ public class FleetDesk {
   /** A unit that has left the fleet, with what was done to its file, latest first. */
   public record Retired(Unit unit, LocalDate retiredOn, List<AuditLine> events) {}
 
-  /** All units in service, the next due first. */
+  /** All units in service, the next due first; of one day what is overdue. */
   @KeptAnswer
   public List<Row> all() {
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
@@ -51,7 +59,10 @@ public class FleetDesk {
             unit ->
                 new Row(
                     unit, fleet.metersOf(unit), fleet.planOf(unit, fleet.horizon()).occurrences()))
-        .sorted(Comparator.comparing(Row::firstDay).thenComparing(row -> row.unit().code()))
+        .sorted(
+            Comparator.comparing(Row::firstDay)
+                .thenComparing(row -> !row.isOverdue())
+                .thenComparing(row -> row.unit().code()))
         .toList();
   }
 

@@ -5,6 +5,8 @@ import static dev.lonja.store.schema.Tables.LOT;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -85,6 +87,15 @@ public final class LotRepository {
         .orderBy(LOT.RECEIVED_ON.desc(), LOT.ID.desc())
         .limit(1)
         .fetchOptional(row -> new NamedLot(row.value1(), Optional.ofNullable(row.value2())));
+  }
+
+  /** By lot, the code that is printed on it. */
+  public Map<LotId, String> codes(Collection<LotId> ids) {
+    return context
+        .select(LOT.ID, LOT.CODE)
+        .from(LOT)
+        .where(LOT.ID.in(ids))
+        .fetchMap(LOT.ID, LOT.CODE);
   }
 
   /** A lot with the day through which it is good. */

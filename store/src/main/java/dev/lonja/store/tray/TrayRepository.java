@@ -47,6 +47,12 @@ public final class TrayRepository {
       TrayQueries.of(() -> TRAY.STATE.in(Tray.State.OPEN.name(), Tray.State.HANDED_OVER.name()));
   private static final TrayQueries OUT =
       TrayQueries.of(() -> TRAY.STATE.eq(Tray.State.HANDED_OVER.name()));
+  private static final TrayQueries BACK_OF =
+      TrayQueries.of(
+          () ->
+              TRAY.STATE
+                  .eq(Tray.State.BACK.name())
+                  .and(TRAY.UNIT_ID.eq(FixedQuery.given(TRAY.UNIT_ID))));
   private static final TrayQueries HANDED_OVER_SINCE =
       TrayQueries.of(
           () ->
@@ -116,6 +122,11 @@ public final class TrayRepository {
         tasks.stream().map(row -> row.get(TRAY_TASK.TASK_ID)).collect(Collectors.toSet()),
         first.get(TRAY.PLANNED_ON),
         first.get(TRAY.STATE).equals(Tray.State.HANDED_OVER.name()));
+  }
+
+  /** Trays of a unit whose jobs are back, in order of day and number. */
+  public List<Tray> backOf(UnitId unitId) {
+    return trays(BACK_OF, unitId);
   }
 
   /** Trays handed over on or after {@code day}, back or not. */

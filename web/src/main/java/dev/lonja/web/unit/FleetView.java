@@ -27,11 +27,7 @@ public record FleetView(String summary, String scale, List<Row> rows) {
 
   static FleetView of(List<FleetDesk.Row> units, LocalDate today) {
     List<Row> rows = units.stream().map(unit -> row(unit, today)).toList();
-    long overdue =
-        units.stream()
-            .filter(unit -> !unit.occurrences().isEmpty())
-            .filter(unit -> unit.occurrences().get(0).leading().isOverdue())
-            .count();
+    long overdue = units.stream().filter(FleetDesk.Row::isOverdue).count();
     return new FleetView(
         Words.count(rows.size(), "unit", "units") + ", " + overdue + " overdue",
         DueRuler.scale(today, DueDesk.WEEKS),

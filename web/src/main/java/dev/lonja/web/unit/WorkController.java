@@ -4,7 +4,9 @@ import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.service.RecordDesk;
 import dev.lonja.desk.service.WorkDesk;
+import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
@@ -12,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,15 +31,30 @@ class WorkController {
 
   private final WorkDesk desk;
   private final StoreClock clock;
+  private final RecordDesk records;
+  private final PdfRenderer paper;
 
-  WorkController(WorkDesk desk, StoreClock clock) {
+  WorkController(WorkDesk desk, RecordDesk records, PdfRenderer paper, StoreClock clock) {
     this.desk = desk;
+    this.records = records;
+    this.paper = paper;
     this.clock = clock;
   }
 
   @GetMapping
   String look(@PathVariable String code, Model model) {
     return page(code, Map.of(), List.of(), model);
+  }
+
+  /** All of it on paper: the warranty file. */
+  @GetMapping("/record.pdf")
+  ResponseEntity<byte[]> print(@PathVariable String code) {
+    RecordView view =
+        records
+            .record(code)
+            .map(record -> RecordView.of(record, clock.today()))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    return paper.answer("service-record", "record-" + code + ".pdf", Map.of("view", view));
   }
 
   @PostMapping

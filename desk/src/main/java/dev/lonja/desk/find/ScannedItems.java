@@ -1,4 +1,4 @@
-package dev.lonja.desk.item;
+package dev.lonja.desk.find;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.PartKey;

@@ -1,0 +1,78 @@
+package dev.lonja.desk.label;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.ledger.LotFacts;
+import dev.lonja.store.tray.Tray;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Answers what stands on the labels of things; each is empty if there is no such thing. */
+@Service
+@Allowed.ToKeepStore
+public class LabelDesk {
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public LabelDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  public Optional<Item> item(ItemId id) {
+    return store.read(session -> session.items().byId(id));
+  }
+
+  /** What lies of one lot in one bin, with its item. */
+  public record LotLabel(Item item, LotFacts lot) {}
+
+  public Optional<LotLabel> lot(ItemId itemId, LotId lotId) {
+    return store.read(
+        session ->
+            session.ledger().lotsOf(itemId).stream()
+                .filter(lot -> lot.lot().place().lotId().equals(lotId))
+                .findFirst()
+                .flatMap(lot -> session.items().byId(itemId).map(item -> new LotLabel(item, lot))));
+  }
+
+  public Optional<Item.Bin> bin(String address) {
+    return store.read(session -> session.items().binByAddress(address));
+  }
+
+  public Optional<Tray> tray(TrayId id) {
+    return store.read(session -> session.trays().byId(id));
+  }
+
+  /**
+   * A machine, and when it comes in next.
+   *
+   * @param next the first occurrence that no tray stands for yet; none if nothing is planned
+   */
+  public record MachineLabel(Unit unit, Optional<Occurrence> next) {}
+
+  public Optional<MachineLabel> machine(String code) {
+    return store.read(
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          return fleet.units().stream()
+              .filter(unit -> unit.code().equals(code))
+              .findFirst()
+              .map(
+                  unit ->
+                      new MachineLabel(
+                          unit,
+                          fleet.planOf(unit, fleet.horizon()).occurrences().stream()
+                              .filter(occurrence -> occurrence.inHand().isEmpty())
+                              .findFirst()));
+        });
+  }
+}

@@ -1,0 +1,198 @@
+package dev.lonja.desk.service;
+
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.pour.RecordedFill;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.wanted.Finding;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.query.UnitScope;
+import dev.lonja.store.service.WorkLog;
+import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Answers what was done to a machine, with what, and by whom: what defends a warranty. */
+@Service
+@Allowed.ToSeeStore
+public class RecordDesk {
+
+  /** More than a machine's life brings. */
+  private static final int MOST = 2_000;
+
+  private final LonjaStore store;
+  private final StoreClock clock;
+
+  public RecordDesk(LonjaStore store, StoreClock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** The record of a unit, the last done first. */
+  public record ServiceRecord(Unit unit, List<Entry> entries) {}
+
+  /**
+   * One job.
+   *
+   * @param title what it was for, where it came from a tray
+   * @param by who did it, or noted it
+   * @param used what went out with its tray and did not come back
+   */
+  public record Entry(
+      LocalDate day,
+      String title,
+      String by,
+      List<WorkLog.Noted> works,
+      List<Used> used,
+      List<Filled> fills,
+      List<Finding> found) {}
+
+  /** Something that stayed on the machine. */
+  public record Used(Item item, Quantity quantity, List<String> lots) {}
+
+  /** A compartment that was filled. */
+  public record Filled(String compartment, RecordedFill fill, Item item) {}
+
+  /** Empty for a unit that is not in service. */
+  public Optional<ServiceRecord> record(String code) {
+    return store.read(
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          return WorkDesk.unit(fleet, code)
+              .map(unit -> new ServiceRecord(unit, new Entries(session, fleet, unit).all()));
+        });
+  }
+
+  /** Gathers the jobs of one unit. */
+  private static final class Entries {
+    private final Session session;
+    private final FleetPicture fleet;
+    private final Unit unit;
+    private final List<RecordedFill> fills;
+
+    Entries(Session session, FleetPicture fleet, Unit unit) {
+      this.session = session;
+      this.fleet = fleet;
+      this.unit = unit;
+      this.fills =
+          session.records().fills(UnitScope.of(unit.id())).getOrDefault(unit.id(), List.of());
+    }
+
+    List<Entry> all() {
+      List<WorkLog.Noted> works = session.workLog().latest(unit.id(), MOST);
+      List<Entry> entries = new ArrayList<>();
+      List<RecordedFill> ofTrays = new ArrayList<>();
+      for (Tray tray : session.trays().backOf(unit.id())) {
+        List<RecordedFill> poured = session.records().fillsOf(tray.id());
+        ofTrays.addAll(poured);
+        entries.add(
+            new Entry(
+                tray.backOn().orElseThrow(),
+                tray.title(),
+                tray.mechanic().orElseThrow(),
+                works.stream()
+                    .filter(work -> work.tray().filter(tray.number()::equals).isPresent())
+                    .toList(),
+                used(tray),
+                filled(poured),
+                session.findings().ofTray(tray.id())));
+      }
+      entries.addAll(withoutTray(works, ofTrays));
+      entries.sort(Comparator.comparing(Entry::day).reversed());
+      return entries;
+    }
+
+    /** Of one day, one entry: what was done elsewhere, and what was poured without a tray. */
+    private List<Entry> withoutTray(List<WorkLog.Noted> works, List<RecordedFill> ofTrays) {
+      Map<LocalDate, List<WorkLog.Noted>> byDay = new TreeMap<>();
+      works.stream()
+          .filter(work -> work.tray().isEmpty())
+          .forEach(work -> byDay.computeIfAbsent(work.doneOn(), d -> new ArrayList<>()).add(work));
+      Map<LocalDate, List<RecordedFill>> poured =
+          fills.stream()
+              .filter(fill -> !ofTrays.contains(fill))
+              .collect(Collectors.groupingBy(RecordedFill::day));
+      poured.keySet().forEach(day -> byDay.computeIfAbsent(day, d -> new ArrayList<>()));
+      return byDay.entrySet().stream()
+          .map(
+              day ->
+                  new Entry(
+                      day.getKey(),
+                      day.getValue().stream()
+                          .map(WorkLog.Noted::note)
+                          .distinct()
+                          .collect(Collectors.joining("; ")),
+                      "",
+                      day.getValue(),
+                      List.of(),
+                      filled(poured.getOrDefault(day.getKey(), List.of())),
+                      List.of()))
+          .toList();
+    }
+
+    private List<Used> used(Tray tray) {
+      Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+      Map<ItemId, Item> items = session.items().byIds(issued.keySet());
+      Map<LotId, String> codes =
+          session
+              .lots()
+              .codes(
+                  issued.values().stream()
+                      .flatMap(List::stream)
+                      .map(issue -> issue.place().lotId())
+                      .collect(Collectors.toSet()));
+      List<Used> used = new ArrayList<>();
+      new TreeMap<>(issued)
+          .forEach(
+              (id, issues) -> {
+                List<PastMovement> kept =
+                    issues.stream().filter(issue -> issue.stillOut().isPositive()).toList();
+                kept.stream()
+                    .map(PastMovement::stillOut)
+                    .reduce(Quantity::plus)
+                    .ifPresent(
+                        sum ->
+                            used.add(
+                                new Used(
+                                    items.get(id),
+                                    sum,
+                                    kept.stream()
+                                        .map(issue -> codes.get(issue.place().lotId()))
+                                        .distinct()
+                                        .toList())));
+              });
+      return used;
+    }
+
+    private List<Filled> filled(List<RecordedFill> poured) {
+      Map<CompartmentId, String> names = new HashMap<>();
+      fleet.needs(unit.id()).compartments().forEach(c -> names.put(c.id(), c.name()));
+      Map<ItemId, Item> items =
+          session
+              .items()
+              .byIds(poured.stream().map(RecordedFill::itemId).collect(Collectors.toSet()));
+      return poured.stream()
+          .map(
+              fill ->
+                  new Filled(
+                      names.getOrDefault(fill.compartmentId(), ""), fill, items.get(fill.itemId())))
+          .toList();
+    }
+  }
+}

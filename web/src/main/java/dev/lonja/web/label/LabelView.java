@@ -1,0 +1,87 @@
+package dev.lonja.web.label;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.part.PartKey;
+import dev.lonja.desk.label.LabelDesk;
+import dev.lonja.store.tray.Tray;
+import dev.lonja.web.document.ScanCode;
+import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.Words;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * A label.
+ *
+ * @param bars true if the code is drawn in bars, false for a matrix
+ */
+public record LabelView(String small, String large, List<String> lines, String code, boolean bars) {
+
+  static LabelView of(Item item) {
+    String key = item.key().text();
+    return coded(
+        item.make(),
+        item.number(),
+        List.of(item.description(), "bin " + item.homeBin().address()),
+        key);
+  }
+
+  static LabelView of(LabelDesk.LotLabel lot) {
+    return coded(
+        lot.item().make() + " " + lot.item().number(),
+        lot.lot().lotCode(),
+        List.of(
+            lot.item().description(),
+            "received " + lot.lot().lot().receivedOn(),
+            lot.lot().lot().expiresOn().map(day -> "good through " + day).orElse("no last day")),
+        lot.item().key().text());
+  }
+
+  static LabelView of(Item.Bin bin) {
+    return coded("bin", bin.address(), List.of(), bin.address());
+  }
+
+  static LabelView of(Tray tray) {
+    return coded(
+        "tray " + tray.number(),
+        Words.whom(tray.unitCode()),
+        List.of(tray.title(), "for " + tray.plannedOn()),
+        tray.number());
+  }
+
+  static LabelView of(LabelDesk.MachineLabel machine) {
+    return coded(
+        machine.unit().variant().display(),
+        machine.unit().code(),
+        List.of(machine.unit().name()),
+        machine.unit().code());
+  }
+
+  /** When a machine comes in next; its code finds the machine. */
+  static LabelView sticker(LabelDesk.MachineLabel machine, LocalDate today) {
+    return coded(
+        "next service of",
+        machine.unit().code(),
+        machine
+            .next()
+            .map(
+                next ->
+                    List.of(
+                        next.title(),
+                        next.tasks().get(0).task().name()
+                            + " "
+                            + DueWording.limits(next.tasks().get(0).due(), today),
+                        "as of " + today))
+            .orElse(List.of("nothing is planned", "as of " + today)),
+        machine.unit().code());
+  }
+
+  /** In bars where they can write it, else as a matrix; either is found by what it says. */
+  private static LabelView coded(String small, String large, List<String> lines, String code) {
+    boolean plain =
+        StandardCharsets.US_ASCII.newEncoder().canEncode(code) && PartKey.of(code).isPresent();
+    return new LabelView(
+        small, large, lines, plain ? ScanCode.code128(code) : ScanCode.dataMatrix(code), plain);
+  }
+}

@@ -1,0 +1,76 @@
+package dev.lonja.web.unit;
+
+import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.desk.service.RecordDesk;
+import dev.lonja.store.service.WorkLog;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** The service record of a unit, in words: its warranty file. */
+public record RecordView(
+    String code, String name, String machine, String until, List<EntryRow> entries) {
+
+  /**
+   * One job.
+   *
+   * @param at what its meters stood at
+   * @param works what was done
+   * @param parts what stayed on the machine, with the lots it came from
+   * @param litres what was poured
+   */
+  public record EntryRow(
+      String day,
+      String at,
+      String title,
+      String by,
+      List<String> works,
+      List<String> parts,
+      List<String> litres,
+      List<String> found) {}
+
+  static RecordView of(RecordDesk.ServiceRecord record, LocalDate today) {
+    return new RecordView(
+        record.unit().code(),
+        record.unit().name(),
+        record.unit().variant().display() + ", in service since " + record.unit().inServiceOn(),
+        today.toString(),
+        record.entries().stream().map(RecordView::row).toList());
+  }
+
+  private static EntryRow row(RecordDesk.Entry entry) {
+    return new EntryRow(
+        entry.day().toString(),
+        entry.works().stream()
+            .flatMap(work -> work.life().stream())
+            .map(MeterValue::display)
+            .distinct()
+            .collect(Collectors.joining(", ")),
+        entry.title(),
+        entry.by(),
+        entry.works().stream().map(WorkLog.Noted::task).toList(),
+        entry.used().stream()
+            .map(
+                used ->
+                    used.quantity().display()
+                        + " "
+                        + used.item().make()
+                        + " "
+                        + used.item().number()
+                        + ", lot "
+                        + String.join(", ", used.lots()))
+            .toList(),
+        entry.fills().stream()
+            .map(
+                filled ->
+                    filled.compartment()
+                        + " "
+                        + filled.fill().volume().display()
+                        + " "
+                        + filled.item().number()
+                        + ", "
+                        + filled.fill().condition().words())
+            .toList(),
+        entry.found().stream().map(finding -> finding.words()).toList());
+  }
+}
