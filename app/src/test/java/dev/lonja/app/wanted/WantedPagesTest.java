@@ -69,13 +69,15 @@ class WantedPagesTest {
     assertThat(tray.text(".title")).contains("RT-06", "hydraulic hose burst");
     assertThat(tray.document().select(".lines li").text())
         .contains("HC 16-25", "workshop asked for it: clip torn off");
-    assertThat(visitor.get("/wanted").document().select("li:contains(HC 16-25)")).isEmpty();
+    assertThat(visitor.get("/wanted?of=RT-06").document().select(".rows li:contains(HC 16-25)"))
+        .isEmpty();
     Visitor.Page cleared = visitor.submit(tray.form("/clear"), Map.of());
     assertThat(cleared.path()).isEqualTo("/trays");
-    Visitor.Page again = visitor.get("/wanted");
-    assertThat(again.document().select("li:contains(HC 16-25)").text()).contains("RT-06");
+    Visitor.Page again = visitor.get("/wanted?of=RT-06");
+    assertThat(again.document().select(".rows li:contains(HC 16-25)").text()).contains("RT-06");
     visitor.submit(form(again, "HC 16-25", "/drop"), Map.of("why", "found one"));
-    assertThat(visitor.get("/wanted").document().select("li:contains(HC 16-25)")).isEmpty();
+    assertThat(visitor.get("/wanted?of=RT-06").document().select(".rows li:contains(HC 16-25)"))
+        .isEmpty();
   }
 
   @Test

@@ -1,6 +1,7 @@
 package dev.lonja.core.meter;
 
 import dev.lonja.core.quantity.MeterMeasure;
+import dev.lonja.core.quantity.PlainDecimal;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 
@@ -50,6 +51,11 @@ public record UsageRate(long billionthsPerDay, MeterMeasure measure, Source sour
 
   double perDay() {
     return billionthsPerDay / BILLION;
+  }
+
+  /** The figure alone, exact: what a form shows and reads back. */
+  public String exactText() {
+    return PlainDecimal.of(BigDecimal.valueOf(billionthsPerDay, 9));
   }
 
   /** "3.50 h a day". */

@@ -5,11 +5,14 @@ import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.JudgedReading;
+import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterReplacement;
 import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.meter.Ruling;
+import dev.lonja.core.meter.UsageRate;
+import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -28,6 +31,7 @@ import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.query.UnitScope;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -91,6 +95,9 @@ public class UnitMetersDesk extends KeepersDesk {
 
   /** That lay-up is not on file any more. */
   public record UnknownLayUp() implements Refused {}
+
+  /** No machine is used so much on every day. */
+  public record TooMuchADay(BigDecimal perDay, MeterMeasure measure) implements Refused {}
 
   /** It shares days with another lay-up. */
   public record Overlaps(LayUp other) implements Refused {}
@@ -264,6 +271,49 @@ public class UnitMetersDesk extends KeepersDesk {
           session.readings().withdraw(exchange.get(), reason, sent.actor(), clock.now());
           return Outcome.done();
         });
+  }
+
+  /**
+   * States what a meter is used a day, which counts as long as its readings say too little; none
+   * takes that back.
+   *
+   * @param perDay in the meter's own measure, 0 or more
+   */
+  @Allowed.ToKeepStore
+  public Outcome declare(Sent sent, String code, MeterId meterId, Optional<BigDecimal> perDay) {
+    return onUnit(
+        sent,
+        code,
+        (session, unit) -> {
+          Optional<Meter> meter =
+              session.fleet().meters(UnitScope.of(unit.id())).stream()
+                  .filter(known -> known.id().equals(meterId))
+                  .findFirst();
+          if (meter.isEmpty()) {
+            return Outcome.refused(new ReadingRefusal.UnknownMeter(meterId));
+          }
+          MeterMeasure measure = meter.get().measure();
+          BigDecimal most = BigDecimal.valueOf(measure.highestPerDay().tenths(), 1);
+          if (perDay.filter(rate -> rate.compareTo(most) > 0).isPresent()) {
+            return Outcome.refused(new TooMuchADay(perDay.get(), measure));
+          }
+          session
+              .fleet()
+              .declareRate(meterId, perDay.map(rate -> UsageRate.declared(rate, measure)));
+          audit(
+              session,
+              sent,
+              unit,
+              Deed.EDITED,
+              rate(meter.get(), meter.get().declaredRate()),
+              rate(meter.get(), perDay.map(rate -> UsageRate.declared(rate, measure))));
+          return Outcome.done();
+        });
+  }
+
+  private static Facts rate(Meter meter, Optional<UsageRate> rate) {
+    return Facts.of("meter", meter.name())
+        .with("declared", rate.map(UsageRate::display).orElse("none"));
   }
 
   /** Notes that a unit will not run, or did not run, from one day to another. */

@@ -7,29 +7,23 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
-import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
-import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
-import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
 import dev.lonja.desk.fleet.FleetPicture;
-import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.ledger.Postings;
-import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
@@ -37,13 +31,9 @@ import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
-import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
-import dev.lonja.store.wanted.WantedRepository;
 import java.math.BigDecimal;
-import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -148,7 +138,7 @@ public class HandOverDesk extends KeepersDesk {
                   Facts.NONE,
                   Facts.of("taken_by", known.get().name())));
     }
-    return new HandOver(session, tray, sent).run(version, known.get().name(), meters);
+    return new HandOver(session, clock, sent, tray).run(version, known.get().name(), meters);
   }
 
   /**
@@ -289,121 +279,5 @@ public class HandOverDesk extends KeepersDesk {
 
   private Posting posting(Tray tray, Sent sent, String reason) {
     return new Posting(reason, tray.number(), sent.key(), sent.actor(), clock.now());
-  }
-
-  /** One hand-over within its transaction. */
-  private final class HandOver {
-    private final Session session;
-    private final Tray tray;
-    private final Sent sent;
-    private final LocalDate today = clock.today();
-    private final FleetPicture fleet;
-    private final TrayMachine machine;
-
-    HandOver(Session session, Tray tray, Sent sent) {
-      this.session = session;
-      this.tray = tray;
-      this.sent = sent;
-      this.fleet = FleetPicture.load(session, today);
-      this.machine = TrayMachine.of(fleet, tray);
-    }
-
-    Outcome run(long version, String mechanic, Map<MeterId, MeterValue> shown) {
-      List<Refusal> refusals = new ArrayList<>();
-      if (tray.lines().stream().anyMatch(line -> !line.isSettled())
-          || tray.lines().stream().noneMatch(line -> line.laid().isPositive())) {
-        refusals.add(new TrayRefusal.NotAllLaid());
-      }
-      List<MeterStanding> meters = machine.meters();
-      meters.forEach(meter -> judge(meter, shown).ifPresent(refusals::add));
-      if (!refusals.isEmpty()) {
-        return new Outcome.Refused(refusals);
-      }
-      if (!session.trays().handOver(tray.id(), version, mechanic, today)) {
-        return Outcome.refused(new TrayRefusal.Changed());
-      }
-      Outcome issued = issueLines(mechanic);
-      if (issued instanceof Outcome.Done) {
-        meters.stream()
-            .map(meter -> meter.file().meter().id())
-            .filter(shown::containsKey)
-            .forEach(id -> addReading(id, shown));
-        tray.lines().forEach(this::wantWhatIsLeftOut);
-      }
-      return issued;
-    }
-
-    /** What goes out without a part has it wanted. */
-    private void wantWhatIsLeftOut(TrayLine line) {
-      Quantity rest = line.wanted().minus(line.laid());
-      if (line.leftOut().isEmpty() || !rest.isPositive()) {
-        return;
-      }
-      session
-          .wanted()
-          .add(
-              new WantedRepository.NewWanted(
-                  tray.unitId(),
-                  line.askedItemId(),
-                  rest,
-                  line.place(),
-                  line.destination(),
-                  Optional.empty(),
-                  new WantedRepository.Why.LeftOut(line)),
-              sent.actor(),
-              clock.now());
-    }
-
-    private Optional<ReadingRefusal> judge(MeterStanding meter, Map<MeterId, MeterValue> shown) {
-      MeterId id = meter.file().meter().id();
-      if (!shown.containsKey(id)) {
-        return machine.countsByMeters()
-            ? Optional.of(new ReadingRefusal.UnknownMeter(id))
-            : Optional.empty();
-      }
-      JudgedReading judged =
-          FleetPicture.judged(session, meter).trying(reading(shown.get(id))).judged();
-      return judged.accepted()
-          ? Optional.empty()
-          : Optional.of(new ReadingRefusal.SetAside(id, judged));
-    }
-
-    private NewReading reading(MeterValue value) {
-      return new NewReading(today, Optional.of(clock.now()), value);
-    }
-
-    private Outcome issueLines(String mechanic) {
-      Posting posting = posting(tray, sent, "");
-      Map<ItemId, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
-      Map<ItemId, Quantity> amounts = new TreeMap<>();
-      for (TrayLine line : tray.lines()) {
-        if (line.laid().isPositive()) {
-          amounts.merge(line.itemId(), line.laid(), Quantity::plus);
-        }
-      }
-      int lineNo = 1;
-      for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
-        Quantity none = Quantity.zero(amount.getValue().measure());
-        Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
-        Booking booking = PackedIssue.of(session, amount.getKey(), amount.getValue(), held, today);
-        Outcome written = Postings.write(session, amount.getKey(), booking, posting, lineNo);
-        if (written instanceof Outcome.Refused) {
-          return written;
-        }
-        lineNo += ((Booking.Booked) booking).lines().size();
-      }
-      return Outcome.done();
-    }
-
-    private void addReading(MeterId meterId, Map<MeterId, MeterValue> shown) {
-      session
-          .readings()
-          .add(
-              meterId,
-              reading(shown.get(meterId)),
-              ReadingRepository.Source.HAND_OVER,
-              sent.actor(),
-              clock.now());
-    }
   }
 }

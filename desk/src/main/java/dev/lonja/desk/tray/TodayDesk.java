@@ -160,13 +160,18 @@ public class TodayDesk {
 
     private List<WantedNow> wanted() {
       LocalDate last = days.get(days.size() - 1);
-      return session.wanted().open().stream()
-          .filter(part -> !part.demandedOn(today).isAfter(last))
+      List<WantedPart> now =
+          session.wanted().open().stream()
+              .filter(part -> !part.demandedOn(today).isAfter(last))
+              .toList();
+      Map<ItemId, Item> items =
+          session.items().byIds(now.stream().map(WantedPart::itemId).toList());
+      return now.stream()
           .map(
               part ->
                   new WantedNow(
                       part,
-                      session.items().byId(part.itemId()).orElseThrow(),
+                      items.get(part.itemId()),
                       free.getOrDefault(part.itemId(), Quantity.zero(part.quantity().measure()))))
           .toList();
     }

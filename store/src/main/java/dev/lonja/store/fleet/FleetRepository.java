@@ -27,6 +27,7 @@ import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.Meter;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.UsageRate;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Length;
@@ -189,6 +190,15 @@ public final class FleetRepository {
 
   public void removeLayUp(long layUpId) {
     context.deleteFrom(LAY_UP).where(LAY_UP.ID.eq(layUpId)).execute();
+  }
+
+  /** States what a meter is used a day, or takes that back. */
+  public void declareRate(MeterId id, Optional<UsageRate> rate) {
+    context
+        .update(METER)
+        .set(METER.DECLARED_RATE_NANO, rate.map(UsageRate::billionthsPerDay).orElse(null))
+        .where(METER.ID.eq(id))
+        .execute();
   }
 
   /** The meters of units, in order of unit and entry. */

@@ -1,5 +1,7 @@
 package dev.lonja.web.meter;
 
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.meter.UnitMetersDesk;
 import dev.lonja.desk.request.Outcome;
@@ -7,6 +9,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -87,6 +90,28 @@ class UnitMetersController {
     return next(
         UnitMetersForms.why(typed, reason).map(why -> desk.withdraw(sent, code, id, why)),
         "value",
+        new SentForm(code, fields, typed),
+        model);
+  }
+
+  /** What a meter is used a day, for want of readings; an empty field takes it back. */
+  @PostMapping("/rate")
+  String declare(
+      @PathVariable String code,
+      Sent sent,
+      @RequestParam MeterId rateOf,
+      @RequestParam String perDay,
+      @RequestParam Map<String, String> fields,
+      Model model) {
+    desk.admit();
+    Typed typed = new Typed();
+    Optional<BigDecimal> rate =
+        perDay.isBlank()
+            ? Optional.empty()
+            : typed.decimalFromZero("perDay", "The use a day", perDay, Limits.RATE);
+    return next(
+        typed.all(() -> desk.declare(sent, code, rateOf, rate)),
+        "perDay",
         new SentForm(code, fields, typed),
         model);
   }

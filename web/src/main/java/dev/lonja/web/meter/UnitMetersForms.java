@@ -51,6 +51,18 @@ final class UnitMetersForms {
               UnitMetersDesk.UnknownLayUp.class,
               none -> Problem.ofWhole("That lay-up is not on file any more."))
           .when(
+              UnitMetersDesk.TooMuchADay.class,
+              much ->
+                  new Problem(
+                      "perDay",
+                      "A day is "
+                          + much.perDay().toPlainString()
+                          + " "
+                          + much.measure().symbol()
+                          + "; allowed is 0 to "
+                          + much.measure().highestPerDay().display()
+                          + "."))
+          .when(
               UnitMetersDesk.Overlaps.class,
               overlap ->
                   new Problem(

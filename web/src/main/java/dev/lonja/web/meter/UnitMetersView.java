@@ -19,6 +19,7 @@ public record UnitMetersView(
   /**
    * One meter with all that was noted of it.
    *
+   * @param declared what somebody stated that it is used a day; empty if nobody did
    * @param life where it was exchanged, what the machine has run in all
    * @param last the last accepted reading, in words
    */
@@ -29,6 +30,7 @@ public record UnitMetersView(
       String expected,
       String life,
       String rate,
+      String declared,
       Optional<State> silent,
       String last,
       List<ReadingRow> readings,

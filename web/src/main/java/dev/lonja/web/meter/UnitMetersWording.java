@@ -6,6 +6,7 @@ import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterReplacement;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.ReadingFlag;
+import dev.lonja.core.meter.UsageRate;
 import dev.lonja.desk.meter.UnitMetersDesk;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
@@ -67,6 +68,7 @@ final class UnitMetersWording {
         standing.expectedToShow(today).display(),
         isExchanged(meter) ? standing.outlook().on(today).rounded().display() : "",
         RateWording.words(standing.outlook().rate()),
+        standing.file().meter().declaredRate().map(UsageRate::exactText).orElse(""),
         standing.isStale(today)
             ? Optional.of(State.note("silent for " + standing.silentDays(today) + " days"))
             : Optional.empty(),

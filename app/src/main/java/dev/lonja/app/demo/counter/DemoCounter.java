@@ -47,7 +47,10 @@ public final class DemoCounter {
 
   /** Everything, the oldest first. */
   public void open() {
-    done("VN-6", 9).found("rear door seal torn");
+    Job van = planned("VN-6", 9).layAll();
+    van.leaveOut("OR 68×3 NBR", "came too small, sent back");
+    van.handOver();
+    van.back().found("rear door seal torn");
     Job put = planned("PW-3", 8);
     session.trays().clear(put.tray(), put.version());
     Job pump = unplanned("WB-5", 6, TrayPurpose.BREAKDOWN, "bilge pump hose burst");
@@ -56,11 +59,8 @@ public final class DemoCounter {
     settle(hose, Finding.State.WANTED, "");
     want(unit("WB-5").id(), "HC 12-16", 2, new WantedRepository.Why.OfFinding(hose));
     planned("AT-4", 5).layAll().handOver();
-    Job mast = planned("FL-4", 3).layAll();
-    mast.leaveOutOne("came too small, sent back");
-    mast.handOver();
     settle(
-        mast.back().found("mast chain slack on the left"),
+        planned("FL-4", 3).layAll().handOver().back().found("mast chain slack on the left"),
         Finding.State.WATCHED,
         "measured at every 250 h service");
     Job rags = unplanned("", 2, TrayPurpose.SUPPLIES, "rags for the wash bay");
@@ -72,10 +72,6 @@ public final class DemoCounter {
         "HC 16-25",
         2,
         new WantedRepository.Why.Asked("clips of the heater hose are rusty"));
-  }
-
-  private Job done(String unit, int daysBack) {
-    return planned(unit, daysBack).layAll().handOver().back();
   }
 
   private void settle(FindingId id, Finding.State state, String why) {
@@ -186,10 +182,14 @@ public final class DemoCounter {
       return this;
     }
 
-    void leaveOutOne(String why) {
-      TrayLine last = now().lines().get(now().lines().size() - 1);
-      session.trays().setLaid(last.id(), Quantity.zero(last.wanted().measure()));
-      session.trays().setLeftOut(last.id(), Optional.of(why));
+    void leaveOut(String number, String why) {
+      ItemId item = master.item(number);
+      for (TrayLine line : now().lines()) {
+        if (line.itemId().equals(item)) {
+          session.trays().setLaid(line.id(), Quantity.zero(line.wanted().measure()));
+          session.trays().setLeftOut(line.id(), Optional.of(why));
+        }
+      }
     }
 
     Job handOver() {
