@@ -17,9 +17,15 @@ public record UnitMetersView(
     String today) {
 
   /**
-   * One meter with all that was noted of it.
+   * How much a meter is used.
    *
    * @param declared what somebody stated that it is used a day; empty if nobody did
+   */
+  public record Rate(String words, String declared) {}
+
+  /**
+   * One meter with all that was noted of it.
+   *
    * @param life where it was exchanged, what the machine has run in all
    * @param last the last accepted reading, in words
    */
@@ -29,8 +35,7 @@ public record UnitMetersView(
       String measure,
       String expected,
       String life,
-      String rate,
-      String declared,
+      Rate rate,
       Optional<State> silent,
       String last,
       List<ReadingRow> readings,

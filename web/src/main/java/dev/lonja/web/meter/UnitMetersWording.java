@@ -67,8 +67,9 @@ final class UnitMetersWording {
         standing.file().meter().measure().symbol(),
         standing.expectedToShow(today).display(),
         isExchanged(meter) ? standing.outlook().on(today).rounded().display() : "",
-        RateWording.words(standing.outlook().rate()),
-        standing.file().meter().declaredRate().map(UsageRate::exactText).orElse(""),
+        new UnitMetersView.Rate(
+            RateWording.words(standing.outlook().rate()),
+            standing.file().meter().declaredRate().map(UsageRate::exactText).orElse("")),
         standing.isStale(today)
             ? Optional.of(State.note("silent for " + standing.silentDays(today) + " days"))
             : Optional.empty(),
