@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.service.Boxes;
 import dev.lonja.core.service.UnitNeeds;
@@ -20,7 +21,9 @@ import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Judges what is asked for or put on a tray by hand, the same on every way in. */
 public final class ByHand {
@@ -127,8 +130,15 @@ public final class ByHand {
 
   private Optional<TrayRefusal> part(Item item, String why) {
     List<Judged> judged = new ArrayList<>();
+    Map<ItemId, Item> items =
+        session
+            .items()
+            .byIds(
+                needs.positions().stream()
+                    .flatMap(position -> position.itemId().stream())
+                    .collect(Collectors.toSet()));
     for (Position position : needs.positions()) {
-      Optional<Item> preferred = position.itemId().flatMap(id -> session.items().byId(id));
+      Optional<Item> preferred = position.itemId().map(items::get);
       if (preferred.filter(item::equals).isPresent()) {
         return Optional.empty();
       }

@@ -130,13 +130,13 @@ public record TrayFile(
                 .filter(part -> part.unit().map(WantedPart.ForUnit::id).equals(tray.unitId()))
                 .toList()
             : List.of();
+    Map<ItemId, Item> named =
+        session.items().byIds(wanted.stream().map(WantedPart::itemId).toList());
     return new Beside(
         tray.unitId()
             .map(unit -> session.findings().ofUnit(unit).stream().filter(Finding::stands).toList())
             .orElse(List.of()),
-        wanted.stream()
-            .map(part -> new Wanted(part, session.items().byId(part.itemId()).orElseThrow()))
-            .toList(),
+        wanted.stream().map(part -> new Wanted(part, named.get(part.itemId()))).toList(),
         session.wanted().broughtOn(tray.id()));
   }
 

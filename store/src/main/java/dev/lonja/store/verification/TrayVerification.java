@@ -16,6 +16,8 @@ import dev.lonja.store.verification.Verification.Finding;
 import java.util.ArrayList;
 import java.util.List;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.TableField;
 import org.jooq.impl.DSL;
 
 /** Checks that trays, findings and wanted parts agree with the machines that they are for. */
@@ -83,6 +85,12 @@ final class TrayVerification {
         .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
         .where(TRAY_LINE.LAID_MICRO.gt(TRAY_LINE.WANTED_MICRO))
         .forEach(row -> add("tray_lines", row.value1() + " holds more than it wants"));
+    checkPlace("compartment", TRAY_LINE.COMPARTMENT_ID, COMPARTMENT.ID, COMPARTMENT.VARIANT_ID);
+    checkPlace("position", TRAY_LINE.POSITION_ID, POSITION.ID, POSITION.VARIANT_ID);
+  }
+
+  /** Where a line goes is of the machine that its tray is for. */
+  private <T> void checkPlace(String what, Field<T> of, TableField<?, T> id, Field<Long> variant) {
     context
         .select(TRAY.NUMBER)
         .from(TRAY_LINE)
@@ -90,21 +98,10 @@ final class TrayVerification {
         .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
         .leftJoin(UNIT)
         .on(UNIT.ID.eq(TRAY.UNIT_ID))
-        .join(COMPARTMENT)
-        .on(COMPARTMENT.ID.eq(TRAY_LINE.COMPARTMENT_ID))
-        .where(UNIT.ID.isNull().or(COMPARTMENT.VARIANT_ID.ne(UNIT.VARIANT_ID)))
-        .forEach(row -> add("tray_lines", row.value1() + OTHER + "compartment"));
-    context
-        .select(TRAY.NUMBER)
-        .from(TRAY_LINE)
-        .join(TRAY)
-        .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
-        .leftJoin(UNIT)
-        .on(UNIT.ID.eq(TRAY.UNIT_ID))
-        .join(POSITION)
-        .on(POSITION.ID.eq(TRAY_LINE.POSITION_ID))
-        .where(UNIT.ID.isNull().or(POSITION.VARIANT_ID.ne(UNIT.VARIANT_ID)))
-        .forEach(row -> add("tray_lines", row.value1() + OTHER + "position"));
+        .join(id.getTable())
+        .on(id.eq(of))
+        .where(UNIT.ID.isNull().or(variant.ne(UNIT.VARIANT_ID)))
+        .forEach(row -> add("tray_lines", row.value1() + OTHER + what));
   }
 
   /** A job finds something on the machine it was for. */
