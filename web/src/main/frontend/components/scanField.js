@@ -5,9 +5,8 @@ const waits = (field) => field.hasAttribute("data-scan") || !document.querySelec
 // Nobody types two letters within so many milliseconds; a scanner does.
 const BURST = 45;
 
-// Letters choose in a drop-down and do nothing to a tick; only a scanner's are meant for another field.
-const isChoice = (element) =>
-  element.tagName === "SELECT" || ["checkbox", "radio"].includes(element.type);
+// Letters do nothing to a tick. In a drop-down they choose, so there only a scanner's go to another field.
+const isTick = (element) => ["checkbox", "radio"].includes(element.type);
 
 Alpine.data("scanField", () => ({
   last: null,
@@ -25,18 +24,18 @@ Alpine.data("scanField", () => ({
       this.last = null;
       return;
     }
-    if (isField(event.target) && isChoice(event.target)) {
-      this.overChoice(event);
-    } else if (!isField(event.target)) {
+    if (event.target.tagName === "SELECT") {
+      this.overList(event);
+    } else if (!isField(event.target) || isTick(event.target)) {
       this.$root.focus();
     }
   },
-  overChoice(event) {
-    const choice = event.target;
+  overList(event) {
+    const list = event.target;
     const before = this.last;
-    this.last = { choice, at: event.timeStamp, key: event.key, value: choice.value };
-    if (before !== null && before.choice === choice && event.timeStamp - before.at < BURST) {
-      choice.value = before.value;
+    this.last = { list, at: event.timeStamp, key: event.key, value: list.value };
+    if (before !== null && before.list === list && event.timeStamp - before.at < BURST) {
+      list.value = before.value;
       this.$root.value = before.key + event.key;
       this.$root.focus();
       event.preventDefault();
