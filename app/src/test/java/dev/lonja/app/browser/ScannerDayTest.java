@@ -96,8 +96,8 @@ class ScannerDayTest {
   }
 
   /**
-   * Letters choose in a list; two at once are a scanner's, and the list keeps what it had. The two keys are sent by the
-   * page itself, since the pace of a driven keyboard is the machine's.
+   * Letters choose in a list; two at once are a scanner's, and the list keeps what it had. The two
+   * keys are sent by the page itself, since the pace of a driven keyboard is the machine's.
    */
   @Test
   void aScanLandsThoughTheFocusStandsInAList() {
