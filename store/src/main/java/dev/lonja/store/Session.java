@@ -3,6 +3,8 @@ package dev.lonja.store;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.Labels;
+import dev.lonja.core.machine.ShelfFacts;
+import dev.lonja.core.policy.Policies;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.crossref.RubberRepository;
 import dev.lonja.store.crossref.StatementRepository;
@@ -11,6 +13,7 @@ import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.fleet.FleetRepository;
 import dev.lonja.store.fleet.MeterDigests;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.fleet.ShelfQueries;
 import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.fluid.ClimateRepository;
 import dev.lonja.store.fluid.PourRepository;
@@ -25,9 +28,11 @@ import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
+import dev.lonja.store.policy.PolicyRepository;
 import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.DeviationRepository;
+import dev.lonja.store.service.ReceiptRepository;
 import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.service.WorkLog;
@@ -120,6 +125,11 @@ public final class Session {
     return new FleetRepository(context);
   }
 
+  /** What the store knows of the things that machines take. */
+  public ShelfFacts shelf() {
+    return ShelfQueries.read(context, settings().fillPolicy());
+  }
+
   public ClassRepository classes() {
     return new ClassRepository(context);
   }
@@ -142,6 +152,10 @@ public final class Session {
 
   public WorkLog workLog() {
     return new WorkLog(context);
+  }
+
+  public ReceiptRepository receipts() {
+    return new ReceiptRepository(context);
   }
 
   public RecordRepository records() {
@@ -226,6 +240,11 @@ public final class Session {
 
   public SettingRepository settings() {
     return settings;
+  }
+
+  public PolicyRepository policies() {
+    return new PolicyRepository(
+        context, () -> whileCommonStays(Policies.class, () -> PolicyRepository.read(context)));
   }
 
   public RequestLog requests() {

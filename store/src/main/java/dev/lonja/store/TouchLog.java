@@ -80,6 +80,7 @@ final class TouchLog {
     for (String table :
         List.of(
             "setting",
+            "policy",
             "product",
             "product_approval",
             "reference_change",
@@ -93,6 +94,17 @@ final class TouchLog {
     }
     // a record that is withdrawn takes the outcome of its inspection with it
     touches("task_record", Kind.COMMON, "SELECT 0 AS number WHERE ROW.withdraws IS NOT NULL");
+    // what an inspection kept is counted on its own machine
+    touches(
+        "inspection",
+        Kind.UNIT,
+        "SELECT unit_id AS number FROM task_record WHERE id = ROW.record_id");
+    // what came back unused of a tray says how often it is used
+    touches("tray", Kind.COMMON, "SELECT 0 AS number WHERE ROW.state = 'BACK'");
+    touches(
+        "movement",
+        Kind.COMMON,
+        "SELECT 0 AS number FROM tray WHERE number = ROW.reference AND state = 'BACK'");
   }
 
   private TouchLog() {}

@@ -16,6 +16,8 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.ShelfFacts;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterNotes;
@@ -26,7 +28,6 @@ import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.place.BinId;
-import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
@@ -40,7 +41,6 @@ import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.audit.AuditLine;
@@ -110,7 +110,7 @@ class RepositoriesTest {
 
   @Test
   void aUnitsNeedsHaveCapacitiesAndTheFiltersVolume() {
-    UnitNeeds needs = store.read(session -> session.fleet().needs(FillPolicy.DEFAULT).get(1L));
+    UnitNeeds needs = store.read(session -> session.fleet().needs(ShelfFacts.NONE).get(1L));
     Compartment sump = needs.compartments().get(0);
     assertThat(sump.capacity(FillCondition.WITH_FILTER)).contains(Volume.ofLitres("14.2"));
     assertThat(sump.capacity(FillCondition.DRY)).contains(Volume.ofLitres("15"));

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
-import dev.lonja.core.pour.FillPolicy;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -179,7 +179,7 @@ class WhatFitsTest {
             session ->
                 session
                     .fleet()
-                    .needs(FillPolicy.DEFAULT)
+                    .needs(ShelfFacts.NONE)
                     .get(session.fleet().unitByCode(unit).orElseThrow().variant().id())
                     .positions()
                     .stream()

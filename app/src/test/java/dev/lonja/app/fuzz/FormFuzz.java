@@ -87,7 +87,10 @@ final class FormFuzz {
     String kind() {
       return method
           + " "
-          + action.replaceAll("\\?.*", "").replaceAll("[0-9]+|[A-Z]{2}-[0-9]+", "#")
+          + action
+              .replaceAll("\\?.*", "")
+              .replaceAll("policies/[a-z-]+", "policies/#")
+              .replaceAll("[0-9]+|[A-Z]{2}-[0-9]+", "#")
           + fields.keySet();
     }
   }

@@ -40,28 +40,20 @@ class FeedTest {
     assertThat(visitor.get("/fleet/FL-4").words())
         .contains("+ 200 h, shortened by 0.8: dusty ice-salt floor")
         .contains(
-            "The maker's interval is 250 h or 6 months; this store goes by the maker's"
+            "The maker's interval is 250 h or 6 months; what is in force here is the maker's"
                 + " interval by severity, with its calendar limit.");
-    Visitor.Page setup = visitor.get("/setup");
-    assertThat(setup.document().select("tbody tr")).hasSize(3);
-    visitor.submit(setup.form("/intervals"), Map.of("school", "MAKER"));
+    Visitor.Page shown =
+        visitor.get("/setup/policies/service-interval?school=MAKERS_INTERVAL&of=store");
+    visitor.submit(shown.form("/service-interval"), Map.of());
     assertThat(visitor.get("/fleet/FL-4").words())
         .contains("+ 250 h gives")
         .doesNotContain("shortened by 0.8");
-    Visitor.Page wrong =
-        visitor.submit(
-            visitor.get("/setup").form("/intervals"),
-            Map.of("school", "SHORTENED", "factor", "1.2"));
+    String shortened =
+        "/setup/policies/service-interval?school=SHORTENED&of=store&number-shortened=";
+    Visitor.Page wrong = visitor.get(shortened + "1.2");
     assertThat(wrong.words()).contains("The factor is 1.2; allowed is 0.1 to 1.");
-    assertThat(wrong.document().select("#factor").val()).isEqualTo("1.2");
-    assertThat(
-            visitor
-                .submit(
-                    visitor.get("/setup").form("/intervals"),
-                    Map.of("school", "SHORTENED", "factor", ""))
-                .words())
-        .contains("Type the factor by which intervals are shortened; allowed is 0.1 to 1.");
-    visitor.submit(visitor.get("/setup").form("/intervals"), Map.of("school", "SEVERITY"));
+    assertThat(wrong.document().select("#number-shortened").val()).isEqualTo("1.2");
+    assertThat(visitor.get(shortened).words()).contains("The factor is");
   }
 
   /** Each machine on one page of paper, with its words in it. */

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
-import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.machine.ShelfFacts;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -115,7 +115,7 @@ class FluidChoiceTest {
             session -> {
               session
                   .fleet()
-                  .needs(FillPolicy.DEFAULT)
+                  .needs(ShelfFacts.NONE)
                   .forEach(
                       (variant, needs) ->
                           needs.compartments().stream()

@@ -60,7 +60,7 @@ class StatementsTest {
     "/trays/8, 28",
     "/ahead, 8",
     "/book, 6",
-    "/setup, 4",
+    "/setup, 2",
   })
   void aPageTakesFewStatements(String path, int most) {
     Visitor visitor = SERVER.newlySignedInAs("storekeeper");

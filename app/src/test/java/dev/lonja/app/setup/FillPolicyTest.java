@@ -33,20 +33,6 @@ class FillPolicyTest {
     assertThat(visitor.get("/fleet/RT-04").words()).contains("first pour 10.60 L, keep 1.20 L");
   }
 
-  /** A box that is not ticked does not come with the form: by the meter alone, and back. */
-  @Test
-  void theCalendarLimitMayBeGivenUp() {
-    Visitor.Page setup = visitor.get("/setup");
-    Map<String, String> unticked = Visitor.filled(setup.form("/intervals"), Map.of());
-    assertThat(unticked.remove("calendarLimit")).isEqualTo("true");
-    Visitor.Page after = visitor.post(setup.form("/intervals").attr("action"), unticked);
-    assertThat(after.document().select("[name=calendarLimit]").hasAttr("checked")).isFalse();
-    assertThat(visitor.get("/fleet/FL-4").words()).contains("severity, by the meter alone");
-    visitor.submit(after.form("/intervals"), Map.of("calendarLimit", "true"));
-    assertThat(visitor.get("/setup").document().select("[name=calendarLimit]").hasAttr("checked"))
-        .isTrue();
-  }
-
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -63,8 +49,6 @@ class FillPolicyTest {
         visitor.submit(visitor.get("/setup").form("/setup/fills"), Map.of(field, wrong));
     assertThat(answer.words()).contains("Nothing was changed.", words);
     assertThat(answer.document().select("#" + field).val()).isEqualTo(wrong);
-    // the other form of the page keeps what is in force
-    assertThat(answer.document().select("[name=calendarLimit]").hasAttr("checked")).isTrue();
     assertThat(visitor.get("/setup").document().select("#" + field).val()).isNotEqualTo(wrong);
   }
 }

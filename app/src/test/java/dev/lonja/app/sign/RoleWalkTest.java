@@ -105,6 +105,7 @@ class RoleWalkTest {
         .replace("/kit/{what}", "/kit/break")
         .replace("{what}", "lay")
         .replace("{action}", "retire")
+        .replace("{address}", "drain-seal")
         .replaceAll("\\{[a-zA-Z]+}", "1");
   }
 

@@ -6,8 +6,8 @@ import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.person.PersonId;
-import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
@@ -36,7 +36,7 @@ class TrayPagesTest {
     Visitor.Page tray = start("AT-1");
     assertThat(tray.words())
         .contains("Pour 2.40 L first, keep 300 mL for after running.")
-        .contains("Policy: always new.")
+        .contains("Drain seal: always a new seal (the store's policy)")
         .contains("Cover 9 N·m, crosswise.")
         .contains("9 N·m · 6.6 lbf·ft · 80 lbf·in")
         .contains("Hot oil and exhaust: gloves and goggles.")
@@ -207,7 +207,7 @@ class TrayPagesTest {
         .store()
         .write(
             session -> {
-              session.fleet().needs(FillPolicy.DEFAULT).get(van.variant().id()).positions().stream()
+              session.fleet().needs(ShelfFacts.NONE).get(van.variant().id()).positions().stream()
                   .filter(position -> position.kind() == Position.Kind.OIL_FILTER)
                   .forEach(
                       position ->

@@ -63,6 +63,11 @@ public record Compartment(
       return words;
     }
 
+    /** True for the oil of an engine, alone or shared with its clutch. */
+    public boolean isEngine() {
+      return this == ENGINE || this == ENGINE_CLUTCH;
+    }
+
     /** What such a compartment usually holds; its spec may say otherwise. */
     public FluidKind usualFluid() {
       return switch (this) {

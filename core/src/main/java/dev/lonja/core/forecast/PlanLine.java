@@ -2,7 +2,7 @@ package dev.lonja.core.forecast;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Take;
+import dev.lonja.core.take.Take;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -4,7 +4,7 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
-import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.take.TakeLine;
 import java.time.LocalDate;
 import java.util.Optional;
 

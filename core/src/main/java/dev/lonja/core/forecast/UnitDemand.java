@@ -2,10 +2,10 @@ package dev.lonja.core.forecast;
 
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.ServiceTake;
-import dev.lonja.core.service.Take;
-import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.take.ServiceTake;
+import dev.lonja.core.take.Take;
+import dev.lonja.core.take.TakeLine;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,8 +1,8 @@
 package dev.lonja.core.forecast;
 
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.UnitNeeds;
 import java.util.List;
 
 /** One unit with its occurrences over a horizon and what it is made of. */

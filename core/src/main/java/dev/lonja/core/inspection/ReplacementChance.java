@@ -8,7 +8,7 @@ import java.math.MathContext;
  * Beta distribution that starts even (Laplace's rule of succession), to 34 digits; 0.30 until 5
  * inspections are recorded.
  */
-public record ReplacementChance(int replaced, int inspected) {
+public record ReplacementChance(int replaced, int inspected) implements ReplacementOdds {
 
   /** Without records. */
   public static final ReplacementChance UNKNOWN = new ReplacementChance(0, 0);
@@ -29,6 +29,7 @@ public record ReplacementChance(int replaced, int inspected) {
   }
 
   /** (replaced + 1) / (inspected + 2), or 0.30 until it is learned. */
+  @Override
   public BigDecimal value() {
     return isLearned()
         ? BigDecimal.valueOf(replaced + 1L)

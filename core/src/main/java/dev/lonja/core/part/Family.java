@@ -17,7 +17,8 @@ public enum Family {
           Property.HEIGHT,
           Property.OUTER_DIAMETER,
           Property.FINENESS,
-          Property.FINENESS_TEST)),
+          Property.FINENESS_TEST,
+          Property.TURNS)),
   CARTRIDGE_FILTER(
       "cartridge filter",
       List.of(
@@ -60,10 +61,16 @@ public enum Family {
           Property.OUTER_DIAMETER,
           Property.THICKNESS,
           Property.SEAL_FORM,
-          Property.MATERIAL)),
+          Property.MATERIAL,
+          Property.REUSABLE)),
   O_RING(
       "O-ring",
-      List.of(Property.INNER_DIAMETER, Property.CROSS_SECTION, Property.RUBBER, Property.HARDNESS)),
+      List.of(
+          Property.INNER_DIAMETER,
+          Property.CROSS_SECTION,
+          Property.RUBBER,
+          Property.HARDNESS,
+          Property.REUSABLE)),
   DRAIN_PLUG(
       "drain plug",
       List.of(

@@ -72,6 +72,15 @@ public final class Property<T> {
   public static final Property<Length> SHANK_LENGTH =
       length("shank_length", "length under the head");
   public static final Property<Length> HEX = length("hex", "hex");
+
+  /** Whether the maker of a seal allows that it is used again if it is sound. */
+  public static final Property<Boolean> REUSABLE =
+      new Property<>("reusable", "may be used again", Values.yesNo());
+
+  /** How far a spin-on filter is turned after its gasket touches, as printed on it. */
+  public static final Property<String> TURNS =
+      new Property<>("turns", "turns after contact", Values.choice("1/2", "2/3", "3/4", "1"));
+
   public static final Property<Boolean> MAGNET = new Property<>("magnet", "magnet", Values.yesNo());
 
   private static final List<Property<?>> ALL =
@@ -108,7 +117,9 @@ public final class Property<T> {
           SEALING,
           SHANK_LENGTH,
           HEX,
-          MAGNET);
+          MAGNET,
+          REUSABLE,
+          TURNS);
 
   private final String name;
   private final String words;

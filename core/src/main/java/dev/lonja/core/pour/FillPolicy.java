@@ -32,6 +32,8 @@ public record FillPolicy(
           Volume.ofLitres("0.30"),
           Volume.ofLitres("0.10"));
 
+  private static final BigDecimal HALF = new BigDecimal("0.5");
+
   /** Below this a jug is read to the finest graduation. */
   private static final Volume SMALL_FILL = Volume.ofLitres("1");
 
@@ -56,9 +58,17 @@ public record FillPolicy(
   public FirstPour firstPour(Volume capacity) {
     Volume atLeast = larger(capacity.times(holdBack), leastHoldBack);
     Volume kept = smaller(atLeast, capacity.times(MOST_HOLD_BACK));
-    Volume graduation = capacity.compareTo(SMALL_FILL) < 0 ? smaller(jug, FINEST_JUG) : jug;
-    Volume pour = capacity.minus(kept).roundedDownTo(graduation);
+    Volume pour = capacity.minus(kept).roundedDownTo(graduation(capacity));
     return new FirstPour(pour, capacity.minus(pour));
+  }
+
+  /** Half of what a filter takes up, rounded down to what a jug for so little shows. */
+  public Volume halfOf(Volume filterVolume) {
+    return filterVolume.times(HALF).roundedDownTo(graduation(filterVolume));
+  }
+
+  private Volume graduation(Volume measured) {
+    return measured.compareTo(SMALL_FILL) < 0 ? smaller(jug, FINEST_JUG) : jug;
   }
 
   private static Volume larger(Volume one, Volume other) {

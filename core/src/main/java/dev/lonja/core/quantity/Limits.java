@@ -82,6 +82,12 @@ public final class Limits {
   /** Bytes of a picture that is kept. */
   public static final int PICTURE_BYTES = 512 * 1_024;
 
+  /** Bytes of a document that is kept as a receipt. */
+  public static final int RECEIPT_BYTES = 2 * 1_024 * 1_024;
+
+  /** Pages of one. */
+  public static final int RECEIPT_PAGES = 20;
+
   /** Dots of the longer side of a picture that is kept. */
   public static final int PICTURE_SIDE = 1_200;
 

@@ -1,62 +1,47 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.Question;
+import dev.lonja.core.policy.School;
+import dev.lonja.core.policy.UnitPolicies;
 import java.math.BigDecimal;
 import java.util.Optional;
 
 /**
- * The store's school of service intervals.
+ * The school of service intervals that holds for a machine.
  *
- * @param factor of the shortened school, above 0 and up to 1
- * @param calendarLimit whether months count beside a meter; tasks without a meter keep theirs
+ * @param interval how the maker's interval is used
+ * @param calendar whether months count beside a meter; tasks without a meter keep theirs
  */
-public record IntervalPolicy(School school, BigDecimal factor, boolean calendarLimit) {
-
-  /** How a maker's interval is used. */
-  public enum School {
-    /** As the maker states it. */
-    MAKER("maker's full interval"),
-    /** Every meter interval shortened by one factor. */
-    SHORTENED("shortened by a factor"),
-    /** Shortened where dust, heat or heavy duty ask for it, by each task's own factor. */
-    SEVERITY("by severity");
-
-    private final String words;
-
-    School(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
-  }
-
-  /** The maker's interval with its calendar limit. */
-  public static final IntervalPolicy DEFAULT =
-      new IntervalPolicy(School.MAKER, BigDecimal.ONE, true);
-
-  private static final String REASON = "the store's school";
+public record IntervalPolicy(InForce interval, InForce calendar) {
 
   public IntervalPolicy {
-    if (!(factor.signum() > 0 && factor.compareTo(BigDecimal.ONE) <= 0)) {
-      throw new IllegalArgumentException("factor is " + factor + "; allowed is above 0, up to 1");
+    if (interval.choice().question() != Question.SERVICE_INTERVAL
+        || calendar.choice().question() != Question.CALENDAR_LIMIT) {
+      throw new IllegalArgumentException(
+          "interval is " + interval + ", calendar " + calendar + "; allowed are their own schools");
     }
   }
 
-  /** The task as this store does it; one without an interval is left as it is. */
+  /** What the policies say of a machine. */
+  public static IntervalPolicy of(UnitPolicies policies) {
+    return new IntervalPolicy(
+        policies.of(Question.SERVICE_INTERVAL), policies.of(Question.CALENDAR_LIMIT));
+  }
+
+  /** The task as it is done on the machine; one without an interval is left as it is. */
   public Task applyTo(Task task) {
     return task.byInterval().map(timed -> task.withTiming(inForce(timed))).orElse(task);
   }
 
   private Timing.ByInterval inForce(Timing.ByInterval maker) {
     Severity severity =
-        switch (school) {
-          case MAKER -> Severity.NONE;
-          case SHORTENED ->
-              factor.compareTo(BigDecimal.ONE) < 0 ? new Severity(factor, REASON) : Severity.NONE;
-          case SEVERITY -> maker.severity();
+        switch (interval.school()) {
+          case SHORTENED -> shortened(interval.choice().number().orElseThrow());
+          case BY_SEVERITY -> maker.severity();
+          default -> Severity.NONE;
         };
-    if (calendarLimit || maker.regular().run().isEmpty()) {
+    if (calendar.is(School.WITH_CALENDAR_LIMIT) || maker.regular().run().isEmpty()) {
       return maker.with(maker.regular(), maker.first(), severity);
     }
     // it counts by its meter alone, so that an interval of months alone says nothing any more
@@ -73,6 +58,12 @@ public record IntervalPolicy(School school, BigDecimal factor, boolean calendarL
                         .stream())
             .toList(),
         maker.fluid());
+  }
+
+  private Severity shortened(BigDecimal factor) {
+    return factor.compareTo(BigDecimal.ONE) < 0
+        ? new Severity(factor, interval.level().words())
+        : Severity.NONE;
   }
 
   /** Empty if nothing is left of it. */

@@ -2,9 +2,11 @@ package dev.lonja.core.service;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
-import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.inspection.ReplacementOdds;
+import dev.lonja.core.inspection.ReplacementTurn;
 import dev.lonja.core.meter.MeterId;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** A line of a service, with when it comes round. */
 public record Task(TaskId id, String serviceName, String name, Action action, Timing timing) {
@@ -18,7 +20,7 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
     record Replace(PositionId positionId) implements Action {}
 
     /** Looks at the part at a position and replaces it if need be. */
-    record Inspect(PositionId positionId, ReplacementChance chance) implements Action {}
+    record Inspect(PositionId positionId, ReplacementOdds odds) implements Action {}
   }
 
   /** The meter it counts by, if it does. */
@@ -39,6 +41,14 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
     return action instanceof Action.Inspect inspect
         ? Optional.of(inspect.positionId())
         : Optional.empty();
+  }
+
+  /** This task with its turn, if it has one, changed. */
+  Task withTurn(UnaryOperator<ReplacementTurn> change) {
+    return action instanceof Action.Inspect inspect
+            && inspect.odds() instanceof ReplacementTurn turn
+        ? withAction(new Action.Inspect(inspect.positionId(), change.apply(turn)))
+        : this;
   }
 
   Task withTiming(Timing other) {

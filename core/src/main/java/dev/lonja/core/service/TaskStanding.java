@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.inspection.ReplacementTurn;
 import dev.lonja.core.meter.MeterOutlook;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -47,6 +48,8 @@ public record TaskStanding(
   /** The standing once the task is done on {@code day}, at the life expected then. */
   TaskStanding doneOn(LocalDate day) {
     return new TaskStanding(
-        task, Origin.planned(day, outlook.map(meter -> meter.on(day))), outlook);
+        task.withTurn(ReplacementTurn::next),
+        Origin.planned(day, outlook.map(meter -> meter.on(day))),
+        outlook);
   }
 }

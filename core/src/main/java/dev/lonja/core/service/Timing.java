@@ -89,14 +89,14 @@ public sealed interface Timing {
   /** An interval that holds while the product in the compartment claims a class. */
   record FluidInterval(String fluidClass, Interval interval) {}
 
-  /** With every {@code nth} occurrence of another task, which leads it; 2 to 50. */
+  /** With every {@code nth} occurrence of another task, which leads it; 1, with each, to 50. */
   record EveryNth(TaskId leadTaskId, int nth) implements Timing {
 
     private static final int MOST = 50;
 
     public EveryNth {
-      if (nth < 2 || nth > MOST) {
-        throw new IllegalArgumentException("nth is " + nth + "; allowed is 2 to " + MOST);
+      if (nth < 1 || nth > MOST) {
+        throw new IllegalArgumentException("nth is " + nth + "; allowed is 1 to " + MOST);
       }
     }
   }

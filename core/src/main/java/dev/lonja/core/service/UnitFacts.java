@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.UnitNeeds;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,17 +14,12 @@ import java.util.Map;
  * What is known of a unit that decides when its tasks come round and what they take.
  *
  * @param fluidClasses by compartment, the classes that the product in it claims
- * @param chances by kind of position, how inspections ended on units of its class
  */
-public record UnitFacts(
-    List<LayUp> layUps,
-    Map<CompartmentId, List<String>> fluidClasses,
-    Map<Position.Kind, ReplacementChance> chances) {
+public record UnitFacts(List<LayUp> layUps, Map<CompartmentId, List<String>> fluidClasses) {
 
   public UnitFacts {
     layUps = List.copyOf(layUps);
     fluidClasses = Map.copyOf(fluidClasses);
-    chances = Map.copyOf(chances);
   }
 
   /**
@@ -34,10 +30,7 @@ public record UnitFacts(
    *     nothing
    */
   public static UnitFacts of(
-      List<LayUp> layUps,
-      Map<CompartmentId, ItemId> inside,
-      Map<ItemId, List<String>> classes,
-      Map<Position.Kind, ReplacementChance> chances) {
+      List<LayUp> layUps, Map<CompartmentId, ItemId> inside, Map<ItemId, List<String>> classes) {
     Map<CompartmentId, List<String>> claimed = new HashMap<>();
     inside.forEach(
         (compartment, item) -> {
@@ -45,7 +38,7 @@ public record UnitFacts(
             claimed.put(compartment, classes.get(item));
           }
         });
-    return new UnitFacts(layUps, claimed, chances);
+    return new UnitFacts(layUps, claimed);
   }
 
   /** The task as it stands on this unit with what is in its compartments now. */
@@ -57,11 +50,11 @@ public record UnitFacts(
       List<String> classes = fluidClasses.getOrDefault(change.compartmentId(), List.of());
       return task.byInterval().map(timed -> task.withTiming(timed.whileIn(classes))).orElse(task);
     }
-    if (task.action() instanceof Task.Action.Inspect inspect) {
+    if (task.action() instanceof Task.Action.Inspect inspect
+        && inspect.odds() instanceof ReplacementChance) {
       Position.Kind kind = needs.position(inspect.positionId()).kind();
       return task.withAction(
-          new Task.Action.Inspect(
-              inspect.positionId(), chances.getOrDefault(kind, ReplacementChance.UNKNOWN)));
+          new Task.Action.Inspect(inspect.positionId(), needs.ways().chance(kind)));
     }
     return task;
   }

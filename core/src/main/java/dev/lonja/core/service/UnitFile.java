@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import java.util.ArrayList;
@@ -18,8 +19,8 @@ import java.util.stream.Collectors;
 
 /**
  * What one unit is made of and what is done to it: its variant's data with the unit's deviations
- * applied. With a compartment its positions and tasks are absent too, with a position its tasks,
- * and with a task those that it leads.
+ * applied, and then its policies. With a compartment its positions and tasks are absent too, with a
+ * position its tasks, and with a task those that it leads.
  *
  * @param needs compartments and positions that the unit has
  * @param tasks that are done on it
@@ -85,7 +86,13 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
     deviations.forEach(deviation -> CHANGES.apply(deviation.change()).accept(lists));
     lists.removeTasksWithoutLead();
     UnitNeeds needs = variantNeeds.with(lists.compartments, lists.positions);
-    return new UnitFile(needs, lists.tasks, deviations);
+    Set<TaskId> stated =
+        deviations.stream()
+            .map(Deviation::change)
+            .filter(Deviation.Change.OtherInterval.class::isInstance)
+            .map(other -> ((Deviation.Change.OtherInterval) other).taskId())
+            .collect(Collectors.toSet());
+    return new UnitFile(needs, new PolicyTasks(needs, lists.tasks, stated).inForce(), deviations);
   }
 
   /**

@@ -10,13 +10,18 @@ import java.util.Optional;
  * What was done on one unit and what was put on another day.
  *
  * @param done by task, when it was done, the latest last
+ * @param kept by task, how often an inspection kept the part since one replaced it
  * @param moves by task, the day to which a person moved its next occurrence
  */
 public record UnitHistory(
-    LocalDate inServiceOn, Map<TaskId, List<Origin>> done, Map<TaskId, LocalDate> moves) {
+    LocalDate inServiceOn,
+    Map<TaskId, List<Origin>> done,
+    Map<TaskId, Integer> kept,
+    Map<TaskId, LocalDate> moves) {
 
   public UnitHistory {
     done = Map.copyOf(done);
+    kept = Map.copyOf(kept);
     moves = Map.copyOf(moves);
   }
 
@@ -27,7 +32,7 @@ public record UnitHistory(
             .orElseGet(
                 () -> Origin.startOfService(inServiceOn, meter.map(m -> m.file().meter().start())));
     return new TaskStanding(
-        task,
+        task.withTurn(turn -> turn.counting(kept.getOrDefault(task.id(), 0))),
         origin,
         meter.map(MeterStanding::outlook),
         leadsDone(task, origin),

@@ -1,8 +1,8 @@
 package dev.lonja.core.tray;
 
+import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Boxes;
-import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.take.TakeLine;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collections;

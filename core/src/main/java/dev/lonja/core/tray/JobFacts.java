@@ -2,8 +2,8 @@ package dev.lonja.core.tray;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.service.Task;
-import dev.lonja.core.service.UnitNeeds;
 import java.util.List;
 
 /**

@@ -4,7 +4,7 @@ import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.FirstPour;
-import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.take.TakeLine;
 
 /** Why a line is on a tray, kept as a value and put into words on the way out. */
 public sealed interface LineReason {
@@ -19,11 +19,17 @@ public sealed interface LineReason {
    */
   record Part(String note) implements LineReason {}
 
-  /** A seal that is always new when its compartment is drained. */
+  /** A seal that is new when its compartment is drained. */
   record NewSeal(String note) implements LineReason {}
 
   /** A part that is replaced if inspection says so. */
   record OnInspection(String note) implements LineReason {}
+
+  /** A plug that is new together with its seal. */
+  record NewPlug(String note) implements LineReason {}
+
+  /** A part that may break in the work and comes back if it did not. */
+  record Insurance(String note) implements LineReason {}
 
   /** A kit that stands for so many lines. */
   record Kit(int lines) implements LineReason {}
@@ -48,6 +54,8 @@ public sealed interface LineReason {
         .when(TakeLine.Reason.Part.class, part -> new Part(part.note()))
         .when(TakeLine.Reason.NewSeal.class, seal -> new NewSeal(seal.note()))
         .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))
+        .when(TakeLine.Reason.NewPlug.class, plug -> new NewPlug(plug.note()))
+        .when(TakeLine.Reason.Insurance.class, in -> new Insurance(in.note()))
         .all()
         .apply(reason);
   }

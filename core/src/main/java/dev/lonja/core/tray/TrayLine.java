@@ -4,8 +4,10 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -17,6 +19,7 @@ import java.util.Optional;
  * @param laid from zero to what is wanted
  * @param taskId the task that asks for it; none for a kit or what was put on by hand
  * @param leftOut why what is not laid of it was left out, where a person did so
+ * @param ways the policies that made it what it is, as they stood when it came onto the tray
  */
 public record TrayLine(
     long id,
@@ -29,7 +32,12 @@ public record TrayLine(
     Destination destination,
     Optional<Substitution> substitution,
     Optional<TaskId> taskId,
-    Optional<String> leftOut) {
+    Optional<String> leftOut,
+    List<InForce> ways) {
+
+  public TrayLine {
+    ways = List.copyOf(ways);
+  }
 
   /**
    * What was asked for where something else is laid.

@@ -11,6 +11,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.quantity.Quantity;
@@ -20,7 +21,6 @@ import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Services;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.wanted.Wanted;
 import dev.lonja.core.wanted.WantedPart;
 import java.time.LocalDate;

@@ -42,7 +42,7 @@ public final class Services {
 
   private Services() {}
 
-  static Interval every(String hours, Integer months) {
+  public static Interval every(String hours, Integer months) {
     return new Interval(
         Optional.ofNullable(hours).map(MeterSpan::ofHours), Optional.ofNullable(months));
   }
@@ -61,7 +61,7 @@ public final class Services {
   }
 
   /** One that comes along with every so manieth time of another. */
-  static Task everyNth(TaskId id, TaskId lead, int nth) {
+  public static Task everyNth(TaskId id, TaskId lead, int nth) {
     return new Task(
         id,
         "Service " + id,
@@ -70,7 +70,7 @@ public final class Services {
         new Timing.EveryNth(lead, nth));
   }
 
-  static Task task(
+  public static Task task(
       TaskId id, Task.Action action, Interval regular, Optional<Interval> first, String severity) {
     return new Task(
         id,
@@ -150,7 +150,7 @@ public final class Services {
         Position.Limits.NONE);
   }
 
-  static Position seal(PositionId id, CompartmentId compartmentId, int quantity) {
+  public static Position seal(PositionId id, CompartmentId compartmentId, int quantity) {
     return seal(id, compartmentId, quantity, "");
   }
 
@@ -167,6 +167,24 @@ public final class Services {
         Optional.empty(),
         "",
         drive,
+        "",
+        Optional.empty(),
+        Position.Limits.NONE);
+  }
+
+  /** One piece at a position of a kind; its item's number is the position's and a thousand. */
+  public static Position place(long id, Position.Kind kind, Optional<CompartmentId> compartment) {
+    return new Position(
+        new PositionId(id),
+        kind.words() + " " + id,
+        kind,
+        compartment,
+        Optional.of(new ItemId(1_000 + id)),
+        1,
+        Optional.empty(),
+        Optional.empty(),
+        "",
+        "",
         "",
         Optional.empty(),
         Position.Limits.NONE);

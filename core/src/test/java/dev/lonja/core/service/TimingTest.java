@@ -12,9 +12,14 @@ import static org.assertj.core.api.Assertions.within;
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterOutlook;
+import dev.lonja.core.policy.Choice;
+import dev.lonja.core.policy.Holder;
+import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.School;
 import dev.lonja.core.quantity.MeterValue;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -69,19 +74,21 @@ class TimingTest {
         new UnitHistory(
             inService,
             Map.of(new TaskId(1), leads, new TaskId(2), List.of(leads.get(2))),
+            Map.of(),
             Map.of());
     assertThat(once.standing(led, Optional.empty()).leadsDone()).isEqualTo(1);
-    UnitHistory never = new UnitHistory(inService, Map.of(new TaskId(1), leads), Map.of());
+    UnitHistory never =
+        new UnitHistory(inService, Map.of(new TaskId(1), leads), Map.of(), Map.of());
     assertThat(never.standing(led, Optional.empty()).leadsDone()).isEqualTo(4);
     assertThat(never.standing(led, Optional.empty()).origin().recorded()).isFalse();
   }
 
   @Test
-  void aTaskIsLedEveryTwoToFiftyTimes() {
-    assertThatThrownBy(() -> new Timing.EveryNth(new TaskId(1), 1))
-        .hasMessageContaining("nth is 1");
+  void aTaskIsLedEveryOneToFiftyTimes() {
+    assertThatThrownBy(() -> new Timing.EveryNth(new TaskId(1), 0))
+        .hasMessageContaining("nth is 0");
     assertThatThrownBy(() -> new Timing.EveryNth(new TaskId(1), 51))
-        .hasMessageContaining("2 to 50");
+        .hasMessageContaining("1 to 50");
     assertThat(new Timing.EveryNth(new TaskId(1), 50).nth()).isEqualTo(50);
   }
 
@@ -162,14 +169,15 @@ class TimingTest {
             every("250", 12),
             Optional.empty(),
             "0.6");
-    assertThat(limitUnder(IntervalPolicy.School.MAKER, dusty)).isEqualTo("1,050 h");
-    assertThat(limitUnder(IntervalPolicy.School.SHORTENED, dusty)).isEqualTo("1,000 h");
-    assertThat(limitUnder(IntervalPolicy.School.SEVERITY, dusty)).isEqualTo("950 h");
+    assertThat(limitUnder(Choice.of(School.MAKERS_INTERVAL), dusty)).isEqualTo("1,050 h");
+    assertThat(limitUnder(Choice.of(School.SHORTENED, new BigDecimal("0.8")), dusty))
+        .isEqualTo("1,000 h");
+    assertThat(limitUnder(Choice.of(School.BY_SEVERITY), dusty)).isEqualTo("950 h");
   }
 
   @Test
   void withoutACalendarLimitMonthsCountOnlyWhereThereIsNoMeter() {
-    IntervalPolicy policy = new IntervalPolicy(IntervalPolicy.School.MAKER, BigDecimal.ONE, false);
+    IntervalPolicy policy = policy(Choice.of(School.MAKERS_INTERVAL), School.METER_ALONE);
     Task both = policy.applyTo(task(new TaskId(1), "250", 12));
     Task calendar = policy.applyTo(task(new TaskId(2), null, 12));
     assertThat(both.byInterval().orElseThrow().regular().months()).isEmpty();
@@ -195,7 +203,7 @@ class TimingTest {
             Optional.empty());
     Task task = new Task(new TaskId(1), "Oil", "Oil", new Task.Action.ChangeFluid(SUMP), maker);
     Timing.ByInterval timed =
-        new IntervalPolicy(IntervalPolicy.School.MAKER, BigDecimal.ONE, false)
+        policy(Choice.of(School.MAKERS_INTERVAL), School.METER_ALONE)
             .applyTo(task)
             .byInterval()
             .orElseThrow();
@@ -342,14 +350,20 @@ class TimingTest {
   }
 
   private static String spanWith(Task task, List<String> classes) {
-    UnitFacts facts = new UnitFacts(List.of(), Map.of(new CompartmentId(7), classes), Map.of());
+    UnitFacts facts = new UnitFacts(List.of(), Map.of(new CompartmentId(7), classes));
     Timing.ByInterval timed =
         facts.applyTo(task, new UnitNeeds(List.of(), List.of())).byInterval().orElseThrow();
     return timed.spanInForce(timed.regular()).orElseThrow().display();
   }
 
-  private static String limitUnder(IntervalPolicy.School school, Task task) {
-    IntervalPolicy policy = new IntervalPolicy(school, new BigDecimal("0.8"), true);
+  private static IntervalPolicy policy(Choice interval, School calendar) {
+    return new IntervalPolicy(
+        new InForce(interval, Holder.Level.STORE),
+        new InForce(Choice.of(calendar), Holder.Level.STORE));
+  }
+
+  private static String limitUnder(Choice interval, Task task) {
+    IntervalPolicy policy = policy(interval, School.WITH_CALENDAR_LIMIT);
     TaskStanding standing = neverDone(policy.applyTo(task), "2026-06-01", "800", OUTLOOK);
     return DueRule.due(standing, TODAY, UNTIL).limit().map(MeterValue::display).orElse("");
   }

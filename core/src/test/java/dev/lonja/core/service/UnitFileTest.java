@@ -16,6 +16,7 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.MeterValue;
@@ -23,6 +24,9 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.take.ServiceTake;
+import dev.lonja.core.take.Take;
+import dev.lonja.core.take.TakeLine;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -94,8 +98,9 @@ class UnitFileTest {
                 List.of(
                     Origin.done(
                         LocalDate.parse("2027-01-10"), Optional.of(MeterValue.ofHours("500"))))),
+            Map.of(),
             Map.of());
-    UnitFacts facts = UnitFacts.of(List.of(), file.needs().inside(fills), classes, Map.of());
+    UnitFacts facts = UnitFacts.of(List.of(), file.needs().inside(fills), classes);
     TaskStanding standing =
         file.standings(facts, history, Map.of(new MeterId(1), Services.meter("520"))).get(0);
     LocalDate today = LocalDate.parse("2027-03-15");

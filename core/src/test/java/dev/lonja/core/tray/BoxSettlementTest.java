@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Boxes;
-import dev.lonja.core.service.KitCover;
-import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.take.KitCover;
+import dev.lonja.core.take.TakeLine;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -33,7 +33,8 @@ class BoxSettlementTest {
         positioned ? Destination.position(new PositionId(id)) : Destination.NONE,
         Optional.empty(),
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        List.of());
   }
 
   private static TakeLine take(ItemId item, long pieces) {

@@ -6,7 +6,7 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.take.TakeLine;
 import java.math.BigDecimal;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

@@ -100,7 +100,8 @@ class TrayProgressTest {
         line.destination(),
         line.substitution(),
         task,
-        leftOut);
+        leftOut,
+        List.of());
   }
 
   private static TrayLine line(long id, ItemId itemId, int walk, int wanted, int laid) {
@@ -115,6 +116,7 @@ class TrayProgressTest {
         Destination.NONE,
         Optional.empty(),
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        List.of());
   }
 }

@@ -4,7 +4,7 @@ import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;

@@ -5,7 +5,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.store.Session;
 import java.util.Optional;
 

@@ -1,9 +1,9 @@
 package dev.lonja.desk.crossref;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.Session;
 import java.time.LocalDate;

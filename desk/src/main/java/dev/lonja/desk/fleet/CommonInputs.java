@@ -6,8 +6,11 @@ import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.machine.Ways;
+import dev.lonja.core.policy.Policies;
+import dev.lonja.core.policy.UnitPolicies;
 import dev.lonja.core.service.IntervalPolicy;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import java.util.HashMap;
 import java.util.List;
@@ -18,22 +21,22 @@ import org.jspecify.annotations.Nullable;
 /**
  * What units share, as it was read.
  *
- * @param policy the school of intervals in force
+ * @param policies how things are done
  * @param variants by variant, what its units are made of
  * @param fluidClasses by item, the classes that the fluid in it meets, with and without the
  *     organisation's name
  * @param chances by class and kind of position, how inspections ended
  */
 record CommonInputs(
-    IntervalPolicy policy,
+    Policies policies,
     Map<Long, UnitNeeds> variants,
     Map<ItemId, List<String>> fluidClasses,
     Map<Long, Map<Position.Kind, ReplacementChance>> chances) {
 
   static CommonInputs load(Session session) {
     return new CommonInputs(
-        session.settings().intervalPolicy(),
-        session.fleet().needs(session.settings().fillPolicy()),
+        session.policies().all(),
+        session.fleet().needs(session.shelf()),
         fluidClasses(session),
         session.records().chances());
   }
@@ -58,7 +61,7 @@ record CommonInputs(
     Map<Long, UnitNeeds> same = new HashMap<>();
     variants.forEach((id, needs) -> same.put(id, same(needs, known.variants.get(id))));
     return new CommonInputs(
-        same(policy, known.policy),
+        same(policies, known.policies),
         same,
         same(fluidClasses, known.fluidClasses),
         same(chances, known.chances));
@@ -68,29 +71,29 @@ record CommonInputs(
     return now.equals(known) ? known : now;
   }
 
+  /** The same under other policies. */
+  CommonInputs under(Policies other) {
+    return new CommonInputs(other, variants, fluidClasses, chances);
+  }
+
   /** What of it concerns one unit. */
   Share of(Unit unit) {
-    return new Share(
-        policy,
-        variants.get(unit.variant().id()),
-        fluidClasses,
-        chances.getOrDefault(unit.unitClass().id(), Map.of()));
+    Ways ways =
+        new Ways(
+            UnitPolicies.of(policies, unit), chances.getOrDefault(unit.unitClass().id(), Map.of()));
+    return new Share(variants.get(unit.variant().id()), fluidClasses, ways);
   }
 
   /**
    * What concerns one unit.
    *
    * @param variant what it would be made of without its deviations
-   * @param chances by kind of position, of its class
+   * @param ways how things are done on it
    */
-  record Share(
-      IntervalPolicy policy,
-      UnitNeeds variant,
-      Map<ItemId, List<String>> fluidClasses,
-      Map<Position.Kind, ReplacementChance> chances) {
+  record Share(UnitNeeds variant, Map<ItemId, List<String>> fluidClasses, Ways ways) {
 
-    Share under(IntervalPolicy other) {
-      return new Share(other, variant, fluidClasses, chances);
+    IntervalPolicy intervals() {
+      return IntervalPolicy.of(ways.policies());
     }
   }
 }

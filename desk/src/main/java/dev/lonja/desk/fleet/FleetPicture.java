@@ -7,16 +7,17 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.policy.Policies;
 import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitFile;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -110,21 +111,18 @@ public final class FleetPicture {
     return Collections.unmodifiableMap(stands);
   }
 
-  /** The fleet as it would stand under another school of intervals. */
-  public FleetPicture under(IntervalPolicy policy) {
+  /** The fleet as it would stand under other policies. */
+  public FleetPicture under(Policies policies) {
+    CommonInputs other = common.under(policies);
     return new FleetPicture(
         today,
         standing(
             stands.values().stream().map(UnitStand::inputs).toList(),
             in ->
-                new UnitStand(
-                    today,
-                    in,
-                    common.of(in.unit()).under(policy),
-                    stands.get(in.unit().id()).meters())),
+                new UnitStand(today, in, other.of(in.unit()), stands.get(in.unit().id()).meters())),
         gone,
         meters,
-        common);
+        other);
   }
 
   public LocalDate today() {
@@ -146,7 +144,7 @@ public final class FleetPicture {
     return common.variants();
   }
 
-  /** A unit with its deviations and the store's school applied, whether in service or not. */
+  /** A unit with its deviations and policies applied, whether in service or not. */
   public UnitFile file(UnitId unit) {
     return Optional.ofNullable(stands.get(unit))
         .map(UnitStand::file)
@@ -174,9 +172,14 @@ public final class FleetPicture {
         .anyMatch(tray -> tray.out() && tray.taskIds().contains(task));
   }
 
-  /** The school of intervals in force. */
-  public IntervalPolicy policy() {
-    return common.policy();
+  /** How things are done. */
+  public Policies policies() {
+    return common.policies();
+  }
+
+  /** The school of intervals in force for a unit in service. */
+  public IntervalPolicy intervals(UnitId unit) {
+    return common.of(stands.get(unit).unit()).intervals();
   }
 
   /** A task of some unit in service as the maker has it. */

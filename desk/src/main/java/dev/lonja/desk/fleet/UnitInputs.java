@@ -25,6 +25,7 @@ import java.util.stream.Collectors;
  *
  * @param makers the tasks of its variant as the maker has them
  * @param done by task, when it was done
+ * @param kept by task, how often an inspection kept the part since one replaced it
  * @param moves by task, the day on which a person put it
  * @param fills in order of their days
  * @param inHand what trays stand for
@@ -36,6 +37,7 @@ record UnitInputs(
     List<Task> makers,
     List<Deviation> deviations,
     Map<TaskId, List<Origin>> done,
+    Map<TaskId, Integer> kept,
     Map<TaskId, Move> moves,
     List<RecordedFill> fills,
     List<InHand> inHand) {
@@ -49,6 +51,7 @@ record UnitInputs(
     Map<UnitId, List<Task>> makers = session.services().tasks(scope);
     Map<UnitId, List<Deviation>> deviations = session.deviations().of(scope);
     Map<UnitId, Map<TaskId, List<Origin>>> done = session.services().done(scope);
+    Map<UnitId, Map<TaskId, Integer>> kept = session.records().kept(scope);
     Map<UnitId, Map<TaskId, Move>> moves = session.records().moves(scope);
     Map<UnitId, List<RecordedFill>> fills = session.records().fills(scope);
     Map<UnitId, List<InHand>> inHand = session.trays().inHand(scope);
@@ -67,6 +70,7 @@ record UnitInputs(
                     makers.getOrDefault(unit.id(), List.of()),
                     deviations.getOrDefault(unit.id(), List.of()),
                     done.getOrDefault(unit.id(), Map.of()),
+                    kept.getOrDefault(unit.id(), Map.of()),
                     moves.getOrDefault(unit.id(), Map.of()),
                     fills.getOrDefault(unit.id(), List.of()),
                     inHand.getOrDefault(unit.id(), List.of())))

@@ -43,11 +43,11 @@ final class UnitStand {
     this.plan = new UnitPlan(unit().id(), unit().code(), List.of(), file.needs());
   }
 
-  /** A unit with its deviations and the store's school applied, in service or not. */
+  /** A unit with its deviations and policies applied, in service or not. */
   static UnitFile file(LocalDate today, UnitInputs inputs, CommonInputs.Share share) {
     return UnitFile.of(
-        share.variant().on(today),
-        inputs.makers().stream().map(share.policy()::applyTo).toList(),
+        share.variant().on(today).under(share.ways()),
+        inputs.makers().stream().map(share.intervals()::applyTo).toList(),
         inputs.deviations());
   }
 
@@ -127,13 +127,11 @@ final class UnitStand {
         meters.stream().collect(Collectors.toMap(m -> m.file().meter().id(), Function.identity()));
     UnitFacts facts =
         UnitFacts.of(
-            inputs.calendar().layUps(),
-            file.needs().inside(inputs.fills()),
-            share.fluidClasses(),
-            share.chances());
+            inputs.calendar().layUps(), file.needs().inside(inputs.fills()), share.fluidClasses());
     Map<TaskId, LocalDate> moved = new HashMap<>();
     inputs.moves().forEach((task, move) -> moved.put(task, move.day()));
-    UnitHistory history = new UnitHistory(unit().inServiceOn(), inputs.done(), moved);
+    UnitHistory history =
+        new UnitHistory(unit().inServiceOn(), inputs.done(), inputs.kept(), moved);
     return file.standings(facts, history, byId);
   }
 }

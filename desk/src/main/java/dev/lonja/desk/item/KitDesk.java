@@ -3,14 +3,14 @@ package dev.lonja.desk.item;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.service.Boxes;
-import dev.lonja.core.service.KitCover;
-import dev.lonja.core.service.ServiceTake;
-import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.take.KitCover;
+import dev.lonja.core.take.ServiceTake;
+import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
@@ -130,7 +130,7 @@ public class KitDesk {
   private static KitCover cover(Item kit, ServiceJob.Work work) {
     return KitCover.of(
         ServiceTake.withoutBoxes(work.needs(), work.tasks()).lines(),
-        work.needs().boxes().of(kit.id()));
+        work.needs().shelf().boxes().of(kit.id()));
   }
 
   static Map<PartId, Item> contentItems(Session session, List<BoxContent> contents) {

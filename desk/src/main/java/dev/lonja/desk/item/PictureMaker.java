@@ -26,7 +26,7 @@ import javax.imageio.stream.ImageOutputStream;
  * Decodes what should be a picture and writes it anew, smaller where it is large: whatever else was
  * in the file, where it was taken or a program in disguise, is gone.
  */
-final class PictureMaker {
+public final class PictureMaker {
 
   /** The longest side that is read at all. */
   private static final int LONGEST_READ = 20_000;
@@ -41,7 +41,7 @@ final class PictureMaker {
   private PictureMaker() {}
 
   /** The picture anew, as JPEG; empty if it is none that can be read. */
-  static Optional<Picture> anew(byte[] content) {
+  public static Optional<Picture> anew(byte[] content) {
     try (ImageInputStream input =
         ImageIO.createImageInputStream(new ByteArrayInputStream(content))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(input);

@@ -2,8 +2,8 @@ package dev.lonja.desk.item;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.service.Task;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.fleet.FleetPicture;
 import java.util.Comparator;
 import java.util.LinkedHashMap;

@@ -8,6 +8,7 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -15,6 +16,7 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.query.UnitScope;
+import dev.lonja.store.service.ReceiptRepository;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
@@ -44,8 +46,24 @@ public class RecordDesk {
     this.clock = clock;
   }
 
-  /** The record of a unit, the last done first. */
-  public record ServiceRecord(Unit unit, List<Entry> entries) {}
+  /**
+   * The record of a unit, the last done first.
+   *
+   * @param receipts that were not withdrawn
+   */
+  public record ServiceRecord(Unit unit, List<Entry> entries, List<Proof> receipts) {}
+
+  /** A receipt with what it holds. */
+  public record Proof(ReceiptRepository.Receipt receipt, ReceiptRepository.Content content) {
+
+    /** True for a photo, false for a document. */
+    public boolean isPhoto() {
+      return content.mediaType().startsWith("image/");
+    }
+  }
+
+  /** One job of a unit that came from a tray. */
+  public record JobRecord(Unit unit, Tray tray, Entry entry) {}
 
   /**
    * One job.
@@ -75,7 +93,43 @@ public class RecordDesk {
         session -> {
           FleetPicture fleet = FleetPicture.load(session, clock.today());
           return WorkDesk.unit(fleet, code)
-              .map(unit -> new ServiceRecord(unit, new Entries(session, fleet, unit).all()));
+              .map(
+                  unit ->
+                      new ServiceRecord(
+                          unit, new Entries(session, fleet, unit).all(), proofs(session, unit)));
+        });
+  }
+
+  private static List<Proof> proofs(Session session, Unit unit) {
+    return session.receipts().of(unit.id()).stream()
+        .flatMap(
+            receipt ->
+                session
+                    .receipts()
+                    .content(unit.id(), receipt.id())
+                    .map(content -> new Proof(receipt, content))
+                    .stream())
+        .toList();
+  }
+
+  /** The record of one job that is back; empty for any other tray, and one for no machine. */
+  public Optional<JobRecord> job(TrayId id) {
+    return store.read(
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          return session
+              .trays()
+              .byId(id)
+              .filter(tray -> tray.state() == Tray.State.BACK)
+              .flatMap(
+                  tray ->
+                      fleet.units().stream()
+                          .filter(unit -> tray.isFor(unit.id()))
+                          .findFirst()
+                          .map(
+                              unit ->
+                                  new JobRecord(
+                                      unit, tray, new Entries(session, fleet, unit).of(tray))));
         });
   }
 
@@ -85,6 +139,7 @@ public class RecordDesk {
     private final FleetPicture fleet;
     private final Unit unit;
     private final List<RecordedFill> fills;
+    private final List<WorkLog.Noted> works;
 
     Entries(Session session, FleetPicture fleet, Unit unit) {
       this.session = session;
@@ -92,30 +147,32 @@ public class RecordDesk {
       this.unit = unit;
       this.fills =
           session.records().fills(UnitScope.of(unit.id())).getOrDefault(unit.id(), List.of());
+      this.works = session.workLog().latest(unit.id(), MOST);
     }
 
     List<Entry> all() {
-      List<WorkLog.Noted> works = session.workLog().latest(unit.id(), MOST);
-      List<Entry> entries = new ArrayList<>();
       List<RecordedFill> ofTrays = new ArrayList<>();
+      List<Entry> entries = new ArrayList<>();
       for (Tray tray : session.trays().backOf(unit.id())) {
-        List<RecordedFill> poured = session.records().fillsOf(tray.id());
-        ofTrays.addAll(poured);
-        entries.add(
-            new Entry(
-                tray.backOn().orElseThrow(),
-                tray.title(),
-                tray.mechanic().orElseThrow(),
-                works.stream()
-                    .filter(work -> work.tray().filter(tray.number()::equals).isPresent())
-                    .toList(),
-                used(tray),
-                filled(poured),
-                session.findings().ofTray(tray.id())));
+        ofTrays.addAll(session.records().fillsOf(tray.id()));
+        entries.add(of(tray));
       }
       entries.addAll(withoutTray(works, ofTrays));
       entries.sort(Comparator.comparing(Entry::day).reversed());
       return entries;
+    }
+
+    Entry of(Tray tray) {
+      return new Entry(
+          tray.backOn().orElseThrow(),
+          tray.title(),
+          tray.mechanic().orElseThrow(),
+          works.stream()
+              .filter(work -> work.tray().filter(tray.number()::equals).isPresent())
+              .toList(),
+          used(tray),
+          filled(session.records().fillsOf(tray.id())),
+          session.findings().ofTray(tray.id()));
     }
 
     /** Of one day, one entry: what was done elsewhere, and what was poured without a tray. */

@@ -3,7 +3,7 @@ package dev.lonja.desk.tray;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.Suitability;
-import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidBook;

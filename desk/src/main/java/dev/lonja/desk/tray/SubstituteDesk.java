@@ -4,12 +4,12 @@ import dev.lonja.core.crossref.Candidate;
 import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Boxes;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Measure;
-import dev.lonja.core.service.Boxes;
-import dev.lonja.core.service.ServiceTake;
-import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
-import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.take.ServiceTake;
+import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.BoxSettlement;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
@@ -145,7 +145,7 @@ public class SubstituteDesk extends KeepersDesk {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     TrayMachine machine = TrayMachine.of(fleet, tray);
     UnitNeeds needs = machine.needs();
-    Boxes boxes = needs.boxes();
+    Boxes boxes = needs.shelf().boxes();
     TrayLine now = line(tray, before.id()).orElseThrow();
     List<Task> tasks = machine.tasks();
     List<TakeLine> takes =

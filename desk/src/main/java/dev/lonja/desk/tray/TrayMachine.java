@@ -1,9 +1,9 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskStanding;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.tray.Tray;
 import java.util.List;

@@ -2,14 +2,12 @@ package dev.lonja.desk.tray;
 
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.service.Occurrence;
-import dev.lonja.core.service.ServiceTake;
-import dev.lonja.core.service.TakeLine;
 import dev.lonja.core.service.Task;
-import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.take.ServiceTake;
+import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.Session;
 import java.util.List;
-import java.util.Optional;
 
 /** Starts the tray of an occurrence with a line for everything that it takes. */
 public final class TrayMaker {
@@ -28,16 +26,7 @@ public final class TrayMaker {
                 occurrence.date(),
                 tasks.stream().map(Task::id).toList());
     for (TakeLine line : ServiceTake.of(unit.needs().on(occurrence.date()), tasks).lines()) {
-      session
-          .trays()
-          .addLine(
-              trayId,
-              line.itemId(),
-              line.place(),
-              LineReason.of(line.reason()),
-              line.toLay(),
-              line.destination(),
-              Optional.of(line.taskId()));
+      session.trays().addLine(trayId, line);
     }
     WantedLines.putOn(session, trayId);
     return trayId;

@@ -7,7 +7,7 @@ import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.service.UnitNeeds;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;

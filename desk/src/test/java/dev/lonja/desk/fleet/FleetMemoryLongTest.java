@@ -6,8 +6,10 @@ import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
+import dev.lonja.core.policy.Choice;
+import dev.lonja.core.policy.Holder;
+import dev.lonja.core.policy.School;
 import dev.lonja.core.quantity.MeterValue;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Task;
 import dev.lonja.desk.Cage;
 import dev.lonja.store.LonjaStore;
@@ -15,7 +17,6 @@ import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.query.UnitScope;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -135,13 +136,24 @@ class FleetMemoryLongTest {
   }
 
   private static void school(Session session, Random random) {
-    session
-        .settings()
-        .set(
-            new IntervalPolicy(
-                one(List.of(IntervalPolicy.School.values()), random),
-                BigDecimal.valueOf(50 + random.nextInt(50), 2),
-                random.nextBoolean()));
+    School school =
+        one(
+            List.of(
+                School.MAKERS_INTERVAL,
+                School.BY_SEVERITY,
+                School.METER_ALONE,
+                School.EVERY_SERVICE,
+                School.WITH_EVERY_OIL_CHANGE),
+            random);
+    Unit unit = unit(session, random);
+    Holder holder =
+        one(
+            List.of(
+                Holder.STORE,
+                new Holder.OfUnit(unit.id()),
+                new Holder.OfClass(unit.unitClass().id())),
+            random);
+    session.policies().choose(holder, Choice.of(school));
   }
 
   private static void leave(Session session, Random random) {

@@ -7,12 +7,15 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Ruling;
-import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.policy.Choice;
+import dev.lonja.core.policy.Holder;
+import dev.lonja.core.policy.School;
 import dev.lonja.core.quantity.MeterValue;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
@@ -76,10 +79,12 @@ class FleetMemoryTest {
         Named.of(
             "another school",
             s ->
-                s.settings()
-                    .set(
-                        new IntervalPolicy(
-                            IntervalPolicy.School.SHORTENED, new BigDecimal("0.75"), true))));
+                s.policies()
+                    .choose(Holder.STORE, Choice.of(School.SHORTENED, new BigDecimal("0.75")))),
+        Named.of(
+            "another school for one machine",
+            s -> s.policies().choose(new Holder.OfUnit(BOAT), Choice.of(School.METER_ALONE))),
+        Named.of("what an inspection found", FleetMemoryTest::inspected));
   }
 
   @ParameterizedTest
@@ -172,7 +177,8 @@ class FleetMemoryTest {
   /** All that the picture tells of each unit. */
   static List<Object> told(Session session) {
     FleetPicture fleet = FleetPicture.load(session, Cage.TODAY);
-    List<Object> told = new ArrayList<>(List.of(fleet.policy(), fleet.variants(), fleet.meters()));
+    List<Object> told =
+        new ArrayList<>(List.of(fleet.policies(), fleet.variants(), fleet.meters()));
     for (Unit unit : fleet.units()) {
       told.add(unit);
       told.add(fleet.file(unit.id()));
@@ -227,14 +233,22 @@ class FleetMemoryTest {
     session.services().addDone(BOAT, task, Cage.TODAY, Optional.of(life), tray, "a", NOW);
   }
 
+  private static void inspected(Session session) {
+    TaskId task = task(session).id();
+    TrayId tray = session.trays().add(BOAT, "Service", Cage.TODAY, List.of(task));
+    MeterValue life = MeterValue.ofHours("2262.0");
+    long record =
+        session.services().addDone(BOAT, task, Cage.TODAY, Optional.of(life), tray, "a", NOW);
+    session.records().addOutcome(record, InspectionOutcome.SOUND, "", "a", NOW);
+  }
+
   private static void rename(Session session) {
     session.variants().rename(unit(session).variant().id(), 0, "Corvane", "Renamed", "");
   }
 
   private static void withoutHint(Session session) {
     long variant = unit(session).variant().id();
-    Compartment first =
-        session.fleet().needs(FillPolicy.DEFAULT).get(variant).compartments().get(0);
+    Compartment first = session.fleet().needs(ShelfFacts.NONE).get(variant).compartments().get(0);
     session
         .variants()
         .save(

@@ -16,7 +16,6 @@ import static dev.lonja.store.schema.Tables.SETTING;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Limits;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Matter;
@@ -60,7 +59,9 @@ final class ExchangeTables {
     all.addAll(FluidTables.SPECS);
     all.addAll(MeterTables.ALL);
     all.addAll(ServiceTables.ALL);
+    all.add(PolicyTables.policies());
     all.addAll(TrayTables.ALL);
+    all.add(PolicyTables.linePolicies());
     all.addAll(RecordTables.ALL);
     all.addAll(FluidTables.RECORDS);
     all.add(auditLines());
@@ -77,9 +78,6 @@ final class ExchangeTables {
                     "store_name",
                     "currency",
                     "time_zone",
-                    "interval_school",
-                    "interval_factor",
-                    "calendar_limit",
                     "handling_loss",
                     "hold_back",
                     "least_hold_back",
@@ -139,10 +137,6 @@ final class ExchangeTables {
           Currency.getAvailableCurrencies().stream()
               .anyMatch(currency -> currency.getCurrencyCode().equals(row.get("value")));
       case "time_zone" -> ZoneId.getAvailableZoneIds().contains(row.get("value"));
-      case "interval_school" ->
-          Format.words(IntervalPolicy.School.values()).parse().apply(row.get("value")).isPresent();
-      case "interval_factor" -> isScaled(row, 4, 1_000, 10_000);
-      case "calendar_limit" -> Format.yesNo().parse().apply(row.get("value")).isPresent();
       case "handling_loss" -> isScaled(row, 4, 0, 2_000);
       case "hold_back" -> isScaled(row, 4, 0, 2_500);
       case "least_hold_back" -> isScaled(row, 3, 0, 5_000);

@@ -7,6 +7,7 @@ import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.SensibleDay;
 import dev.lonja.core.text.PlainText;
 import dev.lonja.store.audit.Facts;
+import dev.lonja.store.service.ReceiptPaper;
 import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -18,6 +19,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.jooq.DataType;
 
@@ -70,18 +72,35 @@ record Format<T>(
 
   /** A picture as it is kept, as Base64. */
   static Format<byte[]> picture() {
-    return new Format<>(
-        "string",
+    return file(
         "a JPEG of at most "
             + Limits.PICTURE_BYTES
             + " bytes and "
             + Limits.PICTURE_SIDE
             + " dots a side with nothing in it but the picture, as Base64",
+        bytes -> bytes.length <= Limits.PICTURE_BYTES && PlainJpeg.is(bytes));
+  }
+
+  /** A photo as {@link #picture} has it, or a document. */
+  static Format<byte[]> receipt() {
+    return file(
+        "such a JPEG as pictures are, or a PDF of at most "
+            + Limits.RECEIPT_BYTES
+            + " bytes and "
+            + Limits.RECEIPT_PAGES
+            + " pages with nothing in it but pages, as Base64",
+        bytes ->
+            (bytes.length <= Limits.PICTURE_BYTES && PlainJpeg.is(bytes))
+                || ReceiptPaper.is(bytes));
+  }
+
+  private static Format<byte[]> file(String allowed, Predicate<byte[]> good) {
+    return new Format<>(
+        "string",
+        allowed,
         cell -> {
           try {
-            return Optional.of(Base64.getDecoder().decode(cell))
-                .filter(bytes -> bytes.length <= Limits.PICTURE_BYTES)
-                .filter(PlainJpeg::is);
+            return Optional.of(Base64.getDecoder().decode(cell)).filter(good);
           } catch (IllegalArgumentException e) {
             return Optional.empty();
           }

@@ -8,10 +8,12 @@ import static dev.lonja.store.exchange.ExchangeTables.METER_TENTHS;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.symbol;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.schema.Tables.FILL;
 import static dev.lonja.store.schema.Tables.INSPECTION;
+import static dev.lonja.store.schema.Tables.RECEIPT;
 import static dev.lonja.store.schema.Tables.TASK_MOVE;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 
@@ -19,12 +21,16 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.text.Lengths;
 import java.util.List;
+import java.util.Map;
 
 /** What was done to machines, what was found and poured, and what was put off. */
 final class RecordTables {
 
+  private static final String PHOTO = "image/jpeg";
+  private static final String DOCUMENT = "application/pdf";
+
   static final List<ExchangeTable> ALL =
-      List.of(taskRecords(), inspections(), fills(), taskMoves());
+      List.of(taskRecords(), receipts(), inspections(), fills(), taskMoves());
 
   private RecordTables() {}
 
@@ -62,6 +68,41 @@ final class RecordTables {
         .with(of("actor", INSPECTION.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", INSPECTION.RECORDED_AT, instant(), "when"))
         .build();
+  }
+
+  private static ExchangeTable receipts() {
+    return ExchangeTable.named("receipts", RECEIPT)
+        .with(number("id", RECEIPT.ID, "number of the row"))
+        .with(reference("unit_id", RECEIPT.UNIT_ID, "units", "the unit"))
+        .with(of("done_on", RECEIPT.DONE_ON, date(), "day of the work that it proves"))
+        .with(of("note", RECEIPT.NOTE, text(Lengths.REASON), "what it is"))
+        .with(of("media_type", RECEIPT.MEDIA_TYPE, symbol(PHOTO, DOCUMENT), "its type"))
+        .with(of("content_base64", RECEIPT.CONTENT, Format.receipt(), "the receipt").optional())
+        .with(
+            of(
+                    "withdrawn_why",
+                    RECEIPT.WITHDRAWN_WHY,
+                    text(Lengths.REASON),
+                    "why it counts no more")
+                .optional())
+        .with(of("actor", RECEIPT.ACTOR, text(Lengths.NAME), "who kept it"))
+        .with(of("recorded_at", RECEIPT.RECORDED_AT, instant(), "when"))
+        .rule(
+            new RowRule(
+                "content_base64",
+                "filled exactly where withdrawn_why is not, with what media_type says",
+                RecordTables::holdsWhatItSays))
+        .build();
+  }
+
+  private static boolean holdsWhatItSays(Map<String, String> row) {
+    String content = row.get("content_base64");
+    if (!row.get("withdrawn_why").isEmpty()) {
+      return content.isEmpty();
+    }
+    // a document begins with %PDF-
+    return !content.isEmpty()
+        && content.startsWith("JVBERi0") == row.get("media_type").equals(DOCUMENT);
   }
 
   private static ExchangeTable fills() {

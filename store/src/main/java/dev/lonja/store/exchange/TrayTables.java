@@ -32,10 +32,20 @@ final class TrayTables {
 
   private static final List<String> REASONS =
       List.of(
-          "FILL", "PART", "NEW_SEAL", "ON_INSPECTION", "KIT", "NOT_IN_BOX", "WANTED", "BY_HAND");
+          "FILL",
+          "PART",
+          "NEW_SEAL",
+          "NEW_PLUG",
+          "ON_INSPECTION",
+          "INSURANCE",
+          "KIT",
+          "NOT_IN_BOX",
+          "WANTED",
+          "BY_HAND");
 
   /** Reasons whose position may have a note. */
-  private static final List<String> NOTED = List.of("part", "new_seal", "on_inspection", "by_hand");
+  private static final List<String> NOTED =
+      List.of("part", "new_seal", "new_plug", "on_inspection", "insurance", "by_hand");
 
   static final List<ExchangeTable> ALL =
       List.of(trays(), trayTasks(), FluidTables.signOffs(), trayLines(), findings(), wantedParts());
@@ -125,6 +135,13 @@ final class TrayTables {
                 .optional())
         .with(
             of(
+                    "pre_fill_l",
+                    TRAY_LINE.PRE_FILL_UL,
+                    scaled(6, 0, QUANTITY_MICRO),
+                    "poured into the new filter beforehand")
+                .optional())
+        .with(
+            of(
                     "kit_lines",
                     TRAY_LINE.KIT_LINES,
                     whole(1, Limits.KIT_LINES),
@@ -160,12 +177,13 @@ final class TrayTables {
         .filledExactlyFor("condition", "reason", "fill")
         .filledExactlyFor("first_pour_l", "reason", "fill")
         .filledExactlyFor("reserve_l", "reason", "fill")
+        .filledExactlyFor("pre_fill_l", "reason", "fill")
         .filledExactlyFor("kit_lines", "reason", "kit")
         .filledExactlyFor("box_of_id", "reason", "not_in_box")
         .rule(
             new RowRule(
                 "note",
-                "filled only where reason is part, new_seal, on_inspection or by_hand",
+                "filled only where reason is one of " + String.join(", ", NOTED),
                 row -> row.get("note").isEmpty() || NOTED.contains(row.get("reason"))))
         .rule(
             new RowRule(

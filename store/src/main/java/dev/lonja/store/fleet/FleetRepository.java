@@ -26,20 +26,19 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.ShelfFacts;
+import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.machine.Ways;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.UsageRate;
-import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.core.service.Boxes;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.fluid.SpecRepository;
-import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.UnitScope;
 import java.math.BigDecimal;
@@ -247,9 +246,9 @@ public final class FleetRepository {
   /**
    * Compartments and positions, by variant.
    *
-   * @param fills how the store reckons and pours a fill
+   * @param shelf what the store knows of what goes there
    */
-  public Map<Long, UnitNeeds> needs(FillPolicy fills) {
+  public Map<Long, UnitNeeds> needs(ShelfFacts shelf) {
     Map<Long, List<Compartment>> compartments = compartments();
     Map<Long, List<Position>> positions =
         context
@@ -259,7 +258,6 @@ public final class FleetRepository {
             .on(ITEM.ID.eq(POSITION.ITEM_ID))
             .orderBy(POSITION.ID)
             .fetchGroups(POSITION.VARIANT_ID, FleetRepository::position);
-    Boxes boxes = new BoxRepository(context).ofStockedItems();
     Map<Long, UnitNeeds> needs = new HashMap<>();
     for (Long id : context.select(VARIANT.ID).from(VARIANT).fetch(VARIANT.ID)) {
       needs.put(
@@ -267,8 +265,8 @@ public final class FleetRepository {
           new UnitNeeds(
               compartments.getOrDefault(id, List.of()),
               positions.getOrDefault(id, List.of()),
-              boxes,
-              fills));
+              shelf,
+              Ways.USUAL));
     }
     return needs;
   }

@@ -6,11 +6,11 @@ import static dev.lonja.store.schema.Tables.PART;
 
 import dev.lonja.core.crossref.BoxDifference;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
-import dev.lonja.core.service.Boxes;
 import dev.lonja.store.query.Bound;
 import dev.lonja.store.query.FixedQuery;
 import java.util.Collection;

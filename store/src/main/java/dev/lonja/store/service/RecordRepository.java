@@ -46,7 +46,10 @@ public final class RecordRepository {
     this.context = context;
   }
 
-  /** By class of unit and kind of position, how the inspections that stand have ended. */
+  /**
+   * By class of unit and kind of position, how the inspections that stand have ended, and for what
+   * is only laid in case how often it was used.
+   */
   public Map<Long, Map<Position.Kind, ReplacementChance>> chances() {
     Map<Long, Map<Position.Kind, ReplacementChance>> chances = new HashMap<>();
     context
@@ -69,12 +72,52 @@ public final class RecordRepository {
                         Position.Kind.valueOf(row.value2()),
                         outcome(row.value3()),
                         RecordRepository::sum));
+    usedInCase(chances);
     return chances;
   }
 
+  /**
+   * Seals that may be used again and parts that may break are on no record of an inspection: what
+   * did not come back with the tray was used.
+   */
+  private void usedInCase(Map<Long, Map<Position.Kind, ReplacementChance>> chances) {
+    LineUse.inCase(context)
+        .forEach(
+            row ->
+                chances
+                    .computeIfAbsent(row.classId(), id -> new HashMap<>())
+                    .merge(
+                        row.kind(),
+                        new ReplacementChance(row.used() ? 1 : 0, 1),
+                        RecordRepository::sum));
+  }
+
+  /** By unit and task, how often an inspection kept the part since one replaced it. */
+  public Map<UnitId, Map<TaskId, Integer>> kept(UnitScope units) {
+    Map<UnitId, Map<TaskId, Integer>> kept = new HashMap<>();
+    context
+        .select(TASK_RECORD.UNIT_ID, TASK_RECORD.TASK_ID, INSPECTION.OUTCOME)
+        .from(INSPECTION)
+        .join(TASK_RECORD)
+        .on(TASK_RECORD.ID.eq(INSPECTION.RECORD_ID))
+        .where(units.holds(TASK_RECORD.UNIT_ID), isLatest(), ServiceRepository.stands())
+        .orderBy(TASK_RECORD.DONE_ON, TASK_RECORD.ID)
+        .forEach(
+            row ->
+                kept.computeIfAbsent(row.value1(), id -> new HashMap<>())
+                    .merge(
+                        row.value2(),
+                        isReplaced(row.value3()) ? 0 : 1,
+                        (before, now) -> now == 0 ? 0 : before + 1));
+    return kept;
+  }
+
   private static ReplacementChance outcome(String outcome) {
-    boolean replaced = InspectionOutcome.valueOf(outcome) == InspectionOutcome.REPLACED;
-    return new ReplacementChance(replaced ? 1 : 0, 1);
+    return new ReplacementChance(isReplaced(outcome) ? 1 : 0, 1);
+  }
+
+  private static boolean isReplaced(String outcome) {
+    return InspectionOutcome.valueOf(outcome) == InspectionOutcome.REPLACED;
   }
 
   private static ReplacementChance sum(ReplacementChance a, ReplacementChance b) {

@@ -6,12 +6,10 @@ import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.store.query.FixedQuery;
 import java.math.BigDecimal;
 import java.time.ZoneId;
 import java.util.Currency;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -24,9 +22,6 @@ public final class SettingRepository {
   private static final String STORE_NAME = "store_name";
   private static final String CURRENCY = "currency";
   private static final String TIME_ZONE = "time_zone";
-  private static final String INTERVAL_SCHOOL = "interval_school";
-  private static final String INTERVAL_FACTOR = "interval_factor";
-  private static final String CALENDAR_LIMIT = "calendar_limit";
 
   private static final String MOST_ALONE = "second_person_above";
 
@@ -79,22 +74,6 @@ public final class SettingRepository {
     put(STORE_NAME, storeName);
     put(CURRENCY, currency.getCurrencyCode());
     put(TIME_ZONE, timeZone.getId());
-  }
-
-  /** The store's school of service intervals; the maker's full interval until it is set. */
-  public IntervalPolicy intervalPolicy() {
-    IntervalPolicy none = IntervalPolicy.DEFAULT;
-    return new IntervalPolicy(
-        IntervalPolicy.School.valueOf(
-            value(INTERVAL_SCHOOL, none.school().name()).toUpperCase(Locale.ROOT)),
-        new BigDecimal(value(INTERVAL_FACTOR, PlainDecimal.of(none.factor()))),
-        Boolean.parseBoolean(value(CALENDAR_LIMIT, String.valueOf(none.calendarLimit()))));
-  }
-
-  public void set(IntervalPolicy policy) {
-    put(INTERVAL_SCHOOL, policy.school().name().toLowerCase(Locale.ROOT));
-    put(INTERVAL_FACTOR, PlainDecimal.of(policy.factor()));
-    put(CALENDAR_LIMIT, String.valueOf(policy.calendarLimit()));
   }
 
   /** How the store reckons and pours a fill; the usual way until it is set. */

@@ -23,9 +23,12 @@ final class LineReasons {
                       TRAY_LINE.REASON, "FILL",
                       TRAY_LINE.CONDITION, fill.condition().name(),
                       TRAY_LINE.FIRST_POUR_UL, fill.firstPour().pour().microlitres(),
-                      TRAY_LINE.RESERVE_UL, fill.firstPour().reserve().microlitres()))
+                      TRAY_LINE.RESERVE_UL, fill.firstPour().reserve().microlitres(),
+                      TRAY_LINE.PRE_FILL_UL, fill.firstPour().preFill().microlitres()))
           .when(LineReason.Part.class, part -> noted("PART", part.note()))
           .when(LineReason.NewSeal.class, seal -> noted("NEW_SEAL", seal.note()))
+          .when(LineReason.NewPlug.class, plug -> noted("NEW_PLUG", plug.note()))
+          .when(LineReason.Insurance.class, in -> noted("INSURANCE", in.note()))
           .when(LineReason.OnInspection.class, look -> noted("ON_INSPECTION", look.note()))
           .when(
               LineReason.Kit.class,
@@ -55,9 +58,12 @@ final class LineReasons {
               FillCondition.valueOf(row.get(TRAY_LINE.CONDITION)),
               new FirstPour(
                   new Volume(row.get(TRAY_LINE.FIRST_POUR_UL)),
-                  new Volume(row.get(TRAY_LINE.RESERVE_UL))));
+                  new Volume(row.get(TRAY_LINE.RESERVE_UL)),
+                  new Volume(row.get(TRAY_LINE.PRE_FILL_UL))));
       case "PART" -> new LineReason.Part(note);
       case "NEW_SEAL" -> new LineReason.NewSeal(note);
+      case "NEW_PLUG" -> new LineReason.NewPlug(note);
+      case "INSURANCE" -> new LineReason.Insurance(note);
       case "ON_INSPECTION" -> new LineReason.OnInspection(note);
       case "KIT" -> new LineReason.Kit(Math.toIntExact(row.get(TRAY_LINE.KIT_LINES)));
       case "NOT_IN_BOX" -> new LineReason.NotInBox(row.get(TRAY_LINE.BOX_OF_ID));

@@ -16,8 +16,8 @@ import org.jooq.impl.DSL;
  * The three queries that trays are read by, each given the same values.
  *
  * @param tasks the tasks of each tray, in the order in which they were put on it
- * @param lines the lines of each tray, with what their items are measured in and their place on the
- *     walk
+ * @param lines the lines of each tray, with what their items are measured in, their place on the
+ *     walk and the policies behind them
  */
 record TrayQueries(FixedQuery tasks, FixedQuery lines, FixedQuery trays) {
 
@@ -43,7 +43,7 @@ record TrayQueries(FixedQuery tasks, FixedQuery lines, FixedQuery trays) {
   private static FixedQuery lines(Condition which) {
     return FixedQuery.of(
         DSL.select(TRAY_LINE.fields())
-            .select(ITEM.MEASURE, BIN.WALK_ORDER)
+            .select(ITEM.MEASURE, BIN.WALK_ORDER, LineWays.TOGETHER)
             .from(TRAY_LINE)
             .join(TRAY)
             .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))

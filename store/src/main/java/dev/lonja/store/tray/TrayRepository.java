@@ -14,6 +14,7 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
@@ -205,6 +206,21 @@ public final class TrayRepository {
         .set(TRAY_LINE.TASK_ID, taskId.orElse(null))
         .returning(TRAY_LINE.ID)
         .fetchSingle(TRAY_LINE.ID);
+  }
+
+  /** Adds a line that a service asks for, not laid yet, with the policies that made it. */
+  public long addLine(TrayId trayId, TakeLine line) {
+    long id =
+        addLine(
+            trayId,
+            line.itemId(),
+            line.place(),
+            LineReason.of(line.reason()),
+            line.toLay(),
+            line.destination(),
+            Optional.of(line.taskId()));
+    LineWays.add(context, id, line.ways());
+    return id;
   }
 
   /** Puts another item on a line in place of what was asked for; nothing of it is laid yet. */
@@ -444,6 +460,7 @@ public final class TrayRepository {
         Optional.ofNullable(row.get(TRAY_LINE.INSTEAD_OF_ID))
             .map(original -> new TrayLine.Substitution(original, row.get(TRAY_LINE.INSTEAD_WHY))),
         Optional.ofNullable(row.get(TRAY_LINE.TASK_ID)),
-        Optional.ofNullable(row.get(TRAY_LINE.LEFT_OUT_WHY)));
+        Optional.ofNullable(row.get(TRAY_LINE.LEFT_OUT_WHY)),
+        LineWays.of(row));
   }
 }

@@ -583,6 +583,24 @@ CREATE TABLE position (
 ) STRICT;
 CREATE INDEX position_item ON position (item_id);
 
+-- How things are done where practitioners differ: for the whole store, or for the one thing that the
+-- row names.
+CREATE TABLE policy (
+  id INTEGER NOT NULL PRIMARY KEY,
+  question TEXT NOT NULL CHECK (question IN ('DRAIN_SEAL', 'SERVICE_INTERVAL', 'CALENDAR_LIMIT', 'AIR_FILTER', 'FIRST_POUR', 'PRE_FILL', 'TIGHTENING', 'PLUGS_AND_FUEL_FILTERS', 'INSURANCE')),
+  class_id INTEGER REFERENCES unit_class ON DELETE CASCADE,
+  unit_id INTEGER REFERENCES unit ON DELETE CASCADE,
+  compartment_id INTEGER REFERENCES compartment ON DELETE CASCADE,
+  position_id INTEGER REFERENCES position ON DELETE CASCADE,
+  school TEXT NOT NULL CHECK (length(school) BETWEEN 1 AND 60),
+  number_e4 INTEGER CHECK (number_e4 BETWEEN 1 AND 1000000),
+  CHECK ((class_id IS NOT NULL) + (unit_id IS NOT NULL) + (compartment_id IS NOT NULL) + (position_id IS NOT NULL) <= 1)
+) STRICT;
+CREATE UNIQUE INDEX policy_of_class ON policy (question, class_id);
+CREATE UNIQUE INDEX policy_of_unit ON policy (question, unit_id);
+CREATE UNIQUE INDEX policy_of_compartment ON policy (question, compartment_id);
+CREATE UNIQUE INDEX policy_of_position ON policy (question, position_id);
+
 CREATE TABLE service (
   id INTEGER NOT NULL PRIMARY KEY,
   variant_id INTEGER NOT NULL REFERENCES variant,
@@ -756,12 +774,15 @@ CREATE TABLE tray_line (
   -- why it is there; each reason has its own columns and no others
   reason TEXT NOT NULL CHECK (
     reason IN (
-      'FILL', 'PART', 'NEW_SEAL', 'ON_INSPECTION', 'KIT', 'NOT_IN_BOX', 'WANTED', 'BY_HAND')),
+      'FILL', 'PART', 'NEW_SEAL', 'NEW_PLUG', 'ON_INSPECTION', 'INSURANCE', 'KIT', 'NOT_IN_BOX',
+      'WANTED', 'BY_HAND')),
   -- what to watch for at the position, as a person wrote it
   note TEXT NOT NULL DEFAULT '' CHECK (length(note) <= 200),
   condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
   first_pour_ul INTEGER CHECK (first_pour_ul BETWEEN 0 AND 1000000000000),
   reserve_ul INTEGER CHECK (reserve_ul BETWEEN 0 AND 1000000000000),
+  -- poured into the new filter before it goes on
+  pre_fill_ul INTEGER CHECK (pre_fill_ul BETWEEN 0 AND 1000000000000),
   kit_lines INTEGER CHECK (kit_lines BETWEEN 1 AND 1000),
   box_of_id INTEGER REFERENCES item,
   wanted_micro INTEGER NOT NULL CHECK (wanted_micro BETWEEN 1 AND 1000000000000),
@@ -780,12 +801,25 @@ CREATE TABLE tray_line (
   CHECK ((reason = 'FILL') = (condition IS NOT NULL)),
   CHECK ((reason = 'FILL') = (first_pour_ul IS NOT NULL)),
   CHECK ((reason = 'FILL') = (reserve_ul IS NOT NULL)),
+  CHECK ((reason = 'FILL') = (pre_fill_ul IS NOT NULL)),
   CHECK ((reason = 'KIT') = (kit_lines IS NOT NULL)),
   CHECK ((reason = 'NOT_IN_BOX') = (box_of_id IS NOT NULL)),
-  CHECK (note = '' OR reason IN ('PART', 'NEW_SEAL', 'ON_INSPECTION', 'BY_HAND')),
+  CHECK (
+    note = ''
+    OR reason IN ('PART', 'NEW_SEAL', 'NEW_PLUG', 'ON_INSPECTION', 'INSURANCE', 'BY_HAND')),
   CHECK (instead_of_id IS NOT NULL OR instead_why = '')
 ) STRICT;
 CREATE INDEX tray_line_tray ON tray_line (tray_id);
+
+-- The policies that made a line what it is, as they stood when it came onto the tray.
+CREATE TABLE line_policy (
+  id INTEGER NOT NULL PRIMARY KEY,
+  line_id INTEGER NOT NULL REFERENCES tray_line ON DELETE CASCADE,
+  school TEXT NOT NULL CHECK (length(school) BETWEEN 1 AND 60),
+  number_e4 INTEGER CHECK (number_e4 BETWEEN 1 AND 1000000),
+  level TEXT NOT NULL CHECK (level IN ('STORE', 'UNIT_CLASS', 'UNIT', 'COMPARTMENT', 'POSITION')),
+  UNIQUE (line_id, school)
+) STRICT;
 
 -- what somebody found wrong with a machine, until it is settled
 CREATE TABLE finding (
@@ -847,6 +881,22 @@ CREATE TABLE task_record (
 ) STRICT;
 CREATE INDEX task_record_task ON task_record (unit_id, task_id);
 CREATE INDEX task_record_tray ON task_record (tray_id);
+
+-- What proves that work was done on a machine: a photo or a document. One that was kept in error
+-- stays, with the reason, and without what it held.
+CREATE TABLE receipt (
+  id INTEGER NOT NULL PRIMARY KEY,
+  unit_id INTEGER NOT NULL REFERENCES unit,
+  done_on TEXT NOT NULL CHECK (date(done_on) = done_on),
+  note TEXT NOT NULL CHECK (length(note) BETWEEN 1 AND 200),
+  media_type TEXT NOT NULL CHECK (media_type IN ('image/jpeg', 'application/pdf')),
+  content BLOB CHECK (length(content) BETWEEN 1 AND 2097152),
+  withdrawn_why TEXT CHECK (length(withdrawn_why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK ((content IS NULL) = (withdrawn_why IS NOT NULL))
+) STRICT;
+CREATE INDEX receipt_unit ON receipt (unit_id);
 
 -- What an inspection found; the latest line on a record holds.
 CREATE TABLE inspection (

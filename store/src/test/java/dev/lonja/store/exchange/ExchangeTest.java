@@ -193,6 +193,36 @@ class ExchangeTest {
         .anyMatch(p -> p.contains("compartment 1 is to take pieces"));
   }
 
+  /**
+   * Another question's school; a number where none is needed, none where one is, one too small; two
+   * holders; one that the question is not asked of; the same twice.
+   */
+  @Test
+  void aPolicyIsOneAnswerToItsQuestion() throws IOException {
+    edit(
+        "policies.csv",
+        text ->
+            text
+                + String.join(
+                    "\r\n",
+                    "3,air_filter,,,,,new_seal,",
+                    "4,first_pour,,,,,hold_back,2",
+                    "5,air_filter,1,,,,every_nth,",
+                    "6,air_filter,,1,,,every_nth,1",
+                    "7,first_pour,1,1,,,hold_back,",
+                    "8,service_interval,,,1,,by_severity,",
+                    "9,drain_seal,,,,,reuse_sound_seal,",
+                    ""));
+    assertThat(problems())
+        .anyMatch(p -> p.contains("line 4, column school") && p.contains("question's schools"))
+        .anyMatch(p -> p.contains("line 5, column number"))
+        .anyMatch(p -> p.contains("line 6, column number"))
+        .anyMatch(p -> p.contains("line 7, column number"))
+        .anyMatch(p -> p.contains("line 8, column position_id") && p.contains("one holder"))
+        .anyMatch(p -> p.contains("line 9, column position_id"))
+        .anyMatch(p -> p.contains("line 10") && p.contains("question"));
+  }
+
   /** Task 5 comes with every second of task 6, and that one with every second of task 4. */
   @Test
   void aTaskThatIsLedLeadsNone() throws IOException {

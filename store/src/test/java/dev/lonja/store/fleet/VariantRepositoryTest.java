@@ -9,10 +9,10 @@ import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.machine.ShelfFacts;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.store.ExampleStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
@@ -42,7 +42,7 @@ class VariantRepositoryTest {
 
   private UnitNeeds needs(long id) {
     return store
-        .<Map<Long, UnitNeeds>>read(s -> s.fleet().needs(FillPolicy.DEFAULT))
+        .<Map<Long, UnitNeeds>>read(s -> s.fleet().needs(ShelfFacts.NONE))
         .getOrDefault(id, new UnitNeeds(List.of(), List.of()));
   }
 

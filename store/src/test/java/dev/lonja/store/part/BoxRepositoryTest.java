@@ -3,10 +3,10 @@ package dev.lonja.store.part;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
-import dev.lonja.core.service.Boxes;
 import dev.lonja.store.ExampleStore;
 import java.util.List;
 import java.util.Map;

@@ -22,7 +22,6 @@ import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
@@ -197,19 +196,6 @@ class RecordsTest {
   }
 
   @Test
-  void theSchoolIsTheMakersUntilItIsSet() {
-    assertThat(policy()).isEqualTo(IntervalPolicy.DEFAULT);
-    IntervalPolicy shorter =
-        new IntervalPolicy(IntervalPolicy.School.SHORTENED, new BigDecimal("0.8"), false);
-    store.write(
-        session -> {
-          session.settings().set(shorter);
-          return true;
-        });
-    assertThat(policy()).isEqualTo(shorter);
-  }
-
-  @Test
   void aFillIsPouredTheUsualWayUntilItIsSet() {
     assertThat(fillPolicy()).isEqualTo(FillPolicy.DEFAULT);
     FillPolicy own =
@@ -228,10 +214,6 @@ class RecordsTest {
 
   private FillPolicy fillPolicy() {
     return store.read(session -> session.settings().fillPolicy());
-  }
-
-  private IntervalPolicy policy() {
-    return store.read(session -> session.settings().intervalPolicy());
   }
 
   private void write(Consumer<RecordRepository> records, Consumer<ReadingRepository> readings) {

@@ -7,14 +7,21 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.policy.Choice;
+import dev.lonja.core.policy.Holder;
+import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.School;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
+import java.math.BigDecimal;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -49,11 +56,13 @@ class TrayLinesTest {
     return List.of(
         new LineReason.Fill(
             FillCondition.WITH_FILTER,
-            new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"))),
+            new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"), Volume.ofLitres("0.31"))),
         new LineReason.Part("oil the gasket"),
         new LineReason.Part(""),
         new LineReason.NewSeal("copper only"),
+        new LineReason.NewPlug("27 mm"),
         new LineReason.OnInspection("look at the pleats"),
+        new LineReason.Insurance("it is brittle"),
         new LineReason.Kit(3),
         new LineReason.NotInBox(new ItemId(1)),
         new LineReason.Wanted(),
@@ -73,6 +82,45 @@ class TrayLinesTest {
   void noReasonIsForgotten() {
     assertThat(reasons().stream().map(Object::getClass).distinct().toList())
         .containsExactlyInAnyOrder(LineReason.class.getPermittedSubclasses());
+  }
+
+  /** In the order of their questions, with the number and whose they were; struck with the line. */
+  @Test
+  void aLineKeepsThePoliciesThatMadeIt() {
+    InForce pour = new InForce(Choice.of(School.ALL_AT_ONCE), Holder.Level.COMPARTMENT);
+    InForce third =
+        new InForce(Choice.of(School.EVERY_NTH, BigDecimal.valueOf(3)), Holder.Level.STORE);
+    TakeLine asked =
+        new TakeLine(
+            new TaskId(1),
+            CAN,
+            "Sump",
+            Destination.NONE,
+            Quantity.litres("6"),
+            Quantity.litres("6"),
+            new TakeLine.Reason.Part(""),
+            List.of(pour, third));
+    TrayId tray =
+        store.write(
+            session -> {
+              TrayId added =
+                  session
+                      .trays()
+                      .add(
+                          new UnitId(1),
+                          "Service",
+                          LocalDate.parse("2027-03-18"),
+                          List.of(new TaskId(1)));
+              session.trays().addLine(added, asked);
+              return added;
+            });
+    assertThat(line(tray).ways()).containsExactly(third, pour);
+    store.write(
+        session -> {
+          session.trays().removeLine(line(tray).id());
+          return tray;
+        });
+    assertThat(store.read(session -> session.trays().byId(tray)).orElseThrow().lines()).isEmpty();
   }
 
   @Test

@@ -12,6 +12,7 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.Tightening;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.tray.TrayFile;
@@ -20,6 +21,7 @@ import dev.lonja.web.document.ScanCode;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.Cautions;
+import dev.lonja.web.tray.TighteningWording;
 import dev.lonja.web.tray.TrayWording;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -55,7 +57,7 @@ final class JobCard {
             .filter(line -> !(line.reason() instanceof LineReason.Fill))
             .map(this::part)
             .toList(),
-        file.job().workedOn().stream().flatMap(place -> torque(place).stream()).toList(),
+        file.job().workedOn().stream().flatMap(place -> fastened(place).stream()).toList(),
         file.job().tasks().stream().map(JobCard::work).toList(),
         hints());
   }
@@ -94,6 +96,7 @@ final class JobCard {
         item.homeBin().address(),
         pour.pour().display(),
         pour.reserve().equals(Volume.ZERO) ? "" : pour.reserve().display(),
+        pour.preFill().equals(Volume.ZERO) ? "" : pour.preFill().display(),
         line.wanted().display());
   }
 
@@ -114,8 +117,14 @@ final class JobCard {
         leftOut + note);
   }
 
-  private static Optional<JobCardView.TorqueRow> torque(Position position) {
-    return position.torque().map(torque -> row(position.name(), torque));
+  private Optional<JobCardView.TorqueRow> fastened(Position position) {
+    return TighteningWording.of(file, position).map(way -> tightened(position.name(), way));
+  }
+
+  private static JobCardView.TorqueRow tightened(String place, Tightening way) {
+    return TighteningWording.words(way)
+        .map(words -> new JobCardView.TorqueRow(place, Optional.empty(), words, ""))
+        .orElseGet(() -> row(place, ((Tightening.ByTorque) way).torque()));
   }
 
   private static JobCardView.TorqueRow row(String place, TorqueRange torque) {

@@ -34,6 +34,7 @@ public record JobCardView(
    * A fluid.
    *
    * @param then what is kept until the level is read; empty if all is poured at once
+   * @param filter what goes into the new filter beforehand; empty if nothing does
    */
   public record FluidRow(
       String into,
@@ -43,13 +44,14 @@ public record JobCardView(
       String bin,
       String first,
       String then,
+      String filter,
       String together) {}
 
   /** Something that goes on. */
   public record PartRow(String place, String amount, String number, String what, String note) {}
 
   /**
-   * A fastener.
+   * A fastener, or a filter and how far it is turned.
    *
    * @param setTo to what the wrench is set; empty if no mark of it lies inside the range
    * @param range "30–35 N·m"; empty for a single value

@@ -52,12 +52,17 @@ public class PdfRenderer {
 
   /** The document as an answer that a browser shows in place. */
   public ResponseEntity<byte[]> answer(String template, String fileName, Map<String, Object> data) {
+    return answer(fileName, render(template, data));
+  }
+
+  /** A document that is there as an answer that a browser shows in place. */
+  public static ResponseEntity<byte[]> answer(String fileName, byte[] document) {
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header(
             "Content-Disposition",
             ContentDisposition.inline().filename(fileName).build().toString())
-        .body(render(template, data));
+        .body(document);
   }
 
   /** The bytes of the document. */

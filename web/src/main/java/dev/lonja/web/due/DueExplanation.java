@@ -5,6 +5,7 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueSpread;
+import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Origin;
 import dev.lonja.core.service.Severity;
 import dev.lonja.core.service.Task;
@@ -12,6 +13,7 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.service.RecordRepository;
+import dev.lonja.web.frame.WayWording;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.meter.RateWording;
 import java.time.LocalDate;
@@ -37,12 +39,17 @@ public final class DueExplanation {
    * The steps, in order.
    *
    * @param maker the task as the maker has it
+   * @param policy the school of intervals in force for the machine
    * @param move the day on which a person put it
    */
   public static List<String> of(
-      FleetPicture fleet, Due due, Optional<Task> maker, Optional<RecordRepository.Move> move) {
+      FleetPicture fleet,
+      IntervalPolicy policy,
+      Due due,
+      Optional<Task> maker,
+      Optional<RecordRepository.Move> move) {
     DueExplanation explanation = new DueExplanation(fleet, due);
-    maker.ifPresent(explanation::addSchool);
+    maker.ifPresent(task -> explanation.addSchool(task, policy));
     explanation.steps.add(explanation.origin());
     explanation.addTiming(due.task().timing());
     due.limit().ifPresent(explanation::addMeter);
@@ -57,7 +64,7 @@ public final class DueExplanation {
   }
 
   /** The maker's interval, and the school by which this store uses it. */
-  private void addSchool(Task maker) {
+  private void addSchool(Task maker, IntervalPolicy policy) {
     maker
         .byInterval()
         .ifPresent(
@@ -65,8 +72,8 @@ public final class DueExplanation {
                 steps.add(
                     "The maker's interval is "
                         + IntervalWording.of(timed.regular())
-                        + "; this store goes by the "
-                        + SchoolWording.of(fleet.policy())
+                        + "; what is in force here is the "
+                        + WayWording.of(policy)
                         + "."));
   }
 
@@ -97,9 +104,9 @@ public final class DueExplanation {
                           + "."));
     } else if (timing instanceof Timing.EveryNth every) {
       steps.add(
-          "Done with every "
-              + every.nth()
-              + ". time of “"
+          "Done with "
+              + DueWording.nth(every)
+              + " of “"
               + leadName(every.leadTaskId())
               + "”, which was done "
               + Words.count(due.standing().leadsDone(), "time", "times")

@@ -37,12 +37,13 @@ public final class DueWording {
     due.limit().ifPresent(limit -> limits.add("at " + life(due.standing().outlook(), limit)));
     due.calendarDate().ifPresent(day -> limits.add("by " + Words.day(day, today)));
     return due.task().timing() instanceof Timing.EveryNth every
-        ? "with every "
-            + every.nth()
-            + ". time, done "
-            + due.standing().leadsDone()
-            + " times since"
+        ? "with " + nth(every) + ", done " + due.standing().leadsDone() + " times since"
         : String.join(" or ", limits) + first(due, limits.size());
+  }
+
+  /** "every time", "every 3rd time". */
+  static String nth(Timing.EveryNth every) {
+    return every.nth() == 1 ? "every time" : "every " + Words.ordinal(every.nth()) + " time";
   }
 
   private static String first(Due due, int limits) {
@@ -65,10 +66,10 @@ public final class DueWording {
             .orElse("");
   }
 
-  /** When a task comes round: "200 h or 12 months", "every 3. time", "14 days before 1 Apr". */
+  /** When a task comes round: "200 h or 12 months", "every 3rd time", "14 days before 1 Apr". */
   public static String interval(Task task) {
     if (task.timing() instanceof Timing.EveryNth every) {
-      return "every " + every.nth() + ". time of its lead";
+      return nth(every) + " of its lead";
     } else if (task.timing() instanceof Timing.BeforeSeason season) {
       return season.leadDays() + " days before " + season.start().format(DAY_OF_YEAR);
     } else if (task.timing() instanceof Timing.BeforeLayUp layUp) {

@@ -1,7 +1,7 @@
 package dev.lonja.web.frame;
 
 import dev.lonja.core.cases.Cases;
-import dev.lonja.core.service.Take;
+import dev.lonja.core.take.Take;
 
 /** What a machine's data lack, in words. */
 public final class GapWording {

@@ -47,6 +47,19 @@ public final class Words {
     return Thousands.apart(number) + " " + (number == 1 ? one : many);
   }
 
+  /** "1st", "2nd", "3rd", "11th". */
+  public static String ordinal(int number) {
+    boolean teen = number % 100 / 10 == 1;
+    String end =
+        switch (teen ? 0 : number % 10) {
+          case 1 -> "st";
+          case 2 -> "nd";
+          case 3 -> "rd";
+          default -> "th";
+        };
+    return number + end;
+  }
+
   private static DateTimeFormatter format(String pattern) {
     return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH);
   }

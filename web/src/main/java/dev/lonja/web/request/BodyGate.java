@@ -49,6 +49,7 @@ public class BodyGate extends OncePerRequestFilter {
           Route.of("/first-start", DataSize.ofKilobytes(8), false),
           Route.of("/new-password", DataSize.ofKilobytes(8), false),
           Route.of("/items/{id}/picture", DataSize.ofMegabytes(8), true),
+          Route.of("/fleet/{code}/work/receipts", DataSize.ofMegabytes(8), true),
           Route.of("/find/lists", DataSize.ofMegabytes(64), true));
 
   @Override

@@ -10,6 +10,7 @@ import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.service.ReceiptId;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
 import java.util.List;
@@ -41,6 +42,7 @@ class RequestConfiguration implements WebMvcConfigurer {
     id(registry, PositionId.class, PositionId::valueOf);
     id(registry, ProductId.class, ProductId::valueOf);
     id(registry, TaskId.class, TaskId::valueOf);
+    id(registry, ReceiptId.class, ReceiptId::valueOf);
     id(registry, TrayId.class, TrayId::valueOf);
     id(registry, UnitId.class, UnitId::valueOf);
   }

@@ -1,9 +1,11 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.tray.TaskOutcome;
+import dev.lonja.core.tray.Tightening;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.core.wanted.Finding;
@@ -18,6 +20,7 @@ import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.WantedWording;
+import dev.lonja.web.frame.WayWording;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.List;
@@ -111,14 +114,18 @@ final class TrayPage {
             .orElse(""));
   }
 
+  private Optional<TrayView.TorqueRow> tightened(Position position) {
+    return TighteningWording.of(file, position)
+        .map(
+            way ->
+                TighteningWording.words(way)
+                    .orElseGet(() -> ((Tightening.ByTorque) way).torque().display()))
+        .map(words -> new TrayView.TorqueRow(position.name(), words));
+  }
+
   private TrayView.Job job() {
     return new TrayView.Job(
-        file.job().workedOn().stream()
-            .filter(position -> position.torque().isPresent())
-            .map(
-                position ->
-                    new TrayView.TorqueRow(position.name(), position.torque().get().display()))
-            .toList(),
+        file.job().workedOn().stream().flatMap(position -> tightened(position).stream()).toList(),
         file.job().drives(),
         file.job().drained().stream()
             .filter(compartment -> !compartment.hint().isEmpty())
@@ -156,6 +163,7 @@ final class TrayPage {
     return new TrayView.What(
         asked.place(),
         note(asked),
+        WayWording.behind(asked.ways()),
         onTheShelf(line.substitutes()),
         line.fluid().map(FluidLineWording::words).orElse(""),
         line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),

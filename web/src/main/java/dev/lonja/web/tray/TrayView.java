@@ -78,6 +78,7 @@ public record TrayView(
   /**
    * What a line is for, and what else there is to say of it.
    *
+   * @param ways the policies that made it what it is; empty if nothing was to be chosen
    * @param onTheShelf what would do where it is short
    * @param verdict what the rules say of a fluid, unless it is simply allowed
    * @param keeps that the machine takes something else by now
@@ -88,6 +89,7 @@ public record TrayView(
   public record What(
       String place,
       String note,
+      String ways,
       String onTheShelf,
       String verdict,
       String keeps,

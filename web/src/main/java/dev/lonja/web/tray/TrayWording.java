@@ -1,11 +1,12 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
-import dev.lonja.core.service.TakeLine;
+import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
@@ -36,17 +37,14 @@ public final class TrayWording {
               TakeLine.Reason.NewSeal.class,
               seal -> "new seal whenever the " + seal.compartment().toLowerCase() + " is drained")
           .when(
+              TakeLine.Reason.NewPlug.class,
+              plug -> "new plug whenever the " + plug.compartment().toLowerCase() + " is drained")
+          .when(
               TakeLine.Reason.OnInspection.class,
-              inspection ->
-                  "replaced in "
-                      + percent(inspection.chance().value())
-                      + (inspection.chance().isLearned()
-                          ? " of inspections: "
-                              + inspection.chance().replaced()
-                              + " of "
-                              + inspection.chance().inspected()
-                              + " recorded"
-                          : " of inspections, until 5 are recorded"))
+              look -> "replaced in " + share(look.chance(), "inspections"))
+          .when(
+              TakeLine.Reason.Insurance.class,
+              in -> "brought in case, used on " + share(in.chance(), "trays"))
           .when(TakeLine.Reason.Part.class, part -> "replaced every time")
           .all();
 
@@ -73,7 +71,11 @@ public final class TrayWording {
     return Cases.<LineReason, String>over(LineReason.class)
         .when(LineReason.Fill.class, TrayWording::fill)
         .when(LineReason.Part.class, LineReason.Part::note)
-        .when(LineReason.NewSeal.class, seal -> join("Policy: always new.", seal.note()))
+        .when(LineReason.NewSeal.class, LineReason.NewSeal::note)
+        .when(LineReason.NewPlug.class, LineReason.NewPlug::note)
+        .when(
+            LineReason.Insurance.class,
+            in -> join("In case it breaks; comes back if unused.", in.note()))
         .when(
             LineReason.OnInspection.class,
             look -> join("Only if worn; comes back if unused.", look.note()))
@@ -106,16 +108,30 @@ public final class TrayWording {
   private static String fill(LineReason.Fill fill) {
     Volume pour = fill.firstPour().pour();
     Volume reserve = fill.firstPour().reserve();
-    String amounts =
-        pour.equals(Volume.ZERO)
-            ? "Pour slowly and read the level."
-            : "Pour "
-                + pour.display()
-                + " first, keep "
-                + reserve.display()
-                + " for after running.";
+    Volume preFill = fill.firstPour().preFill();
+    String filter =
+        preFill.equals(Volume.ZERO) ? "" : "Pour " + preFill.display() + " into the filter. ";
+    String amounts = filter + amounts(pour, reserve);
     String condition = fill.condition().words();
     return Character.toUpperCase(condition.charAt(0)) + condition.substring(1) + ". " + amounts;
+  }
+
+  private static String amounts(Volume pour, Volume reserve) {
+    if (pour.equals(Volume.ZERO)) {
+      return "Pour slowly and read the level.";
+    }
+    return reserve.equals(Volume.ZERO)
+        ? "Pour " + pour.display() + " at once."
+        : "Pour " + pour.display() + " first, keep " + reserve.display() + " for after running.";
+  }
+
+  private static String share(ReplacementChance chance, String of) {
+    return percent(chance.value())
+        + " of "
+        + of
+        + (chance.isLearned()
+            ? ": " + chance.replaced() + " of " + chance.inspected() + " recorded"
+            : ", until 5 are recorded");
   }
 
   private static String percent(BigDecimal share) {

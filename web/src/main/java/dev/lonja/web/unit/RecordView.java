@@ -4,12 +4,25 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.service.RecordDesk;
 import dev.lonja.store.service.WorkLog;
 import java.time.LocalDate;
+import java.util.Base64;
 import java.util.List;
 import java.util.stream.Collectors;
 
 /** The service record of a unit, in words: its warranty file. */
 public record RecordView(
-    String code, String name, String machine, String until, List<EntryRow> entries) {
+    String code,
+    String name,
+    String machine,
+    String until,
+    List<EntryRow> entries,
+    List<ReceiptRow> receipts) {
+
+  /**
+   * What proves work.
+   *
+   * @param photo as a page may draw it; empty for a document
+   */
+  public record ReceiptRow(String day, String note, String photo) {}
 
   /**
    * One job.
@@ -35,7 +48,20 @@ public record RecordView(
         record.unit().name(),
         record.unit().variant().display() + ", in service since " + record.unit().inServiceOn(),
         today.toString(),
-        record.entries().stream().map(RecordView::row).toList());
+        record.entries().stream().map(RecordView::row).toList(),
+        record.receipts().stream().map(RecordView::receipt).toList());
+  }
+
+  private static ReceiptRow receipt(RecordDesk.Proof proof) {
+    return new ReceiptRow(
+        proof.receipt().doneOn().toString(),
+        proof.receipt().note(),
+        proof.isPhoto()
+            ? "data:"
+                + proof.content().mediaType()
+                + ";base64,"
+                + Base64.getEncoder().encodeToString(proof.content().bytes())
+            : "");
   }
 
   private static EntryRow row(RecordDesk.Entry entry) {

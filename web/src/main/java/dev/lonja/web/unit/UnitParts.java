@@ -6,6 +6,7 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.TorqueRange;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Due;
 import dev.lonja.desk.unit.UnitRecord;
@@ -72,7 +73,8 @@ final class UnitParts {
         compartment
             .capacity(FillCondition.WITH_FILTER)
             .or(() -> compartment.capacity(FillCondition.WITHOUT_FILTER))
-            .map(unit.machine().file().needs().fills()::firstPour)
+            .map(
+                volume -> unit.machine().file().needs().firstPour(compartment, volume, Volume.ZERO))
             .map(p -> "first pour " + p.pour().display() + ", keep " + p.reserve().display())
             .orElse(""));
   }

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterStanding;
@@ -11,10 +12,10 @@ import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.InHand;
+import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.UnitNeeds;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.service.DueDesk;
@@ -270,7 +271,11 @@ final class UnitWording {
         DueWording.lastDone(due.standing().origin(), today),
         DueWording.state(due, inHand(due.task().id()), today),
         DueExplanation.of(
-            unit.fleet(), due, maker, Optional.ofNullable(unit.work().moves().get(id))));
+            unit.fleet(),
+            IntervalPolicy.of(unit.machine().file().needs().ways().policies()),
+            due,
+            maker,
+            Optional.ofNullable(unit.work().moves().get(id))));
   }
 
   private UnitView.MeterBlock meter(JudgedMeter judged) {

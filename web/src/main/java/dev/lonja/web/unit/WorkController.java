@@ -6,6 +6,7 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.service.RecordDesk;
 import dev.lonja.desk.service.WorkDesk;
+import dev.lonja.web.document.PdfPages;
 import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
@@ -49,12 +50,18 @@ class WorkController {
   /** All of it on paper: the warranty file. */
   @GetMapping("/record.pdf")
   ResponseEntity<byte[]> print(@PathVariable String code) {
-    RecordView view =
-        records
-            .record(code)
-            .map(record -> RecordView.of(record, clock.today()))
-            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    return paper.answer("service-record", "record-" + code + ".pdf", Map.of("view", view));
+    RecordDesk.ServiceRecord record =
+        records.record(code).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    byte[] own =
+        paper.render("service-record", Map.of("view", RecordView.of(record, clock.today())));
+    return PdfRenderer.answer(
+        "record-" + code + ".pdf",
+        PdfPages.joined(
+            own,
+            record.receipts().stream()
+                .filter(proof -> !proof.isPhoto())
+                .map(proof -> proof.content().bytes())
+                .toList()));
   }
 
   @PostMapping

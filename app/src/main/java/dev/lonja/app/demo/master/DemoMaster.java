@@ -46,6 +46,7 @@ public final class DemoMaster {
           "models",
           "part_properties",
           "parts",
+          "policies",
           "positions",
           "product_approvals",
           "products",

@@ -1,0 +1,33 @@
+package dev.lonja.web.document;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.multipdf.PDFMergerUtility;
+
+/** Puts the pages of documents behind each other. */
+public final class PdfPages {
+
+  private PdfPages() {}
+
+  /** The first with the pages of the others at its end; itself if there are none. */
+  public static byte[] joined(byte[] first, List<byte[]> others) {
+    if (others.isEmpty()) {
+      return first;
+    }
+    ByteArrayOutputStream all = new ByteArrayOutputStream();
+    PDFMergerUtility merger = new PDFMergerUtility();
+    merger.addSource(new RandomAccessReadBuffer(first));
+    others.forEach(other -> merger.addSource(new RandomAccessReadBuffer(other)));
+    merger.setDestinationStream(all);
+    try {
+      merger.mergeDocuments(IOUtils.createMemoryOnlyStreamCache());
+    } catch (IOException e) {
+      throw new UncheckedIOException("cannot join documents", e);
+    }
+    return all.toByteArray();
+  }
+}
