@@ -9,7 +9,11 @@ import dev.lonja.core.take.TakeLine;
 /** Why a line is on a tray, kept as a value and put into words on the way out. */
 public sealed interface LineReason {
 
-  /** A fill, and how it is poured. */
+  /**
+   * A fill, and how it is poured.
+   *
+   * @param condition in which the compartment is filled, whichever capacity is on file
+   */
   record Fill(FillCondition condition, FirstPour firstPour) implements LineReason {}
 
   /**
@@ -50,7 +54,7 @@ public sealed interface LineReason {
   /** Why a service takes a line. */
   static LineReason of(TakeLine.Reason reason) {
     return Cases.<TakeLine.Reason, LineReason>over(TakeLine.Reason.class)
-        .when(TakeLine.Reason.Fill.class, fill -> new Fill(fill.condition(), fill.firstPour()))
+        .when(TakeLine.Reason.Fill.class, fill -> new Fill(fill.filledIn(), fill.firstPour()))
         .when(TakeLine.Reason.Part.class, part -> new Part(part.note()))
         .when(TakeLine.Reason.NewSeal.class, seal -> new NewSeal(seal.note()))
         .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))

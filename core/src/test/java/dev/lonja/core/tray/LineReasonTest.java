@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 /** What a line remembers of why the service took it. */
 class LineReasonTest {
 
-  /** The condition is that of the capacity on file, not the one the compartment is filled in. */
+  /** The condition is the one the compartment is filled in, whichever capacity is on file. */
   @Test
   void aFillKeepsItsConditionAndHowItIsPoured() {
     FirstPour pour = new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"));
@@ -26,8 +26,7 @@ class LineReasonTest {
             Optional.of(Volume.ofLitres("0.5")),
             BigDecimal.ZERO,
             pour);
-    assertThat(LineReason.of(fill))
-        .isEqualTo(new LineReason.Fill(FillCondition.WITHOUT_FILTER, pour));
+    assertThat(LineReason.of(fill)).isEqualTo(new LineReason.Fill(FillCondition.WITH_FILTER, pour));
   }
 
   @Test

@@ -9,6 +9,7 @@ import dev.lonja.store.LonjaStore;
 import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Service;
@@ -24,17 +25,26 @@ public class BenchDesk {
   private final LonjaStore store;
   private final StoreClock clock;
   private final ReportingMachines machines;
+  private final PrintedLabels labels;
   private final Random random = new Random(SEED);
 
-  /** The page: classes whose machines can report, and how many reports wait. */
-  public record View(List<Choice> classes, int waiting) {}
+  /**
+   * The page: classes whose machines can report, and how many reports wait.
+   *
+   * @param printed what came out of the label printer, the last first
+   * @param noLabels true if it has run out of labels
+   */
+  public record View(
+      List<Choice> classes, int waiting, List<PrintedLabels.Printed> printed, boolean noLabels) {}
 
   public record Choice(String code, String words) {}
 
-  public BenchDesk(LonjaStore store, StoreClock clock, ReportingMachines machines) {
+  public BenchDesk(
+      LonjaStore store, StoreClock clock, ReportingMachines machines, PrintedLabels labels) {
     this.store = store;
     this.clock = clock;
     this.machines = machines;
+    this.labels = labels;
   }
 
   @Allowed.ToKeepStore
@@ -48,7 +58,9 @@ public class BenchDesk {
                     .sorted(Comparator.comparing(Unit.UnitClass::code))
                     .map(c -> new Choice(c.code(), c.name()))
                     .toList(),
-                machines.waitingCount()));
+                machines.waitingCount(),
+                labels.latest(),
+                labels.isEmpty()));
   }
 
   /**
@@ -68,6 +80,18 @@ public class BenchDesk {
         faulty = false;
       }
     }
+  }
+
+  /** The page of a label that came out, while the printer keeps it. */
+  @Allowed.ToKeepStore
+  public Optional<byte[]> printed(long number) {
+    return labels.page(number);
+  }
+
+  /** Takes the labels out of the printer, or puts some in. */
+  @Allowed.ToKeepStore
+  public void setNoLabels(boolean none) {
+    labels.setEmpty(none);
   }
 
   /** Between the last accepted reading and what a little more than the mean would give. */

@@ -9,6 +9,10 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.tray.Tray;
@@ -18,14 +22,35 @@ import org.springframework.stereotype.Service;
 /** Answers what stands on the labels of things; each is empty if there is no such thing. */
 @Service
 @Allowed.ToKeepStore
-public class LabelDesk {
+public class LabelDesk extends KeepersDesk {
 
   private final LonjaStore store;
   private final StoreClock clock;
+  private final OnceOnly once;
+  private final LabelPrinter printer;
 
-  public LabelDesk(LonjaStore store, StoreClock clock) {
+  public LabelDesk(LonjaStore store, StoreClock clock, OnceOnly once, LabelPrinter printer) {
     this.store = store;
     this.clock = clock;
+    this.once = once;
+    this.printer = printer;
+  }
+
+  /**
+   * Prints a label, once however often it is sent.
+   *
+   * @param what it is of
+   * @param page a PDF of one page
+   */
+  public Outcome print(Sent sent, String what, byte[] page) {
+    return once.run(
+        sent,
+        session ->
+            switch (printer.print(what, page)) {
+              case PRINTED -> Outcome.done();
+              case OUT_OF_LABELS -> Outcome.refused(LabelRefusal.OUT_OF_LABELS);
+              case NOT_CONNECTED -> Outcome.refused(LabelRefusal.NOT_CONNECTED);
+            });
   }
 
   public Optional<Item> item(ItemId id) {

@@ -20,7 +20,6 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,8 +32,6 @@ import org.springframework.stereotype.Service;
 @Service
 @Allowed.ToSeeStore
 public class TodayDesk {
-
-  private static final int WORKING_DAYS = 5;
 
   /** A job that is out for longer is asked after. */
   private static final int MOST_DAYS_OUT = 3;
@@ -53,6 +50,7 @@ public class TodayDesk {
    * @param longOut trays that were handed over more than three days ago and are not back
    * @param findings of which nobody has said what becomes of them
    * @param wanted parts on no tray that are needed by the last day of the rack
+   * @param outdated trays that nobody has begun to lay and whose service takes otherwise by now
    */
   public record Week(
       List<Shelf> shelves,
@@ -61,7 +59,8 @@ public class TodayDesk {
       List<MeterStanding> silent,
       List<Tray> longOut,
       List<Finding> findings,
-      List<WantedNow> wanted) {
+      List<WantedNow> wanted,
+      List<Tray> outdated) {
 
     public Stream<TraysDesk.OnRack> trays() {
       return shelves.stream().flatMap(shelf -> shelf.trays().stream());
@@ -125,7 +124,7 @@ public class TodayDesk {
       this.session = session;
       this.today = today;
       this.fleet = FleetPicture.load(session, today);
-      this.days = workingDays(today);
+      this.days = WorkingDays.from(today);
       LocalDate last = days.get(days.size() - 1);
       this.free = session.ledger().free(today);
       List<Tray> open = session.trays().open();
@@ -155,7 +154,11 @@ public class TodayDesk {
           session.findings().standing().stream()
               .filter(finding -> finding.state() == Finding.State.OPEN)
               .toList(),
-          wanted());
+          wanted(),
+          trays.stream()
+              .map(TraysDesk.OnRack::tray)
+              .filter(tray -> TrayMaker.isOutdated(session, TrayMachine.of(fleet, tray), tray))
+              .toList());
     }
 
     private List<WantedNow> wanted() {
@@ -233,16 +236,6 @@ public class TodayDesk {
               .filter(Due::isOverdue)
               .toList();
       return dues.isEmpty() ? Optional.empty() : Optional.of(new Late(unit, dues));
-    }
-
-    private static List<LocalDate> workingDays(LocalDate from) {
-      List<LocalDate> days = new ArrayList<>();
-      for (LocalDate day = from; days.size() < WORKING_DAYS; day = day.plusDays(1)) {
-        if (day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY) {
-          days.add(day);
-        }
-      }
-      return days;
     }
   }
 }

@@ -46,6 +46,7 @@ import java.util.stream.Stream;
  * @param unit the machine, while it is in service
  * @param came what became of its tasks, once the job is back
  * @param beside what else is open of its machine
+ * @param outdated true if nobody has begun to lay it and its service takes otherwise by now
  */
 public record TrayFile(
     TraysDesk.OnRack onRack,
@@ -57,7 +58,8 @@ public record TrayFile(
     List<Take.Gap> gaps,
     Optional<Unit> unit,
     List<Came> came,
-    Beside beside) {
+    Beside beside,
+    boolean outdated) {
 
   /**
    * What else is open of the machine, or of the workshop itself.
@@ -120,7 +122,8 @@ public record TrayFile(
         tray.isOpen() ? gaps(needs, tasks) : List.of(),
         fleet.units().stream().filter(unit -> tray.isFor(unit.id())).findFirst(),
         came(session, tray, tasks),
-        beside(session, tray));
+        beside(session, tray),
+        TrayMaker.isOutdated(session, machine, tray));
   }
 
   private static Beside beside(Session session, Tray tray) {

@@ -5,8 +5,10 @@ import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.TakeLine;
+import dev.lonja.core.tray.FreshTray;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.Session;
+import dev.lonja.store.tray.Tray;
 import java.util.List;
 
 /** Starts the tray of an occurrence with a line for everything that it takes. */
@@ -30,5 +32,29 @@ public final class TrayMaker {
     }
     WantedLines.putOn(session, trayId);
     return trayId;
+  }
+
+  /** What the service of a tray takes by now. */
+  private static List<TakeLine> takes(TrayMachine machine, Tray tray) {
+    return ServiceTake.of(machine.needs().on(tray.plannedOn()), machine.tasks()).lines();
+  }
+
+  /**
+   * True for an open tray that nobody has begun to lay and whose service takes otherwise by now.
+   */
+  static boolean isOutdated(Session session, TrayMachine machine, Tray tray) {
+    FreshTray fresh = new FreshTray(tray.lines());
+    return tray.isOpen()
+        && !tray.taskIds().isEmpty()
+        && fresh.isUntouched()
+        && fresh.differsFrom(takes(machine, tray))
+        && fresh.lines().stream().allMatch(l -> session.trays().signOffOf(l.id()).isEmpty());
+  }
+
+  /** Puts what the service takes by now in place of what it took when the tray was made. */
+  static void makeAnew(Session session, TrayMachine machine, Tray tray) {
+    new FreshTray(tray.lines()).lines().forEach(line -> session.trays().removeLine(line.id()));
+    takes(machine, tray).forEach(line -> session.trays().addLine(tray.id(), line));
+    WantedLines.putOn(session, tray.id());
   }
 }

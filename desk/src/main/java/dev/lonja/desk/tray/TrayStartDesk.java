@@ -18,6 +18,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -75,6 +76,56 @@ public class TrayStartDesk extends KeepersDesk {
             .findFirst()
             .map(Tray::id)
             .orElseGet(() -> TrayMaker.start(session, plan.get(), occurrence.get())));
+  }
+
+  /**
+   * Makes the trays of all services that are planned for the days of the rack and have none, and
+   * makes those anew that nobody has begun to lay and whose service takes otherwise by now.
+   */
+  @Allowed.ToKeepStore
+  public Outcome startAhead(Sent sent) {
+    return once.run(
+        sent,
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          List<LocalDate> days = WorkingDays.from(clock.today());
+          LocalDate last = days.get(days.size() - 1);
+          for (Tray tray : session.trays().open()) {
+            makeAnew(session, fleet, tray);
+          }
+          for (UnitPlan plan : fleet.plans(last)) {
+            plan.occurrences().stream()
+                .filter(occurrence -> occurrence.inHand().isEmpty())
+                .forEach(occurrence -> TrayMaker.start(session, plan, occurrence));
+          }
+          return Outcome.done();
+        });
+  }
+
+  /** Makes one tray anew, if nobody has begun to lay it and its service takes otherwise by now. */
+  @Allowed.ToKeepStore
+  public Outcome makeAnew(Sent sent, TrayId id) {
+    return once.run(
+        sent,
+        session ->
+            session
+                .trays()
+                .byId(id)
+                .filter(Tray::isOpen)
+                .map(
+                    tray -> {
+                      makeAnew(session, FleetPicture.load(session, clock.today()), tray);
+                      return Outcome.done();
+                    })
+                .orElseGet(() -> Outcome.refused(new TrayRefusal.NotOpen())));
+  }
+
+  private static void makeAnew(Session session, FleetPicture fleet, Tray tray) {
+    TrayMachine machine = TrayMachine.of(fleet, tray);
+    if (TrayMaker.isOutdated(session, machine, tray)) {
+      session.trays().touch(tray.id(), tray.version());
+      TrayMaker.makeAnew(session, machine, tray);
+    }
   }
 
   /**

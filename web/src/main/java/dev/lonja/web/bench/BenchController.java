@@ -1,12 +1,17 @@
 package dev.lonja.web.bench;
 
 import dev.lonja.desk.bench.BenchDesk;
+import dev.lonja.web.document.PdfRenderer;
 import org.springframework.context.annotation.Profile;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 
 /** The Bench page. */
 @Controller
@@ -30,5 +35,18 @@ class BenchController {
       @RequestParam String unitClass, @RequestParam(defaultValue = "false") boolean fault) {
     desk.report(unitClass, fault);
     return "redirect:/bench";
+  }
+
+  @PostMapping("/bench/labels")
+  String labels(@RequestParam(defaultValue = "false") boolean none) {
+    desk.setNoLabels(none);
+    return "redirect:/bench";
+  }
+
+  @GetMapping("/bench/labels/{number}.pdf")
+  ResponseEntity<byte[]> printed(@PathVariable long number) {
+    return PdfRenderer.answer(
+        "printed-" + number + ".pdf",
+        desk.printed(number).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
   }
 }

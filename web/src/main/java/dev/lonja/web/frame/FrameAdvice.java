@@ -3,6 +3,7 @@ package dev.lonja.web.frame;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.label.LabelPrinter;
 import dev.lonja.desk.request.RequestKey;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.setting.StoreDesk;
@@ -22,12 +23,19 @@ class FrameAdvice {
   private final StoreDesk store;
   private final TraysDesk trays;
   private final StoreClock clock;
+  private final LabelPrinter printer;
   private final boolean bench;
 
-  FrameAdvice(StoreDesk store, TraysDesk trays, StoreClock clock, Environment environment) {
+  FrameAdvice(
+      StoreDesk store,
+      TraysDesk trays,
+      StoreClock clock,
+      LabelPrinter printer,
+      Environment environment) {
     this.store = store;
     this.trays = trays;
     this.clock = clock;
+    this.printer = printer;
     this.bench = environment.matchesProfiles("bench");
   }
 
@@ -48,7 +56,8 @@ class FrameAdvice {
             keepsStore || has(person, "ROLE_WORKSHOP"),
             administers,
             administers || has(person, "ROLE_AUDITOR"),
-            keepsStore && bench),
+            keepsStore && bench,
+            keepsStore && printer.isConnected()),
         seesStore ? Rail.forStore() : Rail.forWorkshop(),
         OpenTrayChoice.of(session)
             .filter(id -> keepsStore)

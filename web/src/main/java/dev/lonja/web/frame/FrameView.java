@@ -27,7 +27,8 @@ public record FrameView(
       boolean asksForParts,
       boolean administers,
       boolean audits,
-      boolean playsDevices) {}
+      boolean playsDevices,
+      boolean prints) {}
 
   /** A view that the rail leads to; {@code key} goes with Alt. */
   public record RailEntry(String id, String words, String path, String icon, String key) {}

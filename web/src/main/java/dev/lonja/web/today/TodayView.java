@@ -4,8 +4,12 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.web.frame.State;
 import java.util.List;
 
-/** The rack and the list beside it. */
-public record TodayView(String summary, List<Shelf> shelves, List<Need> needs) {
+/**
+ * The rack and the list beside it.
+ *
+ * @param toMake how many trays are to be made or made anew; empty if none
+ */
+public record TodayView(String summary, String toMake, List<Shelf> shelves, List<Need> needs) {
 
   /** One working day. */
   public record Shelf(String weekday, String day, List<Block> blocks, List<Wish> wishes) {}

@@ -16,6 +16,7 @@ import dev.lonja.web.frame.WantedWording;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Says in words what must leave the counter this week and what stands in the way. */
@@ -39,6 +40,7 @@ final class TodayWording {
             + " on the rack, "
             + shortTrays
             + " with something short",
+        toMake(week),
         week.shelves().stream().map(TodayWording::shelf).toList(),
         Stream.of(
                 week.shortLines().stream().map(TodayWording::shortLine),
@@ -49,6 +51,16 @@ final class TodayWording {
                 week.silent().stream().map(this::silent))
             .flatMap(Function.identity())
             .toList());
+  }
+
+  /** "3 trays to make, 1 to make anew". */
+  private static String toMake(TodayDesk.Week week) {
+    long wishes = week.shelves().stream().mapToLong(shelf -> shelf.wishes().size()).sum();
+    return Stream.of(
+            wishes > 0 ? Words.count(wishes, "tray", "trays") + " to make" : "",
+            week.outdated().isEmpty() ? "" : week.outdated().size() + " to make anew")
+        .filter(words -> !words.isEmpty())
+        .collect(Collectors.joining(", "));
   }
 
   private static TodayView.Shelf shelf(TodayDesk.Shelf shelf) {

@@ -65,6 +65,7 @@ final class TrayPage {
             progress.state() == TrayProgress.State.READY,
             tray.state() == Tray.State.HANDED_OVER,
             tray.state() == Tray.State.BACK,
+            file.outdated(),
             tray.version()),
         lines,
         job(),

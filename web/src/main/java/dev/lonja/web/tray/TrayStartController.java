@@ -1,6 +1,7 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.text.Lengths;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Sent;
@@ -18,6 +19,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -49,6 +51,22 @@ class TrayStartController {
         .or(
             problems ->
                 "redirect:/fleet/" + UriUtils.encodePathSegment(unit, StandardCharsets.UTF_8));
+  }
+
+  /** The trays of all services of the rack's days, made or made anew. */
+  @PostMapping("/ahead")
+  String ahead(Sent sent) {
+    return Reply.to(desk.startAhead(sent)).onto("/").or(problems -> "redirect:/");
+  }
+
+  /** One that nobody has begun to lay, as its service takes it by now. */
+  @PostMapping("/{id}/anew")
+  String anew(@PathVariable TrayId id, Sent sent) {
+    String tray = "/trays/" + id;
+    return Reply.to(desk.makeAnew(sent, id))
+        .onto(tray)
+        .worded(TrayRefusals.WORDS)
+        .or(problems -> "redirect:" + tray);
   }
 
   @GetMapping("/new")

@@ -45,9 +45,18 @@ public record TrayView(
       State state,
       String nextBin) {}
 
-  /** What may be done to it. */
+  /**
+   * What may be done to it.
+   *
+   * @param outdated true if its service takes otherwise by now and nobody has begun to lay it
+   */
   public record Standing(
-      boolean open, boolean ready, boolean handedOver, boolean back, long version) {}
+      boolean open,
+      boolean ready,
+      boolean handedOver,
+      boolean back,
+      boolean outdated,
+      long version) {}
 
   /**
    * What the job would take and nobody has said.

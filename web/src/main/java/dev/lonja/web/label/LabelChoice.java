@@ -1,0 +1,54 @@
+package dev.lonja.web.label;
+
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.label.LabelDesk;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** Finds a label by what an address or a form says it is of, such as "items/31" or "bins/A-03". */
+final class LabelChoice {
+
+  private final LabelDesk desk;
+  private final LocalDate today;
+
+  LabelChoice(LabelDesk desk, LocalDate today) {
+    this.desk = desk;
+    this.today = today;
+  }
+
+  /** Empty if there is no such thing. */
+  Optional<LabelView> of(String text) {
+    List<String> parts = List.of(text.split("/"));
+    try {
+      return switch (parts.size()) {
+        case 2 -> thing(parts.get(0), parts.get(1));
+        case 3 ->
+            parts.get(0).equals("machines") && parts.get(2).equals("next")
+                ? desk.machine(parts.get(1)).map(machine -> LabelView.sticker(machine, today))
+                : Optional.empty();
+        case 4 ->
+            parts.get(0).equals("items") && parts.get(2).equals("lots")
+                ? desk.lot(ItemId.valueOf(parts.get(1)), LotId.valueOf(parts.get(3)))
+                    .map(LabelView::of)
+                : Optional.empty();
+        default -> Optional.empty();
+      };
+    } catch (IllegalArgumentException e) {
+      // no number, or none that a row may have
+      return Optional.empty();
+    }
+  }
+
+  private Optional<LabelView> thing(String kind, String name) {
+    return switch (kind) {
+      case "items" -> desk.item(ItemId.valueOf(name)).map(LabelView::of);
+      case "bins" -> desk.bin(name).map(LabelView::of);
+      case "trays" -> desk.tray(TrayId.valueOf(name)).map(LabelView::of);
+      case "machines" -> desk.machine(name).map(LabelView::of);
+      default -> Optional.empty();
+    };
+  }
+}
