@@ -13,6 +13,7 @@ import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.Receiver;
@@ -22,6 +23,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -188,6 +190,22 @@ public class TrayDesk extends KeepersDesk {
                       return Outcome.done();
                     })
                 .orElseGet(() -> Outcome.refused(new TrayRefusal.NotWantedHere())));
+  }
+
+  /** Puts an open tray on another day; its tasks are planned for that day from now on. */
+  @Allowed.ToKeepStore
+  public Outcome moveTo(Sent sent, TrayId trayId, LocalDate day) {
+    return onTray(
+        sent,
+        trayId,
+        (session, tray) -> {
+          LocalDate last = clock.today().plusYears(FleetPicture.HORIZON_YEARS);
+          if (day.isBefore(clock.today()) || day.isAfter(last)) {
+            return Outcome.refused(new TrayRefusal.OutsidePlan(day, clock.today(), last));
+          }
+          session.trays().setDay(trayId, day);
+          return Outcome.done();
+        });
   }
 
   /** Puts a whole tray back on the shelves. */

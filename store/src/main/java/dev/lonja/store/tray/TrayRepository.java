@@ -308,6 +308,11 @@ public final class TrayRepository {
         .execute();
   }
 
+  /** Puts a tray on another day. */
+  public void setDay(TrayId trayId, LocalDate day) {
+    context.update(TRAY).set(TRAY.PLANNED_ON, day).where(TRAY.ID.eq(trayId)).execute();
+  }
+
   /** Counts a change of the tray's lines. */
   public boolean touch(TrayId trayId, long readVersion) {
     return context

@@ -11,8 +11,13 @@ import java.util.List;
  */
 public record TodayView(String summary, String toMake, List<Shelf> shelves, List<Need> needs) {
 
-  /** One working day. */
-  public record Shelf(String weekday, String day, List<Block> blocks, List<Wish> wishes) {}
+  /**
+   * One working day.
+   *
+   * @param date as a form has it
+   */
+  public record Shelf(
+      String date, String weekday, String day, List<Block> blocks, List<Wish> wishes) {}
 
   /** A tray on the shelf; {@code fill} is the drawing of how far it is laid. */
   public record Block(

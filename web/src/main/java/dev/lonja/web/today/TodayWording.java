@@ -65,6 +65,7 @@ final class TodayWording {
 
   private static TodayView.Shelf shelf(TodayDesk.Shelf shelf) {
     return new TodayView.Shelf(
+        shelf.day().toString(),
         Words.weekday(shelf.day()),
         String.valueOf(shelf.day().getDayOfMonth()),
         shelf.trays().stream().map(TodayWording::block).toList(),

@@ -12,6 +12,7 @@ import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import jakarta.servlet.http.HttpSession;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -140,6 +141,34 @@ class TrayController {
         typed,
         new TrayReply.Page(id, person, session, fields),
         model);
+  }
+
+  /**
+   * Puts a tray on another day.
+   *
+   * @param rack true if it was moved on the rack, to which it goes back
+   */
+  @PostMapping("/trays/{id}/day")
+  String moveTo(
+      @PathVariable TrayId id,
+      Sent sent,
+      @RequestParam(defaultValue = "") String day,
+      @RequestParam(defaultValue = "false") boolean rack,
+      @RequestParam Map<String, String> fields,
+      Authentication person,
+      HttpSession session,
+      Model model) {
+    desk.admit();
+    Typed typed = new Typed();
+    Optional<LocalDate> to = typed.day("day", day);
+    TrayReply.Page page = new TrayReply.Page(id, person, session, fields);
+    return to.map(
+            chosen ->
+                Reply.to(desk.moveTo(sent, id, chosen))
+                    .onto(rack ? "/" : "/trays/" + id)
+                    .worded(TrayRefusals.WORDS)
+                    .or(problems -> replies.page(page, problems, model)))
+        .orElseGet(() -> replies.page(page, typed.problems(), model));
   }
 
   @PostMapping("/trays/{id}/clear")
