@@ -1,0 +1,148 @@
+package dev.lonja.core.take;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Mounting;
+import dev.lonja.core.fleet.Position;
+import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.Question;
+import dev.lonja.core.policy.School;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.Task;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Works out the fills of one occurrence: how much goes in, and how it is poured. */
+final class FillTake {
+
+  private final UnitNeeds needs;
+  private final List<Task> tasks;
+  private final List<TakeLine> lines;
+  private final List<Take.Gap> gaps;
+
+  /**
+   * @param tasks of the occurrence
+   * @param lines to which fills are added
+   * @param gaps to which is added what could not be said
+   */
+  FillTake(UnitNeeds needs, List<Task> tasks, List<TakeLine> lines, List<Take.Gap> gaps) {
+    this.needs = needs;
+    this.tasks = tasks;
+    this.lines = lines;
+    this.gaps = gaps;
+  }
+
+  void add(Task task, Compartment compartment) {
+    if (compartment.itemId().isEmpty()) {
+      gaps.add(new Take.Gap.NoItem(compartment.name()));
+      return;
+    }
+    Optional<Fill> fill = fill(compartment);
+    if (fill.isEmpty()) {
+      gaps.add(new Take.Gap.NoCapacity(compartment.name()));
+      return;
+    }
+    Volume capacity = fill.get().capacity();
+    BigDecimal loss = needs.shelf().fills().handlingLoss();
+    TakeLine.Reason reason =
+        new TakeLine.Reason.Fill(
+            fill.get().condition(),
+            filterChanged(compartment).isPresent()
+                ? FillCondition.WITH_FILTER
+                : FillCondition.WITHOUT_FILTER,
+            capacity,
+            fill.get().filterVolume(),
+            loss,
+            needs.firstPour(compartment, capacity, preFill(compartment)));
+    Quantity toLay = Quantity.of(capacity);
+    Quantity expected = toLay.times(BigDecimal.ONE.add(loss));
+    lines.add(
+        new TakeLine(
+            task.id(),
+            compartment.itemId().get(),
+            compartment.name(),
+            Destination.compartment(compartment.id()),
+            expected,
+            toLay,
+            reason,
+            waysOfFill(compartment)));
+  }
+
+  private List<InForce> waysOfFill(Compartment compartment) {
+    Stream<InForce> preFill =
+        uprightFilter(compartment).stream().map(filter -> at(Question.PRE_FILL, filter));
+    return Stream.concat(
+            Stream.of(needs.ways().policies().at(Question.FIRST_POUR, compartment)), preFill)
+        .toList();
+  }
+
+  /**
+   * What goes into the new filter before it goes on: half of an upright one, where that is done.
+   */
+  private Volume preFill(Compartment compartment) {
+    return uprightFilter(compartment)
+        .filter(filter -> at(Question.PRE_FILL, filter).is(School.HALF_FILL_UPRIGHT))
+        .flatMap(Position::filterVolume)
+        .map(needs.shelf().fills()::halfOf)
+        .orElse(Volume.ZERO);
+  }
+
+  /** The filter that is changed, if it would hold what is poured into it beforehand. */
+  private Optional<Position> uprightFilter(Compartment compartment) {
+    return filterChanged(compartment)
+        .filter(filter -> filter.mounting().equals(Optional.of(Mounting.UPRIGHT)));
+  }
+
+  private record Fill(FillCondition condition, Volume capacity, Optional<Volume> filterVolume) {}
+
+  private Optional<Fill> fill(Compartment compartment) {
+    Optional<Position> filter = filterChanged(compartment);
+    Optional<Volume> without = compartment.capacity(FillCondition.WITHOUT_FILTER);
+    if (filter.isEmpty()) {
+      return without
+          .map(v -> new Fill(FillCondition.WITHOUT_FILTER, v, Optional.empty()))
+          .or(
+              () ->
+                  compartment
+                      .capacity(FillCondition.WITH_FILTER)
+                      .map(v -> filterStays(compartment, v)));
+    }
+    return compartment
+        .capacity(FillCondition.WITH_FILTER)
+        .map(v -> new Fill(FillCondition.WITH_FILTER, v, Optional.empty()))
+        .or(() -> without.map(v -> withFilterVolume(v, filter.get())));
+  }
+
+  private Fill withFilterVolume(Volume without, Position filter) {
+    if (filter.filterVolume().isEmpty()) {
+      gaps.add(new Take.Gap.FilterVolumeUnknown(filter.name()));
+    }
+    Volume capacity = without.plus(filter.filterVolume().orElse(Volume.ZERO));
+    return new Fill(FillCondition.WITHOUT_FILTER, capacity, filter.filterVolume());
+  }
+
+  /** The filter stays, but only what goes in with a new one is on file. */
+  private Fill filterStays(Compartment compartment, Volume withFilter) {
+    gaps.add(new Take.Gap.FilterStays(compartment.name()));
+    return new Fill(FillCondition.WITH_FILTER, withFilter, Optional.empty());
+  }
+
+  private Optional<Position> filterChanged(Compartment compartment) {
+    return tasks.stream()
+        .map(Task::action)
+        .filter(Task.Action.Replace.class::isInstance)
+        .map(action -> needs.position(((Task.Action.Replace) action).positionId()))
+        .filter(position -> position.kind().holdsCompartmentFluid())
+        .filter(position -> position.belongsTo(compartment))
+        .findFirst();
+  }
+
+  private InForce at(Question question, Position position) {
+    return needs.ways().policies().at(question, position);
+  }
+}
