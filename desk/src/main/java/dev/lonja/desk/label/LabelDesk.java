@@ -42,6 +42,7 @@ public class LabelDesk extends KeepersDesk {
    * @param what it is of
    * @param page a PDF of one page
    */
+  @Allowed.ToKeepStore
   public Outcome print(Sent sent, String what, byte[] page) {
     return once.run(
         sent,
