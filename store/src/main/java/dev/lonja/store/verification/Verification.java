@@ -76,6 +76,7 @@ public final class Verification {
     checkReplacements();
     findings.addAll(new FluidVerification(context).findings());
     findings.addAll(new TrayVerification(context).findings());
+    findings.addAll(PolicyVerification.findings(context));
     if (findings.isEmpty()) {
       checkDigests();
     }

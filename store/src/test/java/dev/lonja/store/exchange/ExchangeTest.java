@@ -223,6 +223,14 @@ class ExchangeTest {
         .anyMatch(p -> p.contains("line 10") && p.contains("question"));
   }
 
+  /** Position 2 is a drain seal's; it has nothing to say of air filters. */
+  @Test
+  void aPositionAnswersOnlyWhatIsAboutIt() throws IOException {
+    edit("policies.csv", text -> text + "3,air_filter,,,,2,every_service,\r\n");
+    assertThat(problems())
+        .anyMatch(p -> p.contains("3 is for a position of a kind that its question is not about"));
+  }
+
   /** Task 5 comes with every second of task 6, and that one with every second of task 4. */
   @Test
   void aTaskThatIsLedLeadsNone() throws IOException {
