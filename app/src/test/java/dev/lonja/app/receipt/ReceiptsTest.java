@@ -148,6 +148,12 @@ class ReceiptsTest {
   }
 
   @Test
+  void theDemoHoldsOne() {
+    assertThat(visitor.get("/fleet/RT-01/work/receipts").words())
+        .contains("29 Jan North yard, brake test, receipt 4711");
+  }
+
+  @Test
   void whoOnlyReadsKeepsNone() {
     Visitor.Page page = SERVER.signedInAs("auditor").get(PAGE);
     assertThat(page.status()).isEqualTo(200);

@@ -16,12 +16,14 @@ import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.FindingId;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.item.PictureMaker;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.tray.ByHand;
 import dev.lonja.desk.tray.TrayMaker;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.request.RequestLog;
+import dev.lonja.store.service.ReceiptRepository;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.store.wanted.WantedRepository;
 import java.time.Instant;
@@ -72,6 +74,23 @@ public final class DemoCounter {
         "HC 16-25",
         2,
         new WantedRepository.Why.Asked("clips of the heater hose are rusty"));
+    keepReceipt("RT-01", 45, "North yard, brake test, receipt 4711");
+  }
+
+  private void keepReceipt(String code, int daysBack, String note) {
+    LocalDate day = today.minusDays(daysBack);
+    PictureMaker.anew(DemoReceipt.photo())
+        .ifPresent(
+            photo ->
+                session
+                    .receipts()
+                    .add(
+                        unit(code).id(),
+                        day,
+                        note,
+                        new ReceiptRepository.Content(photo.mediaType(), photo.content()),
+                        KEEPER,
+                        DemoMaster.morning(day)));
   }
 
   private void settle(FindingId id, Finding.State state, String why) {
