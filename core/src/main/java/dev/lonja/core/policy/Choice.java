@@ -13,19 +13,13 @@ public record Choice(School school, Optional<BigDecimal> number) {
   public Choice {
     boolean fits =
         school.number().isPresent()
-            ? number.filter(n -> isWithin(n, school.number().get())).isPresent()
+            ? number.filter(school.number().get()::allows).isPresent()
             : number.isEmpty();
     if (!fits) {
       throw new IllegalArgumentException(
           "number is " + number + "; allowed for " + school + " is " + school.number());
     }
     number = number.map(BigDecimal::stripTrailingZeros);
-  }
-
-  private static boolean isWithin(BigDecimal number, School.Number allowed) {
-    return number.compareTo(allowed.least()) >= 0
-        && number.compareTo(allowed.most()) <= 0
-        && number.stripTrailingZeros().scale() <= allowed.decimals();
   }
 
   /** Of a school that needs no number. */

@@ -53,7 +53,15 @@ public enum School {
    * @param example one that shows what the school does, until somebody chooses
    */
   public record Number(
-      String words, BigDecimal least, BigDecimal most, int decimals, BigDecimal example) {}
+      String words, BigDecimal least, BigDecimal most, int decimals, BigDecimal example) {
+
+    /** True for a number between the two ends, both allowed, with no more decimals. */
+    public boolean allows(BigDecimal number) {
+      return number.compareTo(least) >= 0
+          && number.compareTo(most) <= 0
+          && number.stripTrailingZeros().scale() <= decimals;
+    }
+  }
 
   private final Question question;
   private final String words;

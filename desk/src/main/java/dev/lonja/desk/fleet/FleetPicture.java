@@ -13,7 +13,6 @@ import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.policy.Policies;
-import dev.lonja.core.service.IntervalPolicy;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
@@ -175,11 +174,6 @@ public final class FleetPicture {
   /** How things are done. */
   public Policies policies() {
     return common.policies();
-  }
-
-  /** The school of intervals in force for a unit in service. */
-  public IntervalPolicy intervals(UnitId unit) {
-    return common.of(stands.get(unit).unit()).intervals();
   }
 
   /** A task of some unit in service as the maker has it. */

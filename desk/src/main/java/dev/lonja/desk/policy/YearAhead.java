@@ -10,8 +10,6 @@ import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.Session;
 import java.util.Currency;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 
@@ -47,11 +45,8 @@ public record YearAhead(Consumption consumption, Money cost) {
   }
 
   private static Map<ItemId, UnitPrice> prices(Session session, Set<ItemId> items) {
-    Map<ItemId, UnitPrice> prices =
-        new HashMap<>(session.keeping().lowestPrices(items, session.settings().currency()));
-    Set<ItemId> unsold = new HashSet<>(items);
-    unsold.removeAll(prices.keySet());
-    unsold.forEach(item -> prices.put(item, session.ledger().stockOf(item).average()));
+    Map<ItemId, UnitPrice> prices = session.ledger().averages(items);
+    prices.putAll(session.keeping().lowestPrices(items, session.settings().currency()));
     return prices;
   }
 }

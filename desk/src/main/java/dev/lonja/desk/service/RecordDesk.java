@@ -151,12 +151,10 @@ public class RecordDesk {
     }
 
     List<Entry> all() {
-      List<RecordedFill> ofTrays = new ArrayList<>();
       List<Entry> entries = new ArrayList<>();
-      for (Tray tray : session.trays().backOf(unit.id())) {
-        ofTrays.addAll(session.records().fillsOf(tray.id()));
-        entries.add(of(tray));
-      }
+      session.trays().backOf(unit.id()).forEach(tray -> entries.add(of(tray)));
+      List<RecordedFill> ofTrays =
+          entries.stream().flatMap(entry -> entry.fills().stream()).map(Filled::fill).toList();
       entries.addAll(withoutTray(works, ofTrays));
       entries.sort(Comparator.comparing(Entry::day).reversed());
       return entries;

@@ -84,12 +84,7 @@ final class PolicyTables {
 
   private static boolean fits(Optional<School.Number> allowed, String text) {
     return allowed
-        .map(
-            number ->
-                !text.isEmpty()
-                    && new BigDecimal(text).compareTo(number.least()) >= 0
-                    && new BigDecimal(text).compareTo(number.most()) <= 0
-                    && new BigDecimal(text).stripTrailingZeros().scale() <= number.decimals())
+        .map(number -> !text.isEmpty() && number.allows(new BigDecimal(text)))
         .orElse(text.isEmpty());
   }
 

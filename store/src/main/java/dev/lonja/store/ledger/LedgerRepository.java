@@ -114,6 +114,20 @@ public final class LedgerRepository {
         itemId, measure, lots, new Money(value, currency), new UnitPrice(average, currency));
   }
 
+  /** What one of each item is worth on the average; items that never moved are absent. */
+  public Map<ItemId, UnitPrice> averages(Collection<ItemId> itemIds) {
+    return context
+        .select(MOVEMENT.ITEM_ID, MOVEMENT.AVERAGE_E4)
+        .from(MOVEMENT)
+        .where(
+            MOVEMENT.ID.in(
+                DSL.select(DSL.max(MOVEMENT.ID))
+                    .from(MOVEMENT)
+                    .where(MOVEMENT.ITEM_ID.in(itemIds))
+                    .groupBy(MOVEMENT.ITEM_ID)))
+        .fetchMap(MOVEMENT.ITEM_ID, row -> new UnitPrice(row.value2(), currency));
+  }
+
   /** What lies of an item, lot by lot and bin by bin, empty places left out. */
   public List<LotFacts> lotsOf(ItemId itemId) {
     return LOTS.with(context, itemId).fetch(LedgerRepository::lotFacts);

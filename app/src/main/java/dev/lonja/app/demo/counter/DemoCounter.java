@@ -21,6 +21,7 @@ import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.tray.ByHand;
 import dev.lonja.desk.tray.TrayMaker;
 import dev.lonja.store.Session;
+import dev.lonja.store.item.KeepingRepository.Picture;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.ReceiptRepository;
@@ -79,18 +80,16 @@ public final class DemoCounter {
 
   private void keepReceipt(String code, int daysBack, String note) {
     LocalDate day = today.minusDays(daysBack);
-    PictureMaker.anew(DemoReceipt.photo())
-        .ifPresent(
-            photo ->
-                session
-                    .receipts()
-                    .add(
-                        unit(code).id(),
-                        day,
-                        note,
-                        new ReceiptRepository.Content(photo.mediaType(), photo.content()),
-                        KEEPER,
-                        DemoMaster.morning(day)));
+    Picture photo = PictureMaker.anew(DemoReceipt.photo()).orElseThrow();
+    session
+        .receipts()
+        .add(
+            unit(code).id(),
+            day,
+            note,
+            new ReceiptRepository.Content(photo.mediaType(), photo.content()),
+            KEEPER,
+            DemoMaster.morning(day));
   }
 
   private void settle(FindingId id, Finding.State state, String why) {
