@@ -10,6 +10,7 @@ const fonts = ["next", "mono"].flatMap((face) =>
 );
 const icons = [
   "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "droplet", "log-out", "settings-2",
+  "camera",
 ];
 
 mkdirSync(new URL("fonts/", assets), { recursive: true });
@@ -33,6 +34,8 @@ for (const face of ["next", "mono"]) {
   }
 }
 cpSync(new URL("@alpinejs/csp/dist/cdn.min.js", packages), new URL("alpine.js", assets));
+cpSync(new URL("@zxing/library/umd/index.min.js", packages), new URL("zxing.js", assets));
+cpSync(new URL("worker/aisle.js", import.meta.url), new URL("aisle.js", assets));
 cpSync(new URL("favicon.svg", import.meta.url), new URL("favicon.svg", assets));
 // One file a component, one file for the browser; each keeps its names to itself and sees what all share.
 const components = new URL("components/", import.meta.url);

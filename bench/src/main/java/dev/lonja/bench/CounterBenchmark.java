@@ -91,7 +91,13 @@ public class CounterBenchmark {
                   Quantity.pieces(PIECES),
                   Money.zero(stock.value().currency()));
       Instant now = Instant.now();
-      session.requests().add("bench-clips", new RequestLog.Entry("0".repeat(64), ""), "bench", now);
+      session
+          .requests()
+          .add(
+              "bench-clips",
+              new RequestLog.Entry("0".repeat(64), ""),
+              "bench",
+              RequestLog.Times.at(now));
       session
           .ledger()
           .append(booked.lines(), new Posting("bench", "", "bench-clips", "bench", now), 1);

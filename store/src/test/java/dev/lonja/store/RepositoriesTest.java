@@ -388,7 +388,9 @@ class RepositoriesTest {
   void requestsAndAuditLinesAreRemembered() {
     store.write(
         session -> {
-          session.requests().add("key-00001", new RequestLog.Entry("abc", "/x"), "me", NOW);
+          session
+              .requests()
+              .add("key-00001", new RequestLog.Entry("abc", "/x"), "me", RequestLog.Times.at(NOW));
           session.audit().add(edited(Facts.of("price", "4"), Facts.of("price", "5")));
           session.audit().add(edited(Facts.of("price", "5"), Facts.of("price", "6")));
           return true;

@@ -3,13 +3,16 @@ package dev.lonja.app.browser;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import dev.lonja.app.demo.DemoStore;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -23,10 +26,34 @@ public final class HarbourBrowser
 
   private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
 
+  private static final List<String> ARGUMENTS =
+      List.of(
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-background-networking",
+          "--disable-quic",
+          // a camera is granted without asking; without a film it shows nothing that could be read
+          "--use-fake-ui-for-media-stream",
+          "--use-fake-device-for-media-stream");
+
+  private final List<String> more;
   private final List<String> complaints = new ArrayList<>();
   private final List<BrowserContext> contexts = new ArrayList<>();
   private Playwright playwright;
   private Browser browser;
+
+  public HarbourBrowser() {
+    this(List.of());
+  }
+
+  private HarbourBrowser(List<String> more) {
+    this.more = more;
+  }
+
+  /** One whose camera plays this film, in YUV4MPEG2, over and over. */
+  public static HarbourBrowser filming(Path film) {
+    return new HarbourBrowser(List.of("--use-file-for-fake-video-capture=" + film));
+  }
 
   @Override
   public void beforeAll(ExtensionContext context) {
@@ -39,12 +66,7 @@ public final class HarbourBrowser
             .launch(
                 new BrowserType.LaunchOptions()
                     .setExecutablePath(CHROMIUM)
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-background-networking",
-                            "--disable-quic")));
+                    .setArgs(Stream.concat(ARGUMENTS.stream(), more.stream()).toList()));
   }
 
   @Override
@@ -66,13 +88,38 @@ public final class HarbourBrowser
 
   /** A page of this size, signed in, at Today. */
   public Page signedInAs(String name, String url, int width, int height) {
-    BrowserContext context =
-        browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+    return signedInAs(
+        name,
+        url,
+        new Browser.NewContextOptions()
+            .setViewportSize(width, height)
+            .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
+  }
+
+  /** On a phone in the aisle, which keeps what it needs without a network. */
+  public Page inAisle(String name, String url) {
+    Page page =
+        signedInAs(
+            name,
+            url,
+            new Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setHasTouch(true)
+                .setIsMobile(true)
+                .setServiceWorkers(ServiceWorkerPolicy.ALLOW));
+    page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+    return page;
+  }
+
+  private Page signedInAs(String name, String url, Browser.NewContextOptions options) {
+    BrowserContext context = browser.newContext(options);
     contexts.add(context);
     Page page = context.newPage();
     page.onConsoleMessage(
         message -> {
-          if (message.type().equals("error")) {
+          // that there is no network is what some tests are about
+          if (message.type().equals("error")
+              && !message.text().contains("ERR_INTERNET_DISCONNECTED")) {
             complaints.add(message.text());
           }
         });
@@ -88,6 +135,13 @@ public final class HarbourBrowser
   /** At the counter. */
   public Page atCounter(String url) {
     return signedInAs("storekeeper", url, 1280, 800);
+  }
+
+  /** Taps something and waits for the page that follows. */
+  static void tapAndWait(Page page, Locator what) {
+    page.evaluate("window.before = true");
+    what.click();
+    page.waitForFunction("() => !window.before && document.readyState === 'complete'");
   }
 
   /** Presses a key and waits for the page that follows, which knows nothing of the old one. */

@@ -40,7 +40,14 @@ class RoleWalkTest {
 
   /** What each does about themselves; what is sent there would end the walker's session. */
   private static final Set<String> ABOUT_ONESELF =
-      Set.of("/me", "/me/password", "/me/sessions", "/me/sessions/end", "/sign-in/again");
+      Set.of(
+          "/me",
+          "/me/password",
+          "/me/sessions",
+          "/me/sessions/end",
+          "/sign-in/again",
+          "/aisle",
+          "/aisle.js");
 
   /** What only an administrator may open. */
   private static final Set<String> FOR_ADMINISTRATORS =

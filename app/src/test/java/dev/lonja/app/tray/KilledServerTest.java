@@ -178,7 +178,9 @@ class KilledServerTest {
             Quantity.pieces(pieces),
             new Money(7_200, stock.value().currency()));
     Instant at = Instant.parse("2027-03-15T08:00:00Z");
-    session.requests().add("killed-test-1", new RequestLog.Entry("x", ""), "keeper", at);
+    session
+        .requests()
+        .add("killed-test-1", new RequestLog.Entry("x", ""), "keeper", RequestLog.Times.at(at));
     session
         .ledger()
         .append(

@@ -4,6 +4,8 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.request.RequestLog;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Pattern;
@@ -19,6 +21,9 @@ public class OnceOnly {
 
   private static final Pattern KEY = Pattern.compile("[A-Za-z0-9-]{8,80}");
 
+  /** What was done without a network is taken for so long. */
+  public static final Duration LATEST = Duration.ofDays(7);
+
   private final LonjaStore store;
   private final StoreClock clock;
 
@@ -33,6 +38,9 @@ public class OnceOnly {
     }
     if (!RequestKey.mayBeSentBy(sent.key(), sent.actor())) {
       return Outcome.refused(RequestRefusal.NOT_YOURS);
+    }
+    if (sent.ago().filter(ago -> ago.isNegative() || ago.compareTo(LATEST) > 0).isPresent()) {
+      return Outcome.refused(RequestRefusal.TOO_LATE);
     }
     try {
       return store.write(session -> runWithin(session, sent, work));
@@ -54,9 +62,14 @@ public class OnceOnly {
       throw new Undo(refused);
     }
     String answer = ((Outcome.Done) outcome).answer();
+    Instant now = clock.now();
     session
         .requests()
-        .add(sent.key(), new RequestLog.Entry(hash, answer), sent.actor(), clock.now());
+        .add(
+            sent.key(),
+            new RequestLog.Entry(hash, answer),
+            sent.actor(),
+            new RequestLog.Times(sent.ago().map(now::minus), now));
     return outcome;
   }
 

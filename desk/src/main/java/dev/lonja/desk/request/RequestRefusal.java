@@ -8,6 +8,8 @@ public enum RequestRefusal implements Refusal {
   NOT_YOURS,
   /** Its key was used before, for something else. */
   OTHER_CONTENT,
+  /** It waited longer than anything may that was done without a network. */
+  TOO_LATE,
   /** What it was made of was changed by someone else since it was shown. */
   CHANGED_MEANWHILE
 }

@@ -4,7 +4,9 @@ import dev.lonja.store.audit.AuditLine;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
 
 /**
  * What every request that changes something brings along.
@@ -12,8 +14,20 @@ import java.time.Instant;
  * @param key tells this request from any other; the same key again is the same request
  * @param content all that the client sent, as text
  * @param origin the address that it came from
+ * @param ago how long ago what it says was done, if it waited in a browser without a network
  */
-public record Sent(String key, String content, String actor, String origin) {
+public record Sent(
+    String key, String content, String actor, String origin, Optional<Duration> ago) {
+
+  /** Sent as it happens. */
+  public Sent(String key, String content, String actor, String origin) {
+    this(key, content, actor, origin, Optional.empty());
+  }
+
+  /** When what it says was done. */
+  public Instant happenedAt(Instant now) {
+    return now.minus(ago.orElse(Duration.ZERO));
+  }
 
   /** The line of the audit for something that this request does. */
   public AuditLine line(

@@ -154,7 +154,8 @@ final class TakeBack {
   private NewReading reading(TakeBackDesk.Notes notes, MeterValue value) {
     return new NewReading(
         notes.day(),
-        notes.day().equals(today) ? Optional.of(clock.now()) : Optional.empty(),
+        Optional.of(sent.happenedAt(clock.now()))
+            .filter(at -> notes.day().equals(today) && clock.dayOf(at).equals(today)),
         value);
   }
 

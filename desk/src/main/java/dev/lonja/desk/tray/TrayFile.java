@@ -82,6 +82,7 @@ public record TrayFile(
    *
    * @param out what went out and may still come back
    * @param back what came back of it
+   * @param barcodes of its item
    * @param fluid for one that goes into a compartment
    * @param substitutes for a short one, on an open tray
    */
@@ -89,6 +90,7 @@ public record TrayFile(
       TrayProgress.Step step,
       Quantity out,
       Quantity back,
+      List<String> barcodes,
       Optional<FluidLine> fluid,
       Instead substitutes) {}
 
@@ -197,6 +199,8 @@ public record TrayFile(
     Tray tray = onRack.tray();
     Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
+    Map<ItemId, List<String>> barcodes =
+        session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());
     Map<Long, SignOff> signed = session.pours().ofTrayLines(tray.id());
     return onRack.progress().steps().stream()
         .map(
@@ -209,6 +213,7 @@ public record TrayFile(
                   step,
                   out(issued, step.line()),
                   back(issued, step.line()),
+                  barcodes.getOrDefault(step.line().itemId(), List.of()),
                   fluid,
                   asks ? instead(session, today, book, needs, step, fluid) : Instead.NOTHING);
             })

@@ -5,10 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.desk.Cage;
 import dev.lonja.store.Session;
+import dev.lonja.store.request.RequestLog;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** A request is carried out once, however often it comes. */
@@ -73,5 +77,35 @@ class OnceOnlyTest {
                 cage.once().run(new Sent(key, "six", "storekeeper", "127.0.0.1"), this::add)))
         .containsExactly(RequestRefusal.KEY_LOST);
     assertThat(runs).isZero();
+  }
+
+  private static Sent done(Duration ago) {
+    return new Sent("the-same-key", "six", "storekeeper", "127.0.0.1", Optional.of(ago));
+  }
+
+  /** Done without a network 40 minutes ago: it is kept when it came, and when it was done. */
+  @Test
+  void whatWasDoneEarlierIsKeptWithItsOwnTime() {
+    Instant before = cage.clock().now();
+    cage.once().run(done(Duration.ofMinutes(40)), this::add);
+    RequestLog.Times times =
+        cage.read(session -> session.requests().times("the-same-key")).orElseThrow();
+    assertThat(times.recordedAt()).isBetween(before, cage.clock().now());
+    assertThat(times.happenedAt()).contains(times.recordedAt().minusSeconds(2_400));
+    // sent as it happens it has one time
+    cage.once().run(new Sent("another-key", "six", "storekeeper", "127.0.0.1"), this::add);
+    assertThat(cage.read(session -> session.requests().times("another-key")).orElseThrow())
+        .extracting(RequestLog.Times::happenedAt)
+        .isEqualTo(Optional.empty());
+  }
+
+  /** Seven days are the most; nothing was done later than now. */
+  @ParameterizedTest
+  @CsvSource({"604800, true", "604801, false", "0, true", "-1, false"})
+  void whatWaitedTooLongIsRefused(long seconds, boolean taken) {
+    Outcome outcome = cage.once().run(done(Duration.ofSeconds(seconds)), this::add);
+    assertThat(outcome instanceof Outcome.Done).isEqualTo(taken);
+    assertThat(outcome.isRefusedFor(RequestRefusal.TOO_LATE)).isEqualTo(!taken);
+    assertThat(runs).isEqualTo(taken ? 1 : 0);
   }
 }

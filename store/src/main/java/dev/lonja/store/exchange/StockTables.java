@@ -171,6 +171,9 @@ final class StockTables {
         .with(of("content_hash", REQUEST.CONTENT_HASH, text(64), "SHA-256 of what was sent"))
         .with(of("answer", REQUEST.ANSWER, text(Lengths.REASON), "what was answered").orEmptyText())
         .with(of("actor", REQUEST.ACTOR, text(Lengths.NAME), "who sent it"))
+        .with(
+            of("happened_at", REQUEST.HAPPENED_AT, instant(), "when it was done, if sent later")
+                .optional())
         .with(of("recorded_at", REQUEST.RECORDED_AT, instant(), "when"))
         .build();
   }

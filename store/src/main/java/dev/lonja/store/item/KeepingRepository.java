@@ -79,6 +79,15 @@ public final class KeepingRepository {
         .fetch(BARCODE.CODE);
   }
 
+  /** What a scanner reads of each of these; items without a barcode are absent. */
+  public Map<ItemId, List<String>> barcodes(Collection<ItemId> items) {
+    return context
+        .selectFrom(BARCODE)
+        .where(BARCODE.ITEM_ID.in(items))
+        .orderBy(BARCODE.ID)
+        .fetchGroups(BARCODE.ITEM_ID, BARCODE.CODE);
+  }
+
   /** The item that has this barcode already. */
   public Optional<ItemId> itemWithBarcode(String code) {
     return context.selectFrom(BARCODE).where(BARCODE.CODE.eq(code)).fetchOptional(BARCODE.ITEM_ID);

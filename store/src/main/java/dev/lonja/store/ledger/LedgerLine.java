@@ -31,7 +31,12 @@ public record LedgerLine(
    * @param reference what it belongs to, such as a tray's number; empty if it is nothing
    * @param handedTo who got the tray that it belongs to, while it is out
    * @param refersTo the movement that it answers
+   * @param happenedAt when it was done, if it was sent later
    */
   public record Cause(
-      String reason, String reference, Optional<String> handedTo, Optional<Long> refersTo) {}
+      String reason,
+      String reference,
+      Optional<String> handedTo,
+      Optional<Long> refersTo,
+      Optional<Instant> happenedAt) {}
 }

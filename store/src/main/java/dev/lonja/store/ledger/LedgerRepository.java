@@ -4,6 +4,7 @@ import static dev.lonja.store.schema.Tables.BIN;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.STOCK;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
@@ -341,7 +342,7 @@ public final class LedgerRepository {
   private static FixedQuery lines(Condition condition) {
     return FixedQuery.of(
         DSL.select(MOVEMENT.fields())
-            .select(ITEM.MEASURE, LOT.CODE, BIN.ADDRESS, TRAY.MECHANIC)
+            .select(ITEM.MEASURE, LOT.CODE, BIN.ADDRESS, TRAY.MECHANIC, REQUEST.HAPPENED_AT)
             .from(MOVEMENT)
             .join(ITEM)
             .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
@@ -349,6 +350,8 @@ public final class LedgerRepository {
             .on(LOT.ID.eq(MOVEMENT.LOT_ID))
             .join(BIN)
             .on(BIN.ID.eq(MOVEMENT.BIN_ID))
+            .join(REQUEST)
+            .on(REQUEST.REQUEST_KEY.eq(MOVEMENT.REQUEST_KEY))
             .leftJoin(TRAY)
             .on(TRAY.NUMBER.eq(MOVEMENT.REFERENCE))
             .where(condition)
@@ -371,7 +374,8 @@ public final class LedgerRepository {
             row.get(MOVEMENT.REASON),
             row.get(MOVEMENT.REFERENCE),
             Optional.ofNullable(row.get(TRAY.MECHANIC)),
-            Optional.ofNullable(row.get(MOVEMENT.REFERS_TO))),
+            Optional.ofNullable(row.get(MOVEMENT.REFERS_TO)),
+            Optional.ofNullable(row.get(REQUEST.HAPPENED_AT))),
         row.get(MOVEMENT.ACTOR),
         row.get(MOVEMENT.RECORDED_AT));
   }

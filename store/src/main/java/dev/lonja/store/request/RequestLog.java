@@ -16,6 +16,19 @@ public final class RequestLog {
   /** A request that was carried out. */
   public record Entry(String contentHash, String answer) {}
 
+  /**
+   * When a request was carried out.
+   *
+   * @param happenedAt when what it says was done, if it was sent later; never after {@code
+   *     recordedAt}
+   */
+  public record Times(Optional<Instant> happenedAt, Instant recordedAt) {
+    /** Sent as it happened. */
+    public static Times at(Instant now) {
+      return new Times(Optional.empty(), now);
+    }
+  }
+
   private final DSLContext context;
 
   public RequestLog(DSLContext context) {
@@ -29,14 +42,27 @@ public final class RequestLog {
         .fetchOptional(row -> new Entry(row.get(REQUEST.CONTENT_HASH), row.get(REQUEST.ANSWER)));
   }
 
-  public void add(String key, Entry entry, String actor, Instant at) {
+  /** When the request with this key was carried out. */
+  public Optional<Times> times(String key) {
+    return context
+        .selectFrom(REQUEST)
+        .where(REQUEST.REQUEST_KEY.eq(key))
+        .fetchOptional(
+            row ->
+                new Times(
+                    Optional.ofNullable(row.get(REQUEST.HAPPENED_AT)),
+                    row.get(REQUEST.RECORDED_AT)));
+  }
+
+  public void add(String key, Entry entry, String actor, Times times) {
     context
         .insertInto(REQUEST)
         .set(REQUEST.REQUEST_KEY, key)
         .set(REQUEST.CONTENT_HASH, entry.contentHash())
         .set(REQUEST.ANSWER, entry.answer())
         .set(REQUEST.ACTOR, actor)
-        .set(REQUEST.RECORDED_AT, at)
+        .set(REQUEST.HAPPENED_AT, times.happenedAt().orElse(null))
+        .set(REQUEST.RECORDED_AT, times.recordedAt())
         .execute();
   }
 

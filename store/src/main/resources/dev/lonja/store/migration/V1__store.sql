@@ -65,7 +65,10 @@ CREATE TABLE request (
   content_hash TEXT NOT NULL,
   answer TEXT NOT NULL,
   actor TEXT NOT NULL,
-  recorded_at TEXT NOT NULL
+  -- when it was done, if it was sent later: without a network it waits in the browser
+  happened_at TEXT,
+  recorded_at TEXT NOT NULL,
+  CHECK (happened_at <= recorded_at)
 ) STRICT;
 
 CREATE TABLE unit_class (

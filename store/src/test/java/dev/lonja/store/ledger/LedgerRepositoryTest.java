@@ -242,7 +242,9 @@ class LedgerRepositoryTest {
   private void write(Session session, Booking booking) {
     String key = "test-key-" + ++requests;
     Instant at = Instant.parse("2027-03-15T08:00:00Z");
-    session.requests().add(key, new RequestLog.Entry("hash", ""), "storekeeper", at);
+    session
+        .requests()
+        .add(key, new RequestLog.Entry("hash", ""), "storekeeper", RequestLog.Times.at(at));
     Posting posting = new Posting("why", "T-0001", key, "storekeeper", at);
     session.ledger().append(((Booking.Booked) booking).lines(), posting, 1);
   }

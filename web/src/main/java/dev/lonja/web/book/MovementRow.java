@@ -33,13 +33,13 @@ public record MovementRow(
         new Thing(item.id(), item.make() + " " + item.number(), line.lotCode(), line.binAddress()),
         sign + line.quantity().display(),
         line.value().display(),
-        why(line),
+        why(line, clock),
         line.actor(),
         line.kind() != MovementKind.CORRECTION);
   }
 
   /** "handed over to workshop · T-0012 · answers 41". */
-  private static String why(LedgerLine line) {
+  private static String why(LedgerLine line, StoreClock clock) {
     LedgerLine.Cause cause = line.cause();
     boolean handedOver = cause.reason().isEmpty() && line.kind() == MovementKind.ISSUE;
     String reason =
@@ -47,7 +47,19 @@ public record MovementRow(
             ? cause.handedTo().map(who -> "handed over to " + who).orElse("handed over")
             : cause.reason();
     return Stream.of(
-            reason, cause.reference(), cause.refersTo().map(id -> "answers " + id).orElse(""))
+            reason,
+            cause.reference(),
+            cause.refersTo().map(id -> "answers " + id).orElse(""),
+            cause
+                .happenedAt()
+                .map(
+                    at ->
+                        "done "
+                            + Words.day(clock.dayOf(at), clock.today())
+                            + ", "
+                            + clock.timeOf(at)
+                            + ", sent later")
+                .orElse(""))
         .filter(part -> !part.isEmpty())
         .collect(Collectors.joining(" · "));
   }

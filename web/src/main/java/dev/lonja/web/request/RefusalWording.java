@@ -66,6 +66,9 @@ public final class RefusalWording {
           case OTHER_CONTENT ->
               "This form was already sent with other content. Nothing was changed; "
                   + "load the page again.";
+          case TOO_LATE ->
+              "It was done longer ago than 7 days, or later than now, by the clock of the device. "
+                  + "Nothing was changed; look at it again.";
           case CHANGED_MEANWHILE ->
               "Someone else changed this meanwhile. Nothing was changed; look at it again.";
         });

@@ -18,6 +18,7 @@ import java.util.function.Function;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.format.FormatterRegistry;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /** What controllers may ask for beside what Spring knows. */
@@ -27,6 +28,11 @@ class RequestConfiguration implements WebMvcConfigurer {
   @Override
   public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
     resolvers.add(new SentResolver());
+  }
+
+  @Override
+  public void addInterceptors(InterceptorRegistry registry) {
+    registry.addInterceptor(new LaterAnswers());
   }
 
   /** An id that is left empty is none; any other text that is no number above 0 is refused. */

@@ -55,7 +55,12 @@ final class SentResolver implements HandlerMethodArgumentResolver {
     String actor =
         Optional.ofNullable(request.getUserPrincipal()).map(Principal::getName).orElse("");
     String key = Optional.ofNullable(request.getParameter(KEY)).orElse("");
-    return new Sent(key, actor + ' ' + content(request), actor, request.getRemoteAddr());
+    return new Sent(
+        key,
+        actor + ' ' + content(request),
+        actor,
+        request.getRemoteAddr(),
+        LaterAnswers.ago(request));
   }
 
   /** True for a field that holds what only one person knows. */

@@ -50,7 +50,13 @@ class TrayController {
     return "tray/trays";
   }
 
-  @GetMapping("/trays/{id}")
+  /** A browser that merely keeps the page for the aisle does not open the tray. */
+  @GetMapping(path = "/trays/{id}", headers = "Lonja-Keep")
+  String keep(@PathVariable TrayId id, Authentication person, HttpSession session, Model model) {
+    return replies.look(new TrayReply.Page(id, person, session, Map.of()), List.of(), model);
+  }
+
+  @GetMapping(path = "/trays/{id}", headers = "!Lonja-Keep")
   String tray(@PathVariable TrayId id, Authentication person, HttpSession session, Model model) {
     return replies.page(new TrayReply.Page(id, person, session, Map.of()), List.of(), model);
   }
@@ -106,6 +112,10 @@ class TrayController {
       Model model) {
     Outcome outcome = desk.scan(sent, id, code);
     TrayReply.Page page = new TrayReply.Page(id, person, session, fields);
+    if (sent.ago().isPresent()) {
+      // nobody waits to be asked something
+      return replies.next(outcome, page, model);
+    }
     Optional<TrayRefusal.IsBadge> badge = refusal(outcome, TrayRefusal.IsBadge.class);
     if (badge.isPresent() && replies.isReady(page)) {
       return replies.handTo(badge.get().name(), page, model);

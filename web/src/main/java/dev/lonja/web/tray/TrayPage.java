@@ -3,6 +3,7 @@ package dev.lonja.web.tray;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.Tightening;
@@ -26,6 +27,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Says in words what stands on a tray. */
 final class TrayPage {
@@ -149,6 +151,8 @@ final class TrayPage {
     return new TrayView.LineRow(
         asked.id(),
         item.id(),
+        Stream.concat(line.barcodes().stream().map(TrayPage::code), Stream.of(item.key().text()))
+            .collect(Collectors.joining(" ")),
         item.homeBin().address(),
         Plate.of(item),
         item.product().map(Drum::of),
@@ -156,6 +160,11 @@ final class TrayPage {
         LineStates.of(line.step()),
         what(line),
         may(line, item));
+  }
+
+  /** A code as a browser compares it: what of it counts, without blanks. */
+  private static String code(String barcode) {
+    return PartKey.of(barcode).map(PartKey::text).orElse("");
   }
 
   private TrayView.What what(TrayFile.Line line) {

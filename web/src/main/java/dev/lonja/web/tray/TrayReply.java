@@ -73,10 +73,16 @@ class TrayReply {
   }
 
   String page(Page page, List<Problem> problems, Model model) {
-    TrayView view = view(page);
-    if (view.is().open()) {
+    String shown = look(page, problems, model);
+    if (model.getAttribute("view") instanceof TrayView view && view.is().open()) {
       OpenTrayChoice.choose(page.session(), page.id());
     }
+    return shown;
+  }
+
+  /** The page, without opening the tray beside all others. */
+  String look(Page page, List<Problem> problems, Model model) {
+    TrayView view = view(page);
     model.addAttribute("view", view);
     model.addAttribute(
         "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));

@@ -72,10 +72,15 @@ public record TrayView(
   public record Job(
       List<TorqueRow> torques, List<String> tools, List<String> hints, List<String> cautions) {}
 
-  /** A line in walking order. */
+  /**
+   * A line in walking order.
+   *
+   * @param codes what may be scanned for it, a blank between two: its barcodes and its number's key
+   */
   public record LineRow(
       long id,
       ItemId itemId,
+      String codes,
       String bin,
       Plate plate,
       Optional<Drum> drum,

@@ -243,7 +243,13 @@ public final class DemoCounter {
         throw new IllegalStateException("the demo's issue was refused: " + booking);
       }
       String key = String.format("demo-tray-%05d", ++requests);
-      session.requests().add(key, new RequestLog.Entry(RequestLog.hash(key), ""), KEEPER, at());
+      session
+          .requests()
+          .add(
+              key,
+              new RequestLog.Entry(RequestLog.hash(key), ""),
+              KEEPER,
+              RequestLog.Times.at(at()));
       session
           .ledger()
           .append(booked.lines(), new Posting("", now().number(), key, KEEPER, at()), 1);

@@ -199,7 +199,11 @@ public final class DemoShelves {
     String key = String.format("demo-%05d", ++requests);
     session
         .requests()
-        .add(key, new RequestLog.Entry(RequestLog.hash(reason), ""), "storekeeper", at);
+        .add(
+            key,
+            new RequestLog.Entry(RequestLog.hash(reason), ""),
+            "storekeeper",
+            RequestLog.Times.at(at));
     Posting posting = new Posting(reason, "", key, "storekeeper", at);
     session.ledger().append(booked.lines(), posting, 1);
   }

@@ -1,0 +1,130 @@
+package dev.lonja.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import dev.lonja.app.server.LonjaServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** In the aisle, where there is no network: what is done waits, and is sent once, in order. */
+class AisleTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final HarbourBrowser BROWSER = new HarbourBrowser();
+
+  private static final String WAITS = ".aisle [x-text=says]";
+
+  private Page openTray(String unit) {
+    Page page = BROWSER.inAisle("storekeeper", SERVER.url());
+    page.click("a.tray-block:has-text('" + unit + "')");
+    page.waitForLoadState();
+    // the page is kept before the network goes
+    page.waitForFunction(
+        "async () => (await (await caches.open('aisle-pages')).match(location.pathname))"
+            + " !== undefined");
+    return page;
+  }
+
+  private static void offline(Page page, boolean is) {
+    page.context().setOffline(is);
+  }
+
+  private static void scan(Page page, String code) {
+    page.fill("[data-scan]", code);
+    HarbourBrowser.pressAndWait(page, "Enter");
+  }
+
+  @Test
+  void layingGoesOnWithoutTheNetworkAndIsSentInOrder() {
+    Page page = openTray("GN-2");
+    String path = page.url();
+    Locator open = page.locator(".lines > li:not(.is-laid)");
+    assertThat(open).hasCount(3);
+    String first = open.first().getAttribute("data-line");
+    String number = open.nth(1).getAttribute("data-words");
+
+    offline(page, true);
+    HarbourBrowser.tapAndWait(page, open.first().locator(".tick"));
+    assertThat(page).hasURL(path);
+    assertThat(page.locator("[data-line='" + first + "']")).containsText("not sent yet");
+    assertThat(page.locator(WAITS)).containsText("1 thing that was done is not sent yet");
+    assertThat(page.locator(".title a:has-text('Hand over')")).isHidden();
+
+    scan(page, number.toLowerCase());
+    assertThat(page.locator(WAITS)).containsText("2 things that were done are not sent yet");
+    page.fill("[data-scan]", "no such 77");
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".aisle")).containsText("\"no such 77\" is on no line of this tray");
+
+    // nothing of it is in the store, and a page loaded anew still knows of it
+    assertThat(laid(path)).isEqualTo(3);
+    page.reload();
+    assertThat(page.locator(WAITS)).containsText("2 things that were done are not sent yet");
+
+    offline(page, false);
+    assertThat(page.locator(".title")).containsText("5 of 6 laid");
+    assertThat(page.locator(".aisle")).isHidden();
+    assertThat(laid(path)).isEqualTo(5);
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /** Meanwhile somebody at the counter has put the tray back on the shelves. */
+  @Test
+  void whatCannotBeDoneAnyMoreIsShownWithItsReason() {
+    Page page = openTray("RT-04");
+    offline(page, true);
+    HarbourBrowser.tapAndWait(
+        page, page.locator(".lines > li:not(.is-laid) .tick:not([disabled])").first());
+    String path = page.url();
+    Page counter = BROWSER.atCounter(SERVER.url());
+    counter.navigate(path);
+    counter.click("text=Put the whole tray back on the shelves");
+    counter.waitForURL("**/trays");
+
+    offline(page, false);
+    assertThat(page.locator(".aisle")).containsText("This tray is not open any more");
+    assertThat(page.locator(".aisle")).containsText("not done");
+    page.click("text=Leave it");
+    assertThat(page.locator(".aisle")).isHidden();
+  }
+
+  /** What came back at the machine's side stands in the Book with the time at which it did. */
+  @Test
+  void whatCameBackStandsWithItsOwnTime() {
+    Page page = BROWSER.inAisle("storekeeper", SERVER.url());
+    page.navigate(SERVER.url() + "/trays");
+    page.click("tr:has-text('out') a.code");
+    page.waitForLoadState();
+    page.waitForFunction(
+        "async () => (await (await caches.open('aisle-pages')).match(location.pathname))"
+            + " !== undefined");
+    String number = page.locator("[data-line]:has([name=back])").first().getAttribute("data-words");
+    offline(page, true);
+    scan(page, number);
+    assertThat(page.locator(WAITS)).containsText("1 thing that was done is not sent yet");
+    offline(page, false);
+    assertThat(page.locator(".aisle")).isHidden();
+    page.navigate(SERVER.url() + "/book");
+    assertThat(page.locator("tbody tr").first()).containsText("sent later");
+    assertThat(page.locator("tbody tr").first()).containsText(number);
+  }
+
+  private static int laid(String path) {
+    return SERVER
+        .store()
+        .read(
+            session ->
+                (int)
+                    session
+                        .trays()
+                        .byId(dev.lonja.core.tray.TrayId.valueOf(path.replaceAll(".*/", "")))
+                        .orElseThrow()
+                        .lines()
+                        .stream()
+                        .filter(line -> line.isLaid())
+                        .count());
+  }
+}
