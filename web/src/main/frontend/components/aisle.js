@@ -1,5 +1,5 @@
 // Says what was done without a network and waits to be sent, shows it on the page that was kept, and what became of it.
-const EVERY = 15_000;
+const EVERY = 5_000;
 
 // Of a code only letters and digits count, the times sign as an X: as the server compares numbers.
 const keyOf = (code) => code.normalize("NFKC").toUpperCase().replaceAll("×", "X").replaceAll(/[^\p{L}\p{Nd}]/gu, "");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import dev.lonja.app.server.LonjaServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -65,7 +66,9 @@ class AisleTest {
     assertThat(page.locator(WAITS)).containsText("2 things that were done are not sent yet");
 
     offline(page, false);
-    assertThat(page.locator(".title")).containsText("5 of 6 laid");
+    assertThat(page.locator(".title"))
+        .containsText(
+            "5 of 6 laid", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
     assertThat(page.locator(".aisle")).isHidden();
     assertThat(laid(path)).isEqualTo(5);
     assertThat(SERVER.isSound()).isTrue();
@@ -85,7 +88,10 @@ class AisleTest {
     counter.waitForURL("**/trays");
 
     offline(page, false);
-    assertThat(page.locator(".aisle")).containsText("This tray is not open any more");
+    assertThat(page.locator(".aisle"))
+        .containsText(
+            "This tray is not open any more",
+            new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
     assertThat(page.locator(".aisle")).containsText("not done");
     page.click("text=Leave it");
     assertThat(page.locator(".aisle")).isHidden();
@@ -106,7 +112,8 @@ class AisleTest {
     scan(page, number);
     assertThat(page.locator(WAITS)).containsText("1 thing that was done is not sent yet");
     offline(page, false);
-    assertThat(page.locator(".aisle")).isHidden();
+    assertThat(page.locator(".aisle"))
+        .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(20_000));
     page.navigate(SERVER.url() + "/book");
     assertThat(page.locator("tbody tr").first()).containsText("sent later");
     assertThat(page.locator("tbody tr").first()).containsText(number);

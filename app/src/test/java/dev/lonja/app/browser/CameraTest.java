@@ -7,6 +7,7 @@ import com.google.zxing.MultiFormatWriter;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import dev.lonja.app.server.LonjaServer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -36,7 +37,9 @@ class CameraTest {
     page.click("a.tray-block:has-text('GN-2')");
     page.waitForLoadState();
     page.click("button:has-text('Camera')");
-    assertThat(page.locator(".title")).containsText("4 of 6 laid");
+    assertThat(page.locator(".title"))
+        .containsText(
+            "4 of 6 laid", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
     // it is still in view, and the camera still on
     assertThat(page.locator("button:has-text('Put away')")).isVisible();
     page.waitForTimeout(2_500);
