@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.lonja.core.calendar.LayUp;
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
@@ -171,7 +172,7 @@ class RepositoriesTest {
     assertThat(learned.change())
         .isEqualTo(
             new Deviation.Change.OtherCapacity(
-                new CompartmentId(1), FillCondition.WITH_FILTER, Volume.ofLitres("13.7")));
+                new CompartmentId(1), FillCondition.WITH_FILTER, Capacity.ofLitres("13.7")));
     assertThat(deviations.get(new UnitId(5)))
         .extracting(Deviation::change)
         .hasSize(2)
@@ -190,7 +191,7 @@ class RepositoriesTest {
             new Deviation.Change.NoCompartment(new CompartmentId(3)),
             new Deviation.Change.OtherFluid(new CompartmentId(1), new ItemId(2)),
             new Deviation.Change.OtherCapacity(
-                new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.5")),
+                new CompartmentId(1), FillCondition.DRY, Capacity.ofLitres("15.5")),
             new Deviation.Change.OtherPart(
                 new PositionId(1), new ItemId(9), Optional.of(Volume.ofLitres("0.88"))),
             new Deviation.Change.OtherTorque(
@@ -202,7 +203,7 @@ class RepositoriesTest {
     changes.forEach(this::put);
     put(
         new Deviation.Change.OtherCapacity(
-            new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.7")));
+            new CompartmentId(1), FillCondition.DRY, Capacity.ofLitres("15.7")));
     List<Deviation> standing =
         store.<List<Deviation>>read(
             session -> session.deviations().of(UnitScope.ALL).get(new UnitId(1)));
@@ -211,7 +212,7 @@ class RepositoriesTest {
         .hasSize(7)
         .contains(
             new Deviation.Change.OtherCapacity(
-                new CompartmentId(1), FillCondition.DRY, Volume.ofLitres("15.7")))
+                new CompartmentId(1), FillCondition.DRY, Capacity.ofLitres("15.7")))
         .containsAll(changes.subList(3, 7));
     store.<Boolean>write(s -> s.deviations().remove(new UnitId(1), standing.get(0).id()));
     assertThat(

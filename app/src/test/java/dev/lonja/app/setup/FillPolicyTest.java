@@ -26,11 +26,11 @@ class FillPolicyTest {
             Map.of("handlingLoss", "3.5", "holdBack", "20", "leastHoldBack", "0.25", "jug", "0.5"));
     assertThat(set.document().select("#handlingLoss").val()).isEqualTo("3.5");
     assertThat(set.document().select("#jug").val()).isEqualTo("0.5");
-    assertThat(visitor.get("/fleet/RT-04").words()).contains("first pour 9.00 L, keep 2.80 L");
+    assertThat(visitor.get("/fleet/RT-04").words()).contains("First pour 9.00 L, keep 2.80 L.");
     visitor.submit(
         set.form("/setup/fills"),
         Map.of("handlingLoss", "2", "holdBack", "10", "leastHoldBack", "0.3", "jug", "0.1"));
-    assertThat(visitor.get("/fleet/RT-04").words()).contains("first pour 10.60 L, keep 1.20 L");
+    assertThat(visitor.get("/fleet/RT-04").words()).contains("First pour 10.60 L, keep 1.20 L.");
   }
 
   @ParameterizedTest

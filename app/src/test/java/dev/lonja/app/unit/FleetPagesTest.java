@@ -36,7 +36,7 @@ class FleetPagesTest {
     Visitor.Page page = visitor.get("/fleet/RT-04");
     assertThat(page.words())
         .contains("11.80 L drain with filter", "11.00 L drain without filter")
-        .contains("first pour 10.60 L, keep 1.20 L")
+        .contains("First pour 10.60 L, keep 1.20 L. Read on the stick hot")
         .contains("38–42 N·m · 28.0–31.0 lbf·ft")
         .contains("Change engine oil")
         .contains("PL 4112-B");

@@ -109,6 +109,31 @@ class VariantsTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /**
+   * A range with its own hold-back and a gauge: it is shown as typed, and what contradicts is
+   * refused: nothing is held back where it runs out.
+   */
+  @Test
+  void aCompartmentSaysHowItIsFilled() {
+    Visitor.Page page = visitor.get("/fleet/variants/3");
+    Visitor.Page kept =
+        visitor.submit(
+            edit(page, "compartment", "Power steering"),
+            Map.of("withoutFilter", "1.5 - 1.7", "level", "GAUGE", "gaugeAt", "60"));
+    assertThat(kept.words()).contains("1.50 L to 1.70 L drain without filter · gauge in a menu");
+    FormElement again = edit(kept, "compartment", "Power steering");
+    assertThat(Visitor.filled(again, Map.of()))
+        .containsEntry("withoutFilter", "1.5-1.7")
+        .containsEntry("gaugeAt", "60");
+    Visitor.Page refused =
+        visitor.submit(again, Map.of("level", "OVERFLOW", "gaugeAt", "", "holdBack", "10"));
+    assertThat(refused.words()).contains("Nothing is held back where it runs out");
+    Visitor.Page exact =
+        visitor.submit(again, Map.of("level", "MEASURED", "gaugeAt", "", "holdBack", ""));
+    assertThat(exact.words()).contains("an exact amount is no range");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -118,6 +143,10 @@ class VariantsTest {
         "compartment|withFilter|8.5|The capacities do not agree",
         "compartment|dry|9.5|The capacities do not agree",
         "compartment|withFilter|0|is 0; allowed is more than 0",
+        "compartment|withFilter|9.8-9.6|write the lower end first",
+        "compartment|withFilter|9.5-|The capacity, drain with filter, is missing",
+        "compartment|stickSeat||Say of the stick how it is read: all three.",
+        "compartment|holdBack|51|is 51; allowed is 0 to 50",
         "compartment|item|PL 4107-B|No fluid has the number",
         "position|torque|42-38|write the lower end first",
         "position|quantity|1.5|write a whole number",

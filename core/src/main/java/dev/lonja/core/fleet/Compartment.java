@@ -18,6 +18,7 @@ import java.util.stream.Stream;
  * @param spec what it demands of a fluid
  * @param itemId the preferred item, if one is chosen
  * @param capacities what it takes in each condition on file
+ * @param filling how its level is read and what is held back, where that is said
  * @param changeOver the item that takes over from a day on, if one is set
  * @param hint the order of the work, such as "open the fill plug before the drain plug"; may be
  *     empty
@@ -28,7 +29,8 @@ public record Compartment(
     Kind kind,
     Spec spec,
     Optional<ItemId> itemId,
-    Map<FillCondition, Volume> capacities,
+    Map<FillCondition, Capacity> capacities,
+    Filling filling,
     String hint,
     Optional<ChangeOver> changeOver) {
 
@@ -97,38 +99,66 @@ public record Compartment(
 
   /** The same in another machine, without what was set to take over in this one. */
   public Compartment copy(CompartmentId other) {
-    return new Compartment(other, name, kind, spec, itemId, capacities, hint, Optional.empty());
+    return new Compartment(
+        other, name, kind, spec, itemId, capacities, filling, hint, Optional.empty());
   }
 
   /** This compartment with another preferred item, whatever was set to take over. */
   public Compartment withItem(ItemId item) {
     return new Compartment(
-        id, name, kind, spec, Optional.of(item), capacities, hint, Optional.empty());
+        id, name, kind, spec, Optional.of(item), capacities, filling, hint, Optional.empty());
   }
 
   /** This compartment with another capacity in one condition. */
-  public Compartment withCapacity(FillCondition condition, Volume volume) {
-    Map<FillCondition, Volume> changed = new EnumMap<>(FillCondition.class);
+  public Compartment withCapacity(FillCondition condition, Capacity capacity) {
+    Map<FillCondition, Capacity> changed = new EnumMap<>(FillCondition.class);
     changed.putAll(capacities);
-    changed.put(condition, volume);
-    return new Compartment(id, name, kind, spec, itemId, changed, hint, changeOver);
+    changed.put(condition, capacity);
+    return new Compartment(id, name, kind, spec, itemId, changed, filling, hint, changeOver);
   }
 
   /**
    * True if the capacities agree with each other: dry takes no less than a drain with the filter,
-   * and that no less than one without it. What is not on file agrees with anything.
+   * and that no less than one without it, at either end of a range. What is not on file agrees with
+   * anything.
    */
   public boolean capacitiesAgree() {
-    List<Volume> falling =
+    List<Capacity> falling =
         Stream.of(FillCondition.DRY, FillCondition.WITH_FILTER, FillCondition.WITHOUT_FILTER)
-            .flatMap(condition -> capacity(condition).stream())
+            .flatMap(condition -> range(condition).stream())
             .toList();
     return IntStream.range(1, falling.size())
-        .allMatch(i -> falling.get(i - 1).compareTo(falling.get(i)) >= 0);
+        .allMatch(
+            i ->
+                falling.get(i - 1).low().compareTo(falling.get(i).low()) >= 0
+                    && falling.get(i - 1).high().compareTo(falling.get(i).high()) >= 0);
   }
 
-  /** Litres it takes in a condition, where the book says so. */
+  /**
+   * True if how it is filled agrees with itself and with what it takes: an exact amount is no
+   * range, and where all goes in at once nothing is held back.
+   */
+  public boolean fillingAgrees() {
+    boolean isMeasured = filling.level().filter(LevelMethod.Measured.class::isInstance).isPresent();
+    return filling.agrees()
+        && !(isMeasured && capacities.values().stream().anyMatch(Capacity::isRange));
+  }
+
+  /**
+   * True if all of a fill goes in at once: there is nothing to read after a first part of it, or it
+   * is a brake circuit, which is bled until the fluid comes clean.
+   */
+  public boolean takesAllAtOnce() {
+    return kind == Kind.BRAKE_CIRCUIT || filling.takesAllAtOnce();
+  }
+
+  /** Litres it takes in a condition, where the book says so; of a range the middle. */
   public Optional<Volume> capacity(FillCondition condition) {
+    return range(condition).map(Capacity::middle);
+  }
+
+  /** What it takes in a condition, from low to high, where the book says so. */
+  public Optional<Capacity> range(FillCondition condition) {
     return Optional.ofNullable(capacities.get(condition));
   }
 }

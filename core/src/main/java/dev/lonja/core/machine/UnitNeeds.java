@@ -1,5 +1,6 @@
 package dev.lonja.core.machine;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
@@ -43,10 +44,21 @@ public record UnitNeeds(
     return new UnitNeeds(compartments, positions, shelf, other);
   }
 
-  /** How a fill of one of its compartments is poured. */
-  public FirstPour firstPour(Compartment compartment, Volume capacity, Volume preFill) {
+  /**
+   * How a fill of one of its compartments is poured. Whoever pours all at once does so of an exact
+   * capacity only: of a range nobody knows beforehand how much goes in.
+   *
+   * @param capacity that goes in
+   * @param laid what there is to pour
+   * @param preFill of it into the new filter beforehand
+   */
+  public FirstPour firstPour(
+      Compartment compartment, Capacity capacity, Volume laid, Volume preFill) {
     boolean atOnce = ways.policies().at(Question.FIRST_POUR, compartment).is(School.ALL_AT_ONCE);
-    FirstPour pour = atOnce ? FirstPour.allAtOnce(capacity) : shelf.fills().firstPour(capacity);
+    FirstPour pour =
+        atOnce && !capacity.isRange()
+            ? FirstPour.allAtOnce(laid)
+            : shelf.fills().firstPour(compartment, capacity, laid);
     return pour.after(preFill);
   }
 

@@ -1,5 +1,7 @@
 package dev.lonja.core.pour;
 
+import dev.lonja.core.fleet.Capacity;
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 
@@ -58,6 +60,34 @@ public record FillPolicy(
   public FirstPour firstPour(Volume capacity) {
     Volume atLeast = larger(capacity.times(holdBack), leastHoldBack);
     Volume kept = smaller(atLeast, capacity.times(MOST_HOLD_BACK));
+    return pouredBut(capacity, kept);
+  }
+
+  /**
+   * How a compartment's fill is poured (rules §6). Where all goes in at once nothing is held back.
+   * Of a capacity that is stated as a range the low end goes in first, rounded down to the jug's
+   * graduation, and the rest is the reserve. A compartment's own share is held back instead of the
+   * store's, without its least and its quarter.
+   *
+   * @param capacity that goes in, what a new filter takes up included
+   * @param laid what there is to pour, no less than the low end
+   */
+  public FirstPour firstPour(Compartment compartment, Capacity capacity, Volume laid) {
+    if (compartment.takesAllAtOnce()) {
+      return FirstPour.allAtOnce(laid);
+    }
+    if (capacity.isRange()) {
+      Volume pour = capacity.low().roundedDownTo(graduation(capacity.low()));
+      return new FirstPour(pour, laid.minus(pour));
+    }
+    return compartment
+        .filling()
+        .holdBack()
+        .map(share -> pouredBut(capacity.low(), capacity.low().times(share)))
+        .orElseGet(() -> firstPour(capacity.low()));
+  }
+
+  private FirstPour pouredBut(Volume capacity, Volume kept) {
     Volume pour = capacity.minus(kept).roundedDownTo(graduation(capacity));
     return new FirstPour(pour, capacity.minus(pour));
   }

@@ -1,5 +1,6 @@
 package dev.lonja.core.service;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.PositionId;
@@ -65,7 +66,7 @@ public record Deviation(
     }
 
     /** Another capacity in one condition. */
-    record OtherCapacity(CompartmentId compartmentId, FillCondition condition, Volume volume)
+    record OtherCapacity(CompartmentId compartmentId, FillCondition condition, Capacity capacity)
         implements Change {}
 
     /** Another torque. */

@@ -55,7 +55,7 @@ public record UnitFile(UnitNeeds needs, List<Task> tasks, List<Deviation> deviat
                   lists ->
                       lists.changeCompartment(
                           other.compartmentId(),
-                          c -> c.withCapacity(other.condition(), other.volume())))
+                          c -> c.withCapacity(other.condition(), other.capacity())))
           .when(
               Deviation.Change.OtherPart.class,
               other ->

@@ -1,5 +1,6 @@
 package dev.lonja.core.take;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
@@ -47,8 +48,11 @@ final class FillTake {
       gaps.add(new Take.Gap.NoCapacity(compartment.name()));
       return;
     }
-    Volume capacity = fill.get().capacity();
+    Capacity capacity = fill.get().capacity();
     BigDecimal loss = needs.shelf().fills().handlingLoss();
+    BigDecimal withLoss = BigDecimal.ONE.add(loss);
+    // of a range the high end may be wanted, and some of it stays in jugs and funnels
+    Volume laid = capacity.isRange() ? capacity.high().times(withLoss) : capacity.high();
     TakeLine.Reason reason =
         new TakeLine.Reason.Fill(
             fill.get().condition(),
@@ -58,27 +62,27 @@ final class FillTake {
             capacity,
             fill.get().filterVolume(),
             loss,
-            needs.firstPour(compartment, capacity, preFill(compartment)));
-    Quantity toLay = Quantity.of(capacity);
-    Quantity expected = toLay.times(BigDecimal.ONE.add(loss));
+            needs.firstPour(compartment, capacity, laid, preFill(compartment)));
     lines.add(
         new TakeLine(
             task.id(),
             compartment.itemId().get(),
             compartment.name(),
             Destination.compartment(compartment.id()),
-            expected,
-            toLay,
+            Quantity.of(capacity.middle()).times(withLoss),
+            Quantity.of(laid),
             reason,
             waysOfFill(compartment)));
   }
 
   private List<InForce> waysOfFill(Compartment compartment) {
+    Stream<InForce> firstPour =
+        compartment.takesAllAtOnce()
+            ? Stream.empty()
+            : Stream.of(needs.ways().policies().at(Question.FIRST_POUR, compartment));
     Stream<InForce> preFill =
         uprightFilter(compartment).stream().map(filter -> at(Question.PRE_FILL, filter));
-    return Stream.concat(
-            Stream.of(needs.ways().policies().at(Question.FIRST_POUR, compartment)), preFill)
-        .toList();
+    return Stream.concat(firstPour, preFill).toList();
   }
 
   /**
@@ -98,36 +102,36 @@ final class FillTake {
         .filter(filter -> filter.mounting().equals(Optional.of(Mounting.UPRIGHT)));
   }
 
-  private record Fill(FillCondition condition, Volume capacity, Optional<Volume> filterVolume) {}
+  private record Fill(FillCondition condition, Capacity capacity, Optional<Volume> filterVolume) {}
 
   private Optional<Fill> fill(Compartment compartment) {
     Optional<Position> filter = filterChanged(compartment);
-    Optional<Volume> without = compartment.capacity(FillCondition.WITHOUT_FILTER);
+    Optional<Capacity> without = compartment.range(FillCondition.WITHOUT_FILTER);
     if (filter.isEmpty()) {
       return without
           .map(v -> new Fill(FillCondition.WITHOUT_FILTER, v, Optional.empty()))
           .or(
               () ->
                   compartment
-                      .capacity(FillCondition.WITH_FILTER)
+                      .range(FillCondition.WITH_FILTER)
                       .map(v -> filterStays(compartment, v)));
     }
     return compartment
-        .capacity(FillCondition.WITH_FILTER)
+        .range(FillCondition.WITH_FILTER)
         .map(v -> new Fill(FillCondition.WITH_FILTER, v, Optional.empty()))
         .or(() -> without.map(v -> withFilterVolume(v, filter.get())));
   }
 
-  private Fill withFilterVolume(Volume without, Position filter) {
+  private Fill withFilterVolume(Capacity without, Position filter) {
     if (filter.filterVolume().isEmpty()) {
       gaps.add(new Take.Gap.FilterVolumeUnknown(filter.name()));
     }
-    Volume capacity = without.plus(filter.filterVolume().orElse(Volume.ZERO));
+    Capacity capacity = without.plus(filter.filterVolume().orElse(Volume.ZERO));
     return new Fill(FillCondition.WITHOUT_FILTER, capacity, filter.filterVolume());
   }
 
   /** The filter stays, but only what goes in with a new one is on file. */
-  private Fill filterStays(Compartment compartment, Volume withFilter) {
+  private Fill filterStays(Compartment compartment, Capacity withFilter) {
     gaps.add(new Take.Gap.FilterStays(compartment.name()));
     return new Fill(FillCondition.WITH_FILTER, withFilter, Optional.empty());
   }

@@ -1,5 +1,6 @@
 package dev.lonja.core.take;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.ReplacementChance;
@@ -69,13 +70,13 @@ public record TakeLine(
      *
      * @param condition in which the capacity is on file
      * @param filledIn the state in which the compartment is really filled
-     * @param capacity what goes in
+     * @param capacity what goes in, from low to high
      * @param filterVolume what the new filter adds to a capacity on file without it
      */
     record Fill(
         FillCondition condition,
         FillCondition filledIn,
-        Volume capacity,
+        Capacity capacity,
         Optional<Volume> filterVolume,
         BigDecimal handlingLoss,
         FirstPour firstPour)

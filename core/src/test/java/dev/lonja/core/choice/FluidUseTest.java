@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Spec;
@@ -38,6 +39,7 @@ class FluidUseTest {
         Spec.ofKind(FluidKind.ENGINE_OIL),
         Optional.ofNullable(item).map(ItemId::new),
         Map.of(),
+        Filling.UNSAID,
         "",
         Optional.empty());
   }

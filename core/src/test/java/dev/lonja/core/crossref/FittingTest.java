@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
@@ -73,6 +74,7 @@ class FittingTest {
             Spec.ofKind(FluidKind.ENGINE_OIL),
             Optional.empty(),
             Map.of(),
+            Filling.UNSAID,
             "",
             Optional.empty());
     return Fitting.of(position(kind, mounting), Optional.of(sump), Optional.ofNullable(fluid));

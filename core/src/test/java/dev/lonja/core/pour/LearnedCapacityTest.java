@@ -2,7 +2,9 @@ package dev.lonja.core.pour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Services;
 import java.time.LocalDate;
@@ -18,8 +20,8 @@ class LearnedCapacityTest {
   void aMedianOverThreePerCentOffIsProposed() {
     List<LearnedCapacity> proposals = proposals("6.5", "6.7", "6.6");
     assertThat(proposals).hasSize(1);
-    assertThat(proposals.get(0).median()).isEqualTo(Volume.ofLitres("6.6"));
-    assertThat(proposals.get(0).book()).isEqualTo(Volume.ofLitres("6.4"));
+    assertThat(proposals.get(0).proposed()).isEqualTo(Capacity.ofLitres("6.6"));
+    assertThat(proposals.get(0).book()).isEqualTo(Capacity.ofLitres("6.4"));
     assertThat(proposals.get(0).fills()).hasSize(3);
   }
 
@@ -40,15 +42,15 @@ class LearnedCapacityTest {
   /** Four fills: the mean of the middle two, (6.6 + 6.8) / 2 = 6.70 L. */
   @Test
   void ofFourFillsTheMiddleTwoAreAveraged() {
-    assertThat(proposals("6.5", "6.6", "6.8", "7").get(0).median())
-        .isEqualTo(Volume.ofLitres("6.7"));
+    assertThat(proposals("6.5", "6.6", "6.8", "7").get(0).proposed())
+        .isEqualTo(Capacity.ofLitres("6.7"));
   }
 
   /** Of seven only the last five count: 7, 7, 7, 6.4 and 6.4 L, so the old ones do not hold it. */
   @Test
   void onlyTheLastFiveCount() {
-    assertThat(proposals("6.4", "6.4", "6.4", "6.4", "7", "7", "7").get(0).median())
-        .isEqualTo(Volume.ofLitres("7"));
+    assertThat(proposals("6.4", "6.4", "6.4", "6.4", "7", "7", "7").get(0).proposed())
+        .isEqualTo(Capacity.ofLitres("7"));
   }
 
   @Test
@@ -58,6 +60,29 @@ class LearnedCapacityTest {
       fills.add(fill(i, FillCondition.WITHOUT_FILTER, "7"));
     }
     assertThat(LearnedCapacity.proposals(List.of(Services.sump(BOOK)), fills)).isEmpty();
+  }
+
+  /**
+   * The book says 6.0 to 6.6 L. 6.1, 6.4 and 6.2 L were poured: 6.1 to 6.4 L is 0.3 wide against
+   * 0.6. What spreads as far as the book says nothing new.
+   */
+  @Test
+  void ofARangeTheNarrowerOneOfTheFillsIsProposed() {
+    Capacity book = new Capacity(Volume.ofLitres("6"), Volume.ofLitres("6.6"));
+    assertThat(ofRange(book, "6.1", "6.4", "6.2"))
+        .extracting(LearnedCapacity::proposed)
+        .containsExactly(new Capacity(Volume.ofLitres("6.1"), Volume.ofLitres("6.4")));
+    assertThat(ofRange(book, "6.0", "6.6", "6.2")).isEmpty();
+    assertThat(ofRange(book, "6.1", "6.4")).isEmpty();
+  }
+
+  private static List<LearnedCapacity> ofRange(Capacity book, String... litres) {
+    List<RecordedFill> fills = new ArrayList<>();
+    for (int i = 0; i < litres.length; i++) {
+      fills.add(fill(i + 1, FillCondition.WITH_FILTER, litres[i]));
+    }
+    return LearnedCapacity.proposals(
+        List.of(Services.sump(Map.of(FillCondition.WITH_FILTER, book), Filling.UNSAID)), fills);
   }
 
   private static final Map<FillCondition, Volume> BOOK =

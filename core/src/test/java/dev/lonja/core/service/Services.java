@@ -1,9 +1,11 @@
 package dev.lonja.core.service;
 
 import dev.lonja.core.calendar.UsageCalendar;
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
@@ -27,6 +29,7 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -122,6 +125,13 @@ public final class Services {
   }
 
   public static Compartment sump(Map<FillCondition, Volume> capacities) {
+    Map<FillCondition, Capacity> exact = new EnumMap<>(FillCondition.class);
+    capacities.forEach((condition, volume) -> exact.put(condition, Capacity.exactly(volume)));
+    return sump(exact, Filling.UNSAID);
+  }
+
+  /** The same of which a book says how it is filled, and maybe from how much to how much. */
+  public static Compartment sump(Map<FillCondition, Capacity> capacities, Filling filling) {
     return new Compartment(
         SUMP,
         "Sump",
@@ -129,6 +139,7 @@ public final class Services {
         Spec.ofKind(FluidKind.ENGINE_OIL),
         Optional.of(OIL),
         capacities,
+        filling,
         "",
         Optional.empty());
   }

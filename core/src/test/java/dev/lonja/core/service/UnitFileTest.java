@@ -9,6 +9,7 @@ import static dev.lonja.core.service.Services.sump;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -133,6 +134,7 @@ class UnitFileTest {
             sump.spec(),
             sump.itemId(),
             sump.capacities(),
+            sump.filling(),
             sump.hint(),
             Optional.of(new Compartment.ChangeOver(new ItemId(7), LocalDate.parse("2027-04-01"))));
     Compartment copy = changing.copy(new CompartmentId(70));
@@ -178,10 +180,10 @@ class UnitFileTest {
     UnitFile file =
         with(
             new Deviation.Change.OtherCapacity(
-                SUMP, FillCondition.WITH_FILTER, Volume.ofLitres("6.1")));
+                SUMP, FillCondition.WITH_FILTER, Capacity.ofLitres("6.1")));
     assertThat(file.needs().compartment(SUMP).capacities())
-        .containsEntry(FillCondition.WITH_FILTER, Volume.ofLitres("6.1"))
-        .containsEntry(FillCondition.WITHOUT_FILTER, Volume.ofLitres("5.9"));
+        .containsEntry(FillCondition.WITH_FILTER, Capacity.ofLitres("6.1"))
+        .containsEntry(FillCondition.WITHOUT_FILTER, Capacity.ofLitres("5.9"));
   }
 
   /**

@@ -12,9 +12,11 @@ import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.Spec;
@@ -94,7 +96,8 @@ class ServiceTakeTest {
             Compartment.Kind.ENGINE,
             Spec.ofKind(FluidKind.ENGINE_OIL),
             Optional.empty(),
-            BOTH,
+            Map.of(FillCondition.WITH_FILTER, Capacity.ofLitres("6.4")),
+            Filling.UNSAID,
             "",
             Optional.empty());
     assertThat(take(nothingChosen, Optional.empty(), CHANGE_OIL).gaps())

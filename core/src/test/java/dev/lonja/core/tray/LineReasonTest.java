@@ -2,6 +2,7 @@ package dev.lonja.core.tray;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.pour.FirstPour;
@@ -22,7 +23,7 @@ class LineReasonTest {
         new TakeLine.Reason.Fill(
             FillCondition.WITHOUT_FILTER,
             FillCondition.WITH_FILTER,
-            Volume.ofLitres("6"),
+            Capacity.ofLitres("6"),
             Optional.of(Volume.ofLitres("0.5")),
             BigDecimal.ZERO,
             pour);

@@ -1,5 +1,7 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.fleet.Capacity;
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.item.ItemId;
@@ -21,12 +23,16 @@ import java.util.Map;
 /**
  * A compartment that a tray's job fills.
  *
+ * @param compartment that is filled
  * @param itemId what the tray brought for it, whatever was asked for
  * @param condition in which it is really filled
  * @param book what it takes by the book, in that condition
  */
-public record Pour(
-    CompartmentId compartmentId, String name, ItemId itemId, FillCondition condition, Volume book) {
+public record Pour(Compartment compartment, ItemId itemId, FillCondition condition, Capacity book) {
+
+  public CompartmentId compartmentId() {
+    return compartment.id();
+  }
 
   /** What these of the tray's tasks fill: with the filter only where that is changed as well. */
   static List<Pour> of(TrayMachine machine, Tray tray, List<Task> tasks) {
@@ -44,8 +50,7 @@ public record Pour(
       if (line.reason() instanceof TakeLine.Reason.Fill fill) {
         pours.add(
             new Pour(
-                compartments.get(line.taskId()),
-                line.place(),
+                machine.needs().compartment(compartments.get(line.taskId())),
                 laid(tray, line),
                 fill.filledIn(),
                 fill.capacity()));
@@ -64,6 +69,6 @@ public record Pour(
   }
 
   NewFill filled(Volume litres, LocalDate day, Sent sent) {
-    return new NewFill(compartmentId, itemId, condition, litres, day, sent.actor());
+    return new NewFill(compartment.id(), itemId, condition, litres, day, sent.actor());
   }
 }

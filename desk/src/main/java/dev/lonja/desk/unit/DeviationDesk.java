@@ -1,6 +1,7 @@
 package dev.lonja.desk.unit;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -9,7 +10,6 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.quantity.Measure;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.NewDeviation;
 import dev.lonja.core.service.Task;
@@ -54,7 +54,7 @@ public class DeviationDesk extends KeepersDesk {
               c ->
                   Facts.of("compartment_id", c.compartmentId())
                       .with("condition", c.condition())
-                      .with("volume_l", c.volume().exactText()))
+                      .with("volume_l", c.capacity().exactText()))
           .when(
               Deviation.Change.NoPosition.class,
               p -> Facts.of("position_id", p.positionId()).with("absent", true))
@@ -113,7 +113,7 @@ public class DeviationDesk extends KeepersDesk {
   public record MayNot(FluidObjection objection) implements Refused {}
 
   /** The capacity would not agree with the others of the compartment. */
-  public record Disagrees(Compartment compartment, FillCondition condition, Volume volume)
+  public record Disagrees(Compartment compartment, FillCondition condition, Capacity capacity)
       implements Refused {}
 
   /** The fills do not propose that capacity any more. */
@@ -259,9 +259,10 @@ public class DeviationDesk extends KeepersDesk {
 
     private Optional<Refused> disagrees(Deviation.Change.OtherCapacity other) {
       Compartment compartment = needs.compartment(other.compartmentId());
-      return compartment.withCapacity(other.condition(), other.volume()).capacitiesAgree()
+      Compartment changed = compartment.withCapacity(other.condition(), other.capacity());
+      return changed.capacitiesAgree() && changed.fillingAgrees()
           ? Optional.empty()
-          : Optional.of(new Disagrees(compartment, other.condition(), other.volume()));
+          : Optional.of(new Disagrees(compartment, other.condition(), other.capacity()));
     }
   }
 
@@ -290,7 +291,7 @@ public class DeviationDesk extends KeepersDesk {
   private Outcome accept(Session session, Sent sent, Unit unit, LearnedCapacity learned) {
     Deviation.Change change =
         new Deviation.Change.OtherCapacity(
-            learned.compartment().id(), learned.condition(), learned.median());
+            learned.compartment().id(), learned.condition(), learned.proposed());
     session
         .deviations()
         .put(

@@ -1,14 +1,15 @@
 package dev.lonja.desk.variant;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Measure;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -55,7 +56,8 @@ public class MakeUpDesk extends KeepersDesk {
       String name,
       Compartment.Kind kind,
       Optional<String> item,
-      Map<FillCondition, Volume> capacities,
+      Map<FillCondition, Capacity> capacities,
+      Filling filling,
       String hint) {}
 
   /**
@@ -98,6 +100,7 @@ public class MakeUpDesk extends KeepersDesk {
             edit.specOf(compartmentId, draft.kind()),
             item.map(Item::id),
             draft.capacities(),
+            draft.filling(),
             draft.hint(),
             Optional.empty());
     List<VariantRefusal> refusals = new ArrayList<>();
@@ -107,6 +110,9 @@ public class MakeUpDesk extends KeepersDesk {
     }
     if (!compartment.capacitiesAgree()) {
       refusals.add(new VariantRefusal.CapacitiesDisagree());
+    }
+    if (!compartment.fillingAgrees()) {
+      refusals.add(new VariantRefusal.FillingDisagrees());
     }
     item.flatMap(i -> FluidObjection.to(edit.session(), clock.today(), compartment.spec(), i.id()))
         .map(VariantRefusal.MayNot::new)

@@ -31,6 +31,9 @@ public sealed interface VariantRefusal extends Refusal {
   /** Dry takes no less than a drain with the filter, and that no less than one without. */
   record CapacitiesDisagree() implements VariantRefusal {}
 
+  /** Something is held back where all goes in at once, or an exact amount is a range. */
+  record FillingDisagrees() implements VariantRefusal {}
+
   /** The preferred fluid may not go in there. */
   record MayNot(FluidObjection objection) implements VariantRefusal {}
 

@@ -260,6 +260,7 @@ class FleetMemoryTest {
                 first.spec(),
                 Optional.empty(),
                 first.capacities(),
+                first.filling(),
                 first.hint(),
                 first.changeOver()));
   }

@@ -1,5 +1,6 @@
 package dev.lonja.store.exchange;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -113,6 +114,19 @@ record ExchangeTable(
               column,
               "filled exactly where " + other + " is " + String.join(" or ", list),
               row -> list.contains(row.get(other)) != row.get(column).isEmpty()));
+    }
+
+    /** That the upper end of a range, where it is given, lies above the lower one. */
+    Builder above(String upper, String lower) {
+      return rule(
+          new RowRule(
+              upper,
+              "above " + lower,
+              row ->
+                  row.get(upper).isEmpty()
+                      || row.get(lower).isEmpty()
+                      || new BigDecimal(row.get(upper)).compareTo(new BigDecimal(row.get(lower)))
+                          > 0));
     }
 
     Builder derive(Field<String> field, Function<Map<String, String>, String> from) {

@@ -26,6 +26,7 @@ import static dev.lonja.store.schema.Tables.VARIANT;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.LevelMethod;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fleet.Position;
@@ -168,6 +169,44 @@ final class FleetTables {
             of("chemistry", COMPARTMENT.CHEMISTRY, words(Chemistry.values()), "coolant family")
                 .optional())
         .with(of("base", COMPARTMENT.BASE, words(BrakeBase.values()), "of brake fluid").optional())
+        .with(
+            of(
+                    "level",
+                    COMPARTMENT.LEVEL_METHOD,
+                    words(LevelMethod.Kind.values()),
+                    "how it is read")
+                .optional())
+        .with(
+            of(
+                    "stick_warmth",
+                    COMPARTMENT.STICK_WARMTH,
+                    words(LevelMethod.Warmth.values()),
+                    "how its stick is read")
+                .optional())
+        .with(
+            of("stick_seat", COMPARTMENT.STICK_SEAT, words(LevelMethod.Seat.values()), "how deep")
+                .optional())
+        .with(
+            of(
+                    "stick_stance",
+                    COMPARTMENT.STICK_STANCE,
+                    words(LevelMethod.Stance.values()),
+                    "how the machine stands")
+                .optional())
+        .with(
+            of(
+                    "gauge_c",
+                    COMPARTMENT.GAUGE_CELSIUS,
+                    whole(LevelMethod.Gauge.COOLEST, LevelMethod.Gauge.HOTTEST),
+                    "at which °C its gauge is read")
+                .optional())
+        .with(
+            of("hold_back_pct", COMPARTMENT.HOLD_BACK_E4, scaled(2, 0, 5_000), "its own hold-back")
+                .optional())
+        .filledExactlyFor("stick_warmth", "level", "dipstick")
+        .filledExactlyFor("stick_seat", "level", "dipstick")
+        .filledExactlyFor("stick_stance", "level", "dipstick")
+        .filledExactlyFor("gauge_c", "level", "gauge")
         .unique("variant_id", "name")
         .build();
   }
@@ -183,6 +222,10 @@ final class FleetTables {
                 words(FillCondition.values()),
                 "the state it is filled in"))
         .with(of("volume_l", CAPACITY.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres it takes"))
+        .with(
+            of("high_l", CAPACITY.HIGH_UL, scaled(6, 1, LITRES_UL), "the high end of a range")
+                .optional())
+        .above("high_l", "volume_l")
         .unique("compartment_id", "condition")
         .build();
   }

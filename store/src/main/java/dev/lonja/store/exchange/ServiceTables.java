@@ -195,6 +195,9 @@ final class ServiceTables {
             of("condition", DEVIATION.CONDITION, words(FillCondition.values()), "of a capacity")
                 .optional())
         .with(of("volume_l", DEVIATION.VOLUME_UL, scaled(6, 1, LITRES_UL), "capacity").optional())
+        .with(
+            of("high_l", DEVIATION.HIGH_UL, scaled(6, 1, LITRES_UL), "the high end of a range")
+                .optional())
         .with(reference("item_id", DEVIATION.ITEM_ID, "items", "preferred here").optional())
         .with(
             of("torque_low_nm", DEVIATION.TORQUE_LOW_MNM, scaled(3, 1, TORQUE_MNM), "from")
@@ -222,6 +225,7 @@ final class ServiceTables {
         .with(of("actor", DEVIATION.ACTOR, text(Lengths.NAME), "who put it in force"))
         .filledExactlyFor("condition", "change", "capacity")
         .filledExactlyFor("volume_l", "change", "capacity")
+        .above("high_l", "volume_l")
         .filledExactlyFor("item_id", "change", "item")
         .filledExactlyFor("torque_low_nm", "change", "torque")
         .filledExactlyFor("torque_high_nm", "change", "torque")

@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.VARIANT;
 
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.calendar.UsageCalendar;
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
@@ -303,7 +304,7 @@ public final class FleetRepository {
   }
 
   private Map<Long, List<Compartment>> compartments() {
-    Map<CompartmentId, Map<FillCondition, Volume>> capacities = new HashMap<>();
+    Map<CompartmentId, Map<FillCondition, Capacity>> capacities = new HashMap<>();
     context
         .selectFrom(CAPACITY)
         .forEach(
@@ -312,7 +313,8 @@ public final class FleetRepository {
                     .computeIfAbsent(row.get(CAPACITY.COMPARTMENT_ID), id -> new HashMap<>())
                     .put(
                         FillCondition.valueOf(row.get(CAPACITY.CONDITION)),
-                        new Volume(row.get(CAPACITY.VOLUME_UL))));
+                        FillingColumns.capacity(
+                            row.get(CAPACITY.VOLUME_UL), row.get(CAPACITY.HIGH_UL))));
     Map<CompartmentId, Spec> specs = new SpecRepository(context).all();
     return context
         .select()
@@ -330,6 +332,7 @@ public final class FleetRepository {
                     specs.get(row.get(COMPARTMENT.ID)),
                     Optional.ofNullable(row.get(COMPARTMENT.ITEM_ID)),
                     capacities.getOrDefault(row.get(COMPARTMENT.ID), Map.of()),
+                    FillingColumns.read(row),
                     row.get(COMPARTMENT.HINT),
                     changeOver(row)));
   }

@@ -191,18 +191,20 @@ public final class VariantRepository {
     SpecRepository.write(row, compartment.spec());
     row.set(COMPARTMENT.ITEM_ID, compartment.itemId().orElse(null));
     row.set(COMPARTMENT.HINT, compartment.hint());
+    FillingColumns.write(row, compartment.filling());
     write(COMPARTMENT, COMPARTMENT.ID.eq(id), row);
     new SpecRepository(context).save(id, compartment.spec());
     context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
     compartment
         .capacities()
         .forEach(
-            (condition, volume) ->
+            (condition, capacity) ->
                 context
                     .insertInto(CAPACITY)
                     .set(CAPACITY.COMPARTMENT_ID, id)
                     .set(CAPACITY.CONDITION, condition.name())
-                    .set(CAPACITY.VOLUME_UL, volume.microlitres())
+                    .set(CAPACITY.VOLUME_UL, capacity.low().microlitres())
+                    .set(CAPACITY.HIGH_UL, FillingColumns.high(capacity))
                     .execute());
   }
 

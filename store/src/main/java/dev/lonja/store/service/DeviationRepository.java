@@ -6,6 +6,7 @@ import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.TASK;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.PositionId;
@@ -19,6 +20,7 @@ import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.NewDeviation;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.store.fleet.FillingColumns;
 import dev.lonja.store.query.UnitScope;
 import java.util.HashMap;
 import java.util.List;
@@ -66,9 +68,7 @@ public final class DeviationRepository {
           .when(Deviation.Change.NoTask.class, none -> Map.of())
           .when(Deviation.Change.OtherFluid.class, c -> Map.of(DEVIATION.ITEM_ID, c.itemId()))
           .when(Deviation.Change.OtherPart.class, p -> Map.of(DEVIATION.ITEM_ID, p.itemId()))
-          .when(
-              Deviation.Change.OtherCapacity.class,
-              c -> Map.of(DEVIATION.VOLUME_UL, c.volume().microlitres()))
+          .when(Deviation.Change.OtherCapacity.class, c -> capacity(c.capacity()))
           .when(
               Deviation.Change.OtherTorque.class,
               p ->
@@ -180,6 +180,13 @@ public final class DeviationRepository {
         row.get(DEVIATION.ACTOR));
   }
 
+  private static Map<Field<?>, Object> capacity(Capacity capacity) {
+    long low = capacity.low().microlitres();
+    return capacity.isRange()
+        ? Map.of(DEVIATION.VOLUME_UL, low, DEVIATION.HIGH_UL, capacity.high().microlitres())
+        : Map.of(DEVIATION.VOLUME_UL, low);
+  }
+
   private static Deviation.Change change(Record row) {
     CompartmentId compartment = row.get(DEVIATION.COMPARTMENT_ID);
     PositionId position = row.get(DEVIATION.POSITION_ID);
@@ -188,7 +195,7 @@ public final class DeviationRepository {
           new Deviation.Change.OtherCapacity(
               compartment,
               FillCondition.valueOf(row.get(DEVIATION.CONDITION)),
-              new Volume(row.get(DEVIATION.VOLUME_UL)));
+              FillingColumns.capacity(row.get(DEVIATION.VOLUME_UL), row.get(DEVIATION.HIGH_UL)));
       case "TORQUE" ->
           new Deviation.Change.OtherTorque(
               position,

@@ -77,6 +77,7 @@ public final class Verification {
     findings.addAll(new FluidVerification(context).findings());
     findings.addAll(new TrayVerification(context).findings());
     findings.addAll(PolicyVerification.findings(context));
+    findings.addAll(FillingVerification.findings(context));
     if (findings.isEmpty()) {
       checkDigests();
     }

@@ -470,7 +470,20 @@ CREATE TABLE compartment (
   biodegradable INTEGER NOT NULL DEFAULT 0 CHECK (biodegradable IN (0, 1)),
   chemistry TEXT CHECK (chemistry IN ('IAT', 'OAT', 'SI_OAT', 'P_OAT', 'N_HOAT')),
   base TEXT CHECK (base IN ('GLYCOL', 'SILICONE', 'MINERAL')),
-  UNIQUE (variant_id, name)
+  -- how its level is read; each method has its own columns and no others
+  level_method TEXT CHECK (level_method IN ('DIPSTICK', 'SIGHT_GLASS', 'GAUGE', 'OVERFLOW', 'MEASURED')),
+  stick_warmth TEXT CHECK (stick_warmth IN ('COLD', 'HOT')),
+  stick_seat TEXT CHECK (stick_seat IN ('PUSHED_IN', 'SCREWED_IN', 'RESTING')),
+  stick_stance TEXT CHECK (stick_stance IN ('UPRIGHT', 'ON_STAND')),
+  gauge_celsius INTEGER CHECK (gauge_celsius BETWEEN 0 AND 150),
+  -- its own share that is held back, instead of the store's
+  hold_back_e4 INTEGER CHECK (hold_back_e4 BETWEEN 0 AND 5000),
+  UNIQUE (variant_id, name),
+  CHECK ((level_method IS 'DIPSTICK') = (stick_warmth IS NOT NULL)),
+  CHECK ((level_method IS 'DIPSTICK') = (stick_seat IS NOT NULL)),
+  CHECK ((level_method IS 'DIPSTICK') = (stick_stance IS NOT NULL)),
+  CHECK ((level_method IS 'GAUGE') = (gauge_celsius IS NOT NULL)),
+  CHECK (hold_back_e4 IS NULL OR level_method IS NULL OR level_method NOT IN ('OVERFLOW', 'MEASURED'))
 ) STRICT;
 CREATE INDEX compartment_item ON compartment (item_id);
 
@@ -559,7 +572,10 @@ CREATE TABLE capacity (
   compartment_id INTEGER NOT NULL REFERENCES compartment,
   condition TEXT NOT NULL CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
   volume_ul INTEGER NOT NULL CHECK (volume_ul BETWEEN 1 AND 100000000000),
-  UNIQUE (compartment_id, condition)
+  -- the high end, where the book gives a range
+  high_ul INTEGER CHECK (high_ul BETWEEN 1 AND 100000000000),
+  UNIQUE (compartment_id, condition),
+  CHECK (high_ul > volume_ul)
 ) STRICT;
 
 CREATE TABLE position (
@@ -676,6 +692,7 @@ CREATE TABLE deviation (
   change TEXT NOT NULL CHECK (change IN ('ABSENT', 'ITEM', 'CAPACITY', 'TORQUE', 'INTERVAL')),
   condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),
   volume_ul INTEGER CHECK (volume_ul BETWEEN 1 AND 100000000000),
+  high_ul INTEGER CHECK (high_ul BETWEEN 1 AND 100000000000),
   item_id INTEGER REFERENCES item,
   torque_low_mnm INTEGER CHECK (torque_low_mnm BETWEEN 1 AND 10000000),
   torque_high_mnm INTEGER CHECK (torque_high_mnm BETWEEN torque_low_mnm AND 10000000),
@@ -689,6 +706,7 @@ CREATE TABLE deviation (
   CHECK (source = 'LEARNED' OR reason <> ''),
   CHECK ((compartment_id IS NOT NULL) + (position_id IS NOT NULL) + (task_id IS NOT NULL) = 1),
   CHECK ((change = 'CAPACITY') = (volume_ul IS NOT NULL)),
+  CHECK (high_ul > volume_ul),
   CHECK ((change = 'CAPACITY') = (condition IS NOT NULL)),
   CHECK (change <> 'CAPACITY' OR compartment_id IS NOT NULL),
   CHECK ((change = 'ITEM') = (item_id IS NOT NULL)),

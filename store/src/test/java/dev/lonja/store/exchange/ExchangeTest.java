@@ -94,7 +94,7 @@ class ExchangeTest {
 
   @Test
   void aCommaIsNoDecimalPoint() throws IOException {
-    edit("capacities.csv", text -> text.replaceFirst(",14\\.2\r\n", ",\"14,2\"\r\n"));
+    edit("capacities.csv", text -> text.replaceFirst(",14\\.2,\r\n", ",\"14,2\",\r\n"));
     assertThat(problems().get(0)).startsWith("capacities.csv line 2, column volume_l: \"14,2\";");
   }
 

@@ -36,9 +36,17 @@ class LimitsTest {
   /** What the program numbers by itself. */
   private static final Set<String> COUNTED = Set.of("id", "version", "line_no");
 
-  /** What another row says as well: sums of movements, what is laid of what is wanted. */
+  /**
+   * What another row says as well: sums of movements, what is laid of what is wanted, capacities.
+   */
   private static final Set<String> TIED =
-      Set.of("class_months.month", "class_months.factor", "climate_months.id");
+      Set.of(
+          "class_months.month",
+          "class_months.factor",
+          "climate_months.id",
+          "capacities.volume_l",
+          "capacities.high_l",
+          "deviations.volume_l");
 
   @TempDir private Path folder;
 

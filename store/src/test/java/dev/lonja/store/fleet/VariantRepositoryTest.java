@@ -2,16 +2,17 @@ package dev.lonja.store.fleet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.machine.UnitNeeds;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.store.ExampleStore;
 import dev.lonja.store.Session;
@@ -106,7 +107,7 @@ class VariantRepositoryTest {
     Compartment saved = needs(BOAT).compartment(id);
     assertThat(saved.name()).isEqualTo("Trim pump");
     assertThat(saved.capacities())
-        .isEqualTo(Map.of(FillCondition.WITHOUT_FILTER, Volume.ofLitres("0.9")));
+        .isEqualTo(Map.of(FillCondition.WITHOUT_FILTER, Capacity.ofLitres("0.9")));
     assertThat(saved.itemId()).contains(new ItemId(5));
   }
 
@@ -117,7 +118,8 @@ class VariantRepositoryTest {
         Compartment.Kind.GEARBOX,
         Spec.ofKind(FluidKind.GEAR_OIL),
         Optional.of(new ItemId(5)),
-        Map.of(FillCondition.WITHOUT_FILTER, Volume.ofLitres(litres)),
+        Map.of(FillCondition.WITHOUT_FILTER, Capacity.ofLitres(litres)),
+        Filling.UNSAID,
         "",
         Optional.empty());
   }

@@ -48,8 +48,7 @@ final class JobCard {
         ScanCode.dataMatrix(file.tray().number()),
         file.meters().stream().map(JobCard::meter).toList(),
         file.lines().stream()
-            .map(line -> line.step().line())
-            .filter(line -> line.reason() instanceof LineReason.Fill)
+            .filter(line -> line.step().line().reason() instanceof LineReason.Fill)
             .map(this::fluid)
             .toList(),
         file.lines().stream()
@@ -84,7 +83,8 @@ final class JobCard {
         standing.lastAccepted().map(last -> last.shown().display()).orElse("never read"));
   }
 
-  private JobCardView.FluidRow fluid(TrayLine line) {
+  private JobCardView.FluidRow fluid(TrayFile.Line row) {
+    TrayLine line = row.step().line();
     LineReason.Fill fill = (LineReason.Fill) line.reason();
     FirstPour pour = fill.firstPour();
     Item item = file.item(line);
@@ -96,7 +96,9 @@ final class JobCard {
         item.homeBin().address(),
         pour.pour().display(),
         pour.reserve().equals(Volume.ZERO) ? "" : pour.reserve().display(),
-        pour.preFill().equals(Volume.ZERO) ? "" : pour.preFill().display(),
+        new JobCardView.Level(
+            pour.preFill().equals(Volume.ZERO) ? "" : pour.preFill().display(),
+            TrayWording.level(row)),
         line.wanted().display());
   }
 

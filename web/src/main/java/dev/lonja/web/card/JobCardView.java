@@ -34,7 +34,6 @@ public record JobCardView(
    * A fluid.
    *
    * @param then what is kept until the level is read; empty if all is poured at once
-   * @param filter what goes into the new filter beforehand; empty if nothing does
    */
   public record FluidRow(
       String into,
@@ -44,8 +43,16 @@ public record JobCardView(
       String bin,
       String first,
       String then,
-      String filter,
+      Level level,
       String together) {}
+
+  /**
+   * How it comes to its level.
+   *
+   * @param filter what goes into the new filter beforehand; empty if nothing does
+   * @param read how the level is read; empty if nobody has said
+   */
+  public record Level(String filter, String read) {}
 
   /** Something that goes on. */
   public record PartRow(String place, String amount, String number, String what, String note) {}

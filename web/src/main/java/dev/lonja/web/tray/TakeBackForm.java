@@ -13,6 +13,7 @@ import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.tray.Pour;
 import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
@@ -68,8 +69,9 @@ final class TakeBackForm {
                 pour ->
                     new TakeBackView.FillRow(
                         pouredField(pour.compartmentId()),
-                        pour.name(),
-                        pour.book().display() + ", " + pour.condition().words()))
+                        pour.compartment().name(),
+                        pour.book().display() + ", " + pour.condition().words(),
+                        LevelWording.of(pour.compartment())))
             .toList(),
         asked.substituted().stream()
             .map(
@@ -216,7 +218,7 @@ final class TakeBackForm {
       String text = fields.getOrDefault(field, "").strip();
       if (!text.isEmpty()) {
         typed
-            .litres(field, "Litres poured into " + pour.name(), text, Limits.LITRES)
+            .litres(field, "Litres poured into " + pour.compartment().name(), text, Limits.LITRES)
             .ifPresent(volume -> litres.put(pour.compartmentId(), volume));
       }
     }

@@ -37,7 +37,7 @@ public record TakeBackView(
    *
    * @param book what it takes by the book, in its condition
    */
-  public record FillRow(String field, String compartment, String book) {}
+  public record FillRow(String field, String compartment, String book, String level) {}
 
   /** A part that the tray went out without; in the field somebody says why nobody wants it. */
   public record LeftOutRow(String field, String words) {}

@@ -172,7 +172,7 @@ final class TrayPage {
     boolean replaced = asked.substitution().isPresent();
     return new TrayView.What(
         asked.place(),
-        note(asked),
+        note(line),
         WayWording.behind(asked.ways()),
         onTheShelf(line.substitutes()),
         line.fluid().map(FluidLineWording::words).orElse(""),
@@ -183,8 +183,10 @@ final class TrayPage {
         line.back().isPositive() ? line.back().display() : "");
   }
 
-  private String note(TrayLine line) {
-    String note = TrayWording.note(line.reason(), file.items());
+  private String note(TrayFile.Line asked) {
+    TrayLine line = asked.step().line();
+    String note =
+        (TrayWording.note(line.reason(), file.items()) + " " + TrayWording.level(asked)).strip();
     return Optional.ofNullable(file.beside().brought().get(line.id()))
         .map(cause -> note + " Wanted: " + WantedWording.cause(cause) + ".")
         .orElse(note)

@@ -10,6 +10,8 @@ import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
+import dev.lonja.desk.tray.TrayFile;
+import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -93,6 +95,19 @@ public final class TrayWording {
         .when(LineReason.ByHand.class, hand -> join("Put on by hand.", hand.note()))
         .all()
         .apply(reason);
+  }
+
+  /** How the level is read where a line goes; empty for parts, and where nobody has said. */
+  public static String level(TrayFile.Line line) {
+    return line.fluid()
+        .filter(fluid -> line.step().line().reason() instanceof LineReason.Fill)
+        .map(
+            fluid ->
+                LevelWording.of(
+                    fluid.compartment(),
+                    fluid.product(),
+                    Volume.ofLitres(line.step().line().wanted().amount())))
+        .orElse("");
   }
 
   /** Why something else lies on a line. */

@@ -17,8 +17,8 @@ final class CapacityWording {
         .flatMap(
             condition ->
                 compartment
-                    .capacity(condition)
-                    .map(volume -> condition.words() + " is " + volume.display())
+                    .range(condition)
+                    .map(capacity -> condition.words() + " is " + capacity.display())
                     .stream())
         .collect(Collectors.joining(", "));
   }

@@ -1,12 +1,12 @@
 package dev.lonja.web.unit;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterSpan;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Interval;
 import dev.lonja.core.service.Task;
@@ -19,6 +19,7 @@ import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Typed;
+import dev.lonja.web.variant.FillingEntry;
 import dev.lonja.web.variant.ItemNames;
 import dev.lonja.web.variant.PartEntry;
 import java.util.Arrays;
@@ -67,7 +68,7 @@ public record DeviationForm(
         "value",
         not.condition().words()
             + " would be "
-            + not.volume().display()
+            + not.capacity().display()
             + ", but "
             + CapacityWording.of(not.compartment(), not.condition())
             + "; with the filter it cannot be less, and dry it takes most.");
@@ -141,7 +142,7 @@ public record DeviationForm(
     if (in.isEmpty()) {
       typed.refuse("condition", "Choose the condition in which it takes that much.");
     }
-    Optional<Volume> litres = typed.litres("value", "The capacity in L", value, Limits.LITRES);
+    Optional<Capacity> litres = FillingEntry.capacity(typed, "value", "The capacity in L", value);
     return in.flatMap(
         c -> litres.flatMap(l -> plain(new Deviation.Change.OtherCapacity(id, c, l))));
   }

@@ -43,9 +43,9 @@ final class DeviationWording {
                       + ", "
                       + other.condition().words()
                       + ": "
-                      + other.volume().display()
+                      + other.capacity().display()
                       + compartment(other.compartmentId())
-                          .capacity(other.condition())
+                          .range(other.condition())
                           .map(listed -> ", listed " + listed.display())
                           .orElse(""))
           .when(

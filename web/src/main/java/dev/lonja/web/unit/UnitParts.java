@@ -1,16 +1,19 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Due;
 import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.frame.Plate;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -70,18 +73,31 @@ final class UnitParts {
             .filter(condition -> compartment.capacity(condition).isPresent())
             .map(condition -> capacity(compartment, condition))
             .toList(),
-        compartment
-            .capacity(FillCondition.WITH_FILTER)
-            .or(() -> compartment.capacity(FillCondition.WITHOUT_FILTER))
-            .map(
-                volume -> unit.machine().file().needs().firstPour(compartment, volume, Volume.ZERO))
-            .map(p -> "first pour " + p.pour().display() + ", keep " + p.reserve().display())
-            .orElse(""));
+        Stream.of(
+                compartment
+                    .range(FillCondition.WITH_FILTER)
+                    .or(() -> compartment.range(FillCondition.WITHOUT_FILTER))
+                    .map(capacity -> poured(compartment, capacity))
+                    .orElse(""),
+                LevelWording.of(compartment))
+            .filter(words -> !words.isEmpty())
+            .collect(Collectors.joining(" ")));
+  }
+
+  private String poured(Compartment compartment, Capacity capacity) {
+    FirstPour pour =
+        unit.machine()
+            .file()
+            .needs()
+            .firstPour(compartment, capacity, capacity.high(), Volume.ZERO);
+    return pour.reserve().equals(Volume.ZERO)
+        ? "Poured at once."
+        : "First pour " + pour.pour().display() + ", keep " + pour.reserve().display() + ".";
   }
 
   private UnitView.CapacityRow capacity(Compartment compartment, FillCondition condition) {
     return new UnitView.CapacityRow(
-        compartment.capacity(condition).orElseThrow().display(),
+        compartment.range(condition).orElseThrow().display(),
         condition.words(),
         source(
             change ->

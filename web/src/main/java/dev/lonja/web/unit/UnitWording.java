@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Unit;
@@ -9,7 +10,6 @@ import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.pour.LearnedCapacity;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.IntervalPolicy;
@@ -167,10 +167,10 @@ final class UnitWording {
   private static String amount(Compartment compartment) {
     return Stream.of(
             compartment
-                .capacity(FillCondition.WITH_FILTER)
-                .or(() -> compartment.capacity(FillCondition.WITHOUT_FILTER))
-                .or(() -> compartment.capacity(FillCondition.DRY))
-                .map(Volume::display)
+                .range(FillCondition.WITH_FILTER)
+                .or(() -> compartment.range(FillCondition.WITHOUT_FILTER))
+                .or(() -> compartment.range(FillCondition.DRY))
+                .map(Capacity::display)
                 .orElse("not on file"),
             compartment.spec().shortText())
         .filter(words -> !words.isEmpty())
@@ -196,7 +196,7 @@ final class UnitWording {
         proposal.condition().name().toLowerCase(Locale.ROOT),
         proposal.condition().words(),
         proposal.book().display(),
-        proposal.median().display(),
+        proposal.proposed().display(),
         proposal.fills().stream()
             .map(
                 fill ->

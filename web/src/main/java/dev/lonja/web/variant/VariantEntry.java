@@ -1,14 +1,15 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.TorqueRange;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.variant.MakeUpDesk;
 import dev.lonja.desk.variant.VariantDesk;
@@ -62,22 +63,27 @@ final class VariantEntry {
     Optional<Compartment.Kind> kind =
         constant("kind", "kind of compartment", Compartment.Kind.values());
     String hint = optionalText("hint", "The hint", LONGEST_NOTE);
-    Map<FillCondition, Volume> capacities = new EnumMap<>(FillCondition.class);
+    Map<FillCondition, Capacity> capacities = new EnumMap<>(FillCondition.class);
     capacity(capacities, FillCondition.DRY, "dry");
     capacity(capacities, FillCondition.WITH_FILTER, "withFilter");
     capacity(capacities, FillCondition.WITHOUT_FILTER, "withoutFilter");
+    Optional<Filling> filling = FillingEntry.filling(typed, form);
     return typed.all(
         () ->
             new MakeUpDesk.CompartmentDraft(
-                name.orElseThrow(), kind.orElseThrow(), filled("item"), capacities, hint));
+                name.orElseThrow(),
+                kind.orElseThrow(),
+                filled("item"),
+                capacities,
+                filling.orElseThrow(),
+                hint));
   }
 
   private void capacity(
-      Map<FillCondition, Volume> capacities, FillCondition condition, String field) {
+      Map<FillCondition, Capacity> capacities, FillCondition condition, String field) {
     if (!text(field).isEmpty()) {
-      typed
-          .litres(field, "The capacity, " + condition.words() + ",", text(field), Limits.LITRES)
-          .ifPresent(volume -> capacities.put(condition, volume));
+      FillingEntry.capacity(typed, field, "The capacity, " + condition.words() + ",", text(field))
+          .ifPresent(capacity -> capacities.put(condition, capacity));
     }
   }
 

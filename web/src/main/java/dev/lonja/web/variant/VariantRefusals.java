@@ -41,6 +41,13 @@ final class VariantRefusals {
                               "The capacities do not agree: dry takes no less than a drain with"
                                   + " the filter, and that no less than one without."))
                   .when(
+                      VariantRefusal.FillingDisagrees.class,
+                      not ->
+                          new Problem(
+                              "level",
+                              "Nothing is held back where it runs out at the fill hole or an exact"
+                                  + " amount goes in, and an exact amount is no range."))
+                  .when(
                       VariantRefusal.MayNot.class,
                       not -> new Problem("item", FluidAdvice.words(not.objection())))
                   .when(

@@ -40,9 +40,14 @@ public record VariantView(
       List<Choice> compartmentKinds,
       List<Choice> positionKinds,
       List<Choice> mountings,
+      Levels levels,
       List<Choice> subjects,
       List<Choice> meters,
       List<Choice> leads) {}
+
+  /** How a level may be read, and what is then said of a stick. */
+  public record Levels(
+      List<Choice> kinds, List<Choice> warmths, List<Choice> seats, List<Choice> stances) {}
 
   public record Choice(String value, String words) {}
 

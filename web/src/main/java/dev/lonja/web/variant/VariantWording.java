@@ -1,8 +1,10 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.LevelMethod;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
@@ -11,7 +13,6 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.TorqueRange;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
@@ -73,6 +74,15 @@ final class VariantWording {
         Arrays.stream(Compartment.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
         Arrays.stream(Position.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
         Arrays.stream(Mounting.values()).map(m -> choice(m.name(), m.words())).toList(),
+        new VariantView.Levels(
+            Arrays.stream(LevelMethod.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
+            Arrays.stream(LevelMethod.Warmth.values())
+                .map(w -> choice(w.name(), w.words()))
+                .toList(),
+            Arrays.stream(LevelMethod.Seat.values()).map(s -> choice(s.name(), s.words())).toList(),
+            Arrays.stream(LevelMethod.Stance.values())
+                .map(s -> choice(s.name(), s.words()))
+                .toList()),
         Stream.concat(
                 file.needs().compartments().stream()
                     .map(c -> choice("compartment-" + c.id(), c.name())),
@@ -94,23 +104,32 @@ final class VariantWording {
   private VariantView.Row<CompartmentId> compartment(Compartment c) {
     String capacities =
         Arrays.stream(FillCondition.values())
-            .flatMap(k -> c.capacity(k).map(v -> v.display() + " " + k.words()).stream())
+            .flatMap(k -> c.range(k).map(v -> v.display() + " " + k.words()).stream())
             .collect(Collectors.joining(", "));
     return new VariantView.Row<>(
         c.id(),
-        joined(c.name(), c.spec().shortText(), number(c.itemId()), capacities),
-        Map.of(
-            "name", c.name(),
-            "kind", c.kind().name(),
-            "item", number(c.itemId()),
-            "dry", litres(c, FillCondition.DRY),
-            "withFilter", litres(c, FillCondition.WITH_FILTER),
-            "withoutFilter", litres(c, FillCondition.WITHOUT_FILTER),
-            "hint", c.hint()));
+        joined(c.name(), c.spec().shortText(), number(c.itemId()), capacities, level(c)),
+        fields(c));
+  }
+
+  private static String level(Compartment compartment) {
+    return compartment.filling().level().map(level -> level.kind().words()).orElse("");
+  }
+
+  private Map<String, String> fields(Compartment c) {
+    Map<String, String> fields = FillingEntry.fields(c.filling());
+    fields.put("name", c.name());
+    fields.put("kind", c.kind().name());
+    fields.put("item", number(c.itemId()));
+    fields.put("dry", litres(c, FillCondition.DRY));
+    fields.put("withFilter", litres(c, FillCondition.WITH_FILTER));
+    fields.put("withoutFilter", litres(c, FillCondition.WITHOUT_FILTER));
+    fields.put("hint", c.hint());
+    return fields;
   }
 
   private static String litres(Compartment compartment, FillCondition condition) {
-    return compartment.capacity(condition).map(Volume::exactText).orElse("");
+    return compartment.range(condition).map(Capacity::exactText).orElse("");
   }
 
   private VariantView.Row<PositionId> position(Position p) {

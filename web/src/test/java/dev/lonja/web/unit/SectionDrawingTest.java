@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Outline;
 import dev.lonja.core.fluid.Spec;
 import java.util.ArrayList;
@@ -66,6 +67,7 @@ class SectionDrawingTest {
               Spec.ofKind(kind.usualFluid()),
               Optional.empty(),
               Map.of(),
+              Filling.UNSAID,
               "",
               Optional.empty());
       all.add(new SectionDrawing.Labelled(compartment, "1.00 L", "#c-" + kind.ordinal()));

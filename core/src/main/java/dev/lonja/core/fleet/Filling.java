@@ -1,0 +1,43 @@
+package dev.lonja.core.fleet;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+
+/**
+ * How a compartment is filled, where that is said of it.
+ *
+ * @param level how its level is read; empty if nobody has said
+ * @param holdBack its own share of the capacity that is kept until the machine has run, 0 to 0.5,
+ *     instead of the store's with its least and its quarter
+ */
+public record Filling(Optional<LevelMethod> level, Optional<BigDecimal> holdBack) {
+
+  public static final BigDecimal MOST_HOLD_BACK = new BigDecimal("0.5");
+
+  /** Nothing is said. */
+  public static final Filling UNSAID = new Filling(Optional.empty(), Optional.empty());
+
+  public Filling {
+    if (holdBack
+        .filter(share -> share.signum() < 0 || share.compareTo(MOST_HOLD_BACK) > 0)
+        .isPresent()) {
+      throw new IllegalArgumentException(
+          "holdBack is " + holdBack.get() + "; allowed is 0 to " + MOST_HOLD_BACK);
+    }
+  }
+
+  /** Read so, with the store's hold-back. */
+  public static Filling by(LevelMethod level) {
+    return new Filling(Optional.of(level), Optional.empty());
+  }
+
+  /** True if nothing is to be read after a first part, so that all goes in at once. */
+  public boolean takesAllAtOnce() {
+    return level.filter(LevelMethod::takesAllAtOnce).isPresent();
+  }
+
+  /** False if a share is held back where all goes in at once. */
+  public boolean agrees() {
+    return holdBack.isEmpty() || !takesAllAtOnce();
+  }
+}
