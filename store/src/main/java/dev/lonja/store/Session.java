@@ -38,6 +38,7 @@ import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.tray.TrayRepository;
+import dev.lonja.store.tray.TrayTaskRepository;
 import dev.lonja.store.verification.Verification;
 import dev.lonja.store.wanted.FindingRepository;
 import dev.lonja.store.wanted.WantedRepository;
@@ -224,6 +225,10 @@ public final class Session {
 
   public TrayRepository trays() {
     return new TrayRepository(context);
+  }
+
+  public TrayTaskRepository trayTasks() {
+    return new TrayTaskRepository(context);
   }
 
   public FindingRepository findings() {

@@ -73,6 +73,21 @@ class LabelsTest {
     }
   }
 
+  /** AT-4's air filter went out on 10 March at 631.2 h; what still lies on a tray is not marked. */
+  @Test
+  void theFiltersOfAJobAreMarked() throws Exception {
+    assertThat(visitor.get("/trays/4").document().select("a[href$=filters.pdf]")).hasSize(1);
+    assertThat(text("/labels/trays/4/filters.pdf"))
+        .contains("new on 2027-03-10", "AT-4", "hours 631.2 h");
+    assertThat(bars("/labels/trays/4/filters.pdf")).isEqualTo("T-0004");
+    assertThat(visitor.get("/trays/8").document().select("a[href$=filters.pdf]")).isEmpty();
+    for (String none : new String[] {"8", "6", "99"}) {
+      assertThat(visitor.get("/labels/trays/" + none + "/filters.pdf").status())
+          .as(none)
+          .isEqualTo(404);
+    }
+  }
+
   /** A job with its tray, its lots and its finding; what came back unused is not on it. */
   @Test
   void theServiceRecordSaysWhatTheMachineGot() throws IOException {

@@ -57,7 +57,7 @@ class StatementsTest {
     "/oils/specs/1, 20",
     "/oils/products/1, 32",
     "/trays, 9",
-    "/trays/8, 28",
+    "/trays/8, 32",
     "/ahead, 8",
     "/book, 6",
     "/setup, 2",

@@ -40,10 +40,12 @@ public record Occurrence(LocalDate date, List<OccurrenceTask> tasks, Optional<In
 
   /** The names of the services its tasks belong to, each once: "Small service + Gearbox oil". */
   public String title() {
-    return tasks.stream()
-        .map(task -> task.task().serviceName())
-        .distinct()
-        .collect(Collectors.joining(" + "));
+    return title(tasks.stream().map(OccurrenceTask::task).toList());
+  }
+
+  /** The names of the services that tasks belong to, each once. */
+  public static String title(List<Task> tasks) {
+    return tasks.stream().map(Task::serviceName).distinct().collect(Collectors.joining(" + "));
   }
 
   /** The first of its tasks that is overdue; if none is, the one that set its day. */

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
@@ -14,8 +15,14 @@ import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -76,6 +83,56 @@ public class LabelDesk extends KeepersDesk {
 
   public Optional<Tray> tray(TrayId id) {
     return store.read(session -> session.trays().byId(id));
+  }
+
+  /**
+   * What is written on the filters of a job.
+   *
+   * @param filters that went out with it and did not come back
+   * @param on the day of the job
+   * @param shown what the machine's meters showed then, by name
+   */
+  public record FilterMark(
+      Tray tray, List<Item> filters, LocalDate on, Map<String, MeterValue> shown) {}
+
+  /** Empty for a tray that is not out and not back, or brought a machine no filter. */
+  public Optional<FilterMark> filterMark(TrayId id) {
+    return store.read(
+        session ->
+            session
+                .trays()
+                .byId(id)
+                .filter(tray -> tray.handedOverOn().isPresent() && tray.unitId().isPresent())
+                .map(tray -> mark(session, tray))
+                .filter(mark -> !mark.filters().isEmpty()));
+  }
+
+  private FilterMark mark(Session session, Tray tray) {
+    LocalDate on = tray.backOn().or(tray::handedOverOn).orElseThrow();
+    List<ItemId> out =
+        session.ledger().issuesOf(tray.number()).entrySet().stream()
+            .filter(issues -> issues.getValue().stream().anyMatch(i -> i.stillOut().isPositive()))
+            .map(Map.Entry::getKey)
+            .toList();
+    Map<ItemId, Item> items = session.items().byIds(out);
+    Map<String, MeterValue> shown = new LinkedHashMap<>();
+    FleetPicture.load(session, clock.today()).meters().values().stream()
+        .map(standing -> standing.file().meter())
+        .filter(meter -> tray.isFor(meter.unitId()))
+        .forEach(
+            meter ->
+                session
+                    .readings()
+                    .onJob(meter.id(), on)
+                    .ifPresent(value -> shown.put(meter.name(), value)));
+    return new FilterMark(
+        tray,
+        items.values().stream()
+            .filter(item -> item.family().isFilter())
+            .sorted(Comparator.comparing(Item::number))
+            .toList(),
+        on,
+        shown);
   }
 
   /**

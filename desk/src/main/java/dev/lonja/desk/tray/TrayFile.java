@@ -3,10 +3,14 @@ package dev.lonja.desk.tray;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.PackPick;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.Place;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.ServiceTake;
@@ -25,6 +29,7 @@ import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.fluid.ShelfFluid;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.SignOff;
+import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -84,6 +89,7 @@ public record TrayFile(
    * @param back what came back of it
    * @param barcodes of its item
    * @param fluid for one that goes into a compartment
+   * @param packs what a fluid will be taken from, as long as the tray is open
    * @param substitutes for a short one, on an open tray
    */
   public record Line(
@@ -92,7 +98,11 @@ public record TrayFile(
       Quantity back,
       List<String> barcodes,
       Optional<FluidLine> fluid,
+      List<Packed> packs,
       Instead substitutes) {}
+
+  /** A pack that a fluid is taken from, and where it stands. */
+  public record Packed(PackPick pick, LotFacts lot) {}
 
   /** What would do where a line is short: another part, or other fluids. */
   public record Instead(Optional<Substitute> part, List<ShelfFluid> fluids) {
@@ -117,7 +127,7 @@ public record TrayFile(
     return new TrayFile(
         onRack,
         items,
-        lines(session, today, onRack, needs),
+        lines(session, today, onRack, needs, items),
         new JobFacts(needs, tasks),
         hazards(session, tray, items),
         machine.meters(),
@@ -195,12 +205,17 @@ public record TrayFile(
   }
 
   private static List<Line> lines(
-      Session session, LocalDate today, TraysDesk.OnRack onRack, UnitNeeds needs) {
+      Session session,
+      LocalDate today,
+      TraysDesk.OnRack onRack,
+      UnitNeeds needs,
+      Map<ItemId, Item> items) {
     Tray tray = onRack.tray();
     Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
     Map<ItemId, List<String>> barcodes =
         session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());
+    Map<Long, List<Packed>> packs = tray.isOpen() ? packs(session, today, tray, items) : Map.of();
     Map<Long, SignOff> signed = session.pours().ofTrayLines(tray.id());
     return onRack.progress().steps().stream()
         .map(
@@ -215,9 +230,49 @@ public record TrayFile(
                   back(issued, step.line()),
                   barcodes.getOrDefault(step.line().itemId(), List.of()),
                   fluid,
+                  packs.getOrDefault(step.line().id(), List.of()),
                   asks ? instead(session, today, book, needs, step, fluid) : Instead.NOTHING);
             })
         .toList();
+  }
+
+  /** By line, what its fluid will be taken from; what one line opens serves the next. */
+  private static Map<Long, List<Packed>> packs(
+      Session session, LocalDate today, Tray tray, Map<ItemId, Item> items) {
+    Map<Long, List<Packed>> packs = new HashMap<>();
+    Map<ItemId, List<TrayLine>> fluids =
+        tray.lines().stream()
+            .filter(line -> line.wanted().measure() == Measure.LITRES)
+            .filter(line -> line.laid().isPositive() || line.missing().isPositive())
+            .collect(Collectors.groupingBy(TrayLine::itemId));
+    fluids.forEach(
+        (itemId, lines) ->
+            items
+                .get(itemId)
+                .pack()
+                .ifPresent(pack -> packs.putAll(packs(session, today, itemId, lines, pack))));
+    return packs;
+  }
+
+  private static Map<Long, List<Packed>> packs(
+      Session session, LocalDate today, ItemId itemId, List<TrayLine> lines, Volume pack) {
+    Map<Place, LotFacts> lots = new HashMap<>();
+    session.ledger().lotsOf(itemId).forEach(lot -> lots.put(lot.lot().place(), lot));
+    List<List<PackPick>> picks =
+        PackPick.of(
+            lots.values().stream().map(LotFacts::lot).toList(),
+            lines.stream().map(line -> line.laid().plus(line.missing())).toList(),
+            Quantity.of(pack),
+            today);
+    Map<Long, List<Packed>> packed = new HashMap<>();
+    for (int i = 0; i < lines.size(); i++) {
+      packed.put(
+          lines.get(i).id(),
+          picks.get(i).stream()
+              .map(pick -> new Packed(pick, lots.get(pick.from().place())))
+              .toList());
+    }
+    return packed;
   }
 
   private static Quantity out(Map<ItemId, List<PastMovement>> issued, TrayLine line) {

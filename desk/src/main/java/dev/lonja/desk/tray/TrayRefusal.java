@@ -6,6 +6,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.tray.TaskBond;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.fluid.FluidObjection;
@@ -22,6 +23,12 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** The tray is not open any more. */
   record NotOpen() implements TrayRefusal {}
+
+  /** None of the tasks is chosen, or all are, or one that may not be. */
+  record ChooseSome() implements TrayRefusal {}
+
+  /** Two tasks would be parted of which neither can be laid without the other. */
+  record Bound(TaskBond bond) implements TrayRefusal {}
 
   /** The line is no longer on an open tray. */
   record NoSuchLine() implements TrayRefusal {}

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import org.jooq.Condition;
 import org.jooq.Cursor;
@@ -162,6 +163,15 @@ public final class ReadingRepository {
 
   /** What a meter showed when a tray was handed over on a day, the latest of that day. */
   public Optional<MeterValue> atHandOver(MeterId meterId, LocalDate day) {
+    return latest(meterId, day, Set.of(Source.HAND_OVER));
+  }
+
+  /** What a meter showed on the day of a job, the latest that was noted with one. */
+  public Optional<MeterValue> onJob(MeterId meterId, LocalDate day) {
+    return latest(meterId, day, Set.of(Source.HAND_OVER, Source.TAKE_BACK));
+  }
+
+  private Optional<MeterValue> latest(MeterId meterId, LocalDate day, Set<Source> sources) {
     return context
         .select(READING.VALUE_TENTHS, METER.MEASURE)
         .from(READING)
@@ -170,7 +180,7 @@ public final class ReadingRepository {
         .where(
             READING.METER_ID.eq(meterId),
             READING.READ_ON.eq(day),
-            READING.SOURCE.eq(Source.HAND_OVER.name()))
+            READING.SOURCE.in(sources.stream().map(Source::name).toList()))
         .orderBy(READING.ID.desc())
         .limit(1)
         .fetchOptional(row -> new MeterValue(row.value1(), MeterMeasure.ofSymbol(row.value2())));

@@ -138,13 +138,7 @@ public final class TrayRepository {
   /** Adds an empty open tray for a service, with the next number. */
   public TrayId add(UnitId unitId, String title, LocalDate plannedOn, List<TaskId> taskIds) {
     TrayId id = add(Optional.of(unitId), TrayPurpose.SERVICE, title, plannedOn);
-    for (TaskId taskId : taskIds) {
-      context
-          .insertInto(TRAY_TASK)
-          .set(TRAY_TASK.TRAY_ID, id)
-          .set(TRAY_TASK.TASK_ID, taskId)
-          .execute();
-    }
+    new TrayTaskRepository(context).add(id, taskIds);
     return id;
   }
 

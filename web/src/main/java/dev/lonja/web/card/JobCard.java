@@ -21,10 +21,13 @@ import dev.lonja.web.document.ScanCode;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.Cautions;
+import dev.lonja.web.tray.PackWording;
 import dev.lonja.web.tray.TighteningWording;
 import dev.lonja.web.tray.TrayWording;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Says in words what a mechanic needs to know of a job. */
 final class JobCard {
@@ -98,7 +101,9 @@ final class JobCard {
         pour.reserve().equals(Volume.ZERO) ? "" : pour.reserve().display(),
         new JobCardView.Level(
             pour.preFill().equals(Volume.ZERO) ? "" : pour.preFill().display(),
-            TrayWording.level(row)),
+            Stream.of(TrayWording.level(row), PackWording.of(row.packs(), today))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining(" "))),
         line.wanted().display());
   }
 

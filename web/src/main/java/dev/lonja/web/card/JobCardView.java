@@ -50,7 +50,7 @@ public record JobCardView(
    * How it comes to its level.
    *
    * @param filter what goes into the new filter beforehand; empty if nothing does
-   * @param read how the level is read; empty if nobody has said
+   * @param read how the level is read, and what it is taken from; empty if there is nothing to say
    */
   public record Level(String filter, String read) {}
 

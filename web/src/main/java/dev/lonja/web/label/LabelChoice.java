@@ -25,10 +25,7 @@ final class LabelChoice {
     try {
       return switch (parts.size()) {
         case 2 -> thing(parts.get(0), parts.get(1));
-        case 3 ->
-            parts.get(0).equals("machines") && parts.get(2).equals("next")
-                ? desk.machine(parts.get(1)).map(machine -> LabelView.sticker(machine, today))
-                : Optional.empty();
+        case 3 -> about(parts.get(0), parts.get(1), parts.get(2));
         case 4 ->
             parts.get(0).equals("items") && parts.get(2).equals("lots")
                 ? desk.lot(ItemId.valueOf(parts.get(1)), LotId.valueOf(parts.get(3)))
@@ -40,6 +37,14 @@ final class LabelChoice {
       // no number, or none that a row may have
       return Optional.empty();
     }
+  }
+
+  private Optional<LabelView> about(String kind, String name, String what) {
+    return switch (kind + "/" + what) {
+      case "machines/next" -> desk.machine(name).map(machine -> LabelView.sticker(machine, today));
+      case "trays/filters" -> desk.filterMark(TrayId.valueOf(name)).map(LabelView::of);
+      default -> Optional.empty();
+    };
   }
 
   private Optional<LabelView> thing(String kind, String name) {

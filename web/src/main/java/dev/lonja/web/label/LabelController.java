@@ -63,6 +63,12 @@ class LabelController {
     return PdfRenderer.answer("label.pdf", page("machines/" + code + "/next"));
   }
 
+  /** What is written on the filters of a job. */
+  @GetMapping("/trays/{id}/filters.pdf")
+  ResponseEntity<byte[]> filters(@PathVariable String id) {
+    return PdfRenderer.answer("label.pdf", page("trays/" + id + "/filters"));
+  }
+
   /**
    * Prints a label and goes back to where it was asked for.
    *

@@ -10,6 +10,8 @@ import dev.lonja.web.frame.Words;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A label.
@@ -75,6 +77,22 @@ public record LabelView(String small, String large, List<String> lines, String c
                         "as of " + today))
             .orElse(List.of("nothing is planned", "as of " + today)),
         machine.unit().code());
+  }
+
+  /** What is written on the filters of a job: the machine, the day and what its meters showed. */
+  static LabelView of(LabelDesk.FilterMark mark) {
+    String shown =
+        mark.shown().entrySet().stream()
+            .map(meter -> meter.getKey() + " " + meter.getValue().display())
+            .collect(Collectors.joining(", "));
+    return coded(
+        "new on " + mark.on(),
+        mark.tray().unitCode().orElseThrow(),
+        Stream.concat(
+                Stream.of(shown).filter(words -> !words.isEmpty()),
+                mark.filters().stream().map(filter -> filter.make() + " " + filter.number()))
+            .toList(),
+        mark.tray().number());
   }
 
   /** In bars where they can write it, else as a matrix; either is found by what it says. */

@@ -67,6 +67,9 @@ final class TrayPage {
             progress.state() == TrayProgress.State.READY,
             tray.state() == Tray.State.HANDED_OVER,
             tray.state() == Tray.State.BACK,
+            tray.handedOverOn().isPresent()
+                && tray.unitId().isPresent()
+                && file.lines().stream().anyMatch(this::isFilterOut),
             file.outdated(),
             tray.version()),
         lines,
@@ -79,6 +82,10 @@ final class TrayPage {
         new TrayView.Beside(
             file.beside().findings().stream().map(this::finding).toList(),
             file.beside().wanted().stream().map(TrayPage::wanted).toList()));
+  }
+
+  private boolean isFilterOut(TrayFile.Line line) {
+    return line.out().isPositive() && file.item(line.step().line()).family().isFilter();
   }
 
   private TrayView.FindingRow finding(Finding finding) {
@@ -175,8 +182,10 @@ final class TrayPage {
         note(line),
         WayWording.behind(asked.ways()),
         onTheShelf(line.substitutes()),
-        line.fluid().map(FluidLineWording::words).orElse(""),
-        line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),
+        new TrayView.Fluid(
+            line.fluid().map(FluidLineWording::words).orElse(""),
+            line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),
+            PackWording.of(line.packs(), today)),
         replaced ? file.items().get(asked.askedItemId()).number() : "",
         asked.substitution().map(TrayWording::why).orElse(""),
         asked.leftOut().orElse(""),

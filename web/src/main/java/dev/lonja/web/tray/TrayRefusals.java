@@ -36,6 +36,23 @@ public final class TrayRefusals {
               TrayRefusal.NotOpen.class,
               closed -> Problem.ofWhole("This tray is not open any more."))
           .when(
+              TrayRefusal.ChooseSome.class,
+              none ->
+                  new Problem(
+                      "task",
+                      "Choose tasks that no other tray stands for; to split a tray some of its own,"
+                          + " not all."))
+          .when(
+              TrayRefusal.Bound.class,
+              bound ->
+                  new Problem(
+                      "task",
+                      "\""
+                          + bound.bond().fluid().name()
+                          + "\" and \""
+                          + bound.bond().filter().name()
+                          + "\" stay together: how much goes in depends on the filter."))
+          .when(
               TrayRefusal.NoSuchLine.class,
               gone -> Problem.ofWhole("That line is no longer on an open tray."))
           .when(

@@ -5,6 +5,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.desk.tray.TrayTasksDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.web.frame.OpenTrayChoice;
 import dev.lonja.web.request.Problem;
@@ -26,11 +27,13 @@ class TrayReply {
 
   private final TraysDesk trays;
   private final TakeBackDesk takeBacks;
+  private final TrayTasksDesk tasks;
   private final StoreClock clock;
 
-  TrayReply(TraysDesk trays, TakeBackDesk takeBacks, StoreClock clock) {
+  TrayReply(TraysDesk trays, TakeBackDesk takeBacks, TrayTasksDesk tasks, StoreClock clock) {
     this.trays = trays;
     this.takeBacks = takeBacks;
+    this.tasks = tasks;
     this.clock = clock;
   }
 
@@ -86,6 +89,11 @@ class TrayReply {
     model.addAttribute("view", view);
     model.addAttribute(
         "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));
+    model.addAttribute(
+        "tasks",
+        view.is().open() && Viewer.seesStore()
+            ? tasks.choice(page.id()).map(choice -> TrayTasksView.of(choice, clock.today()))
+            : Optional.empty());
     model.addAttribute("asksWhy", asksWhy(page.typed(), problems));
     model.addAttribute("typed", page.typed());
     model.addAttribute("problems", problems);

@@ -48,6 +48,7 @@ public record TrayView(
   /**
    * What may be done to it.
    *
+   * @param filters true if filters of it are to be marked
    * @param outdated true if its service takes otherwise by now and nobody has begun to lay it
    */
   public record Standing(
@@ -55,6 +56,7 @@ public record TrayView(
       boolean ready,
       boolean handedOver,
       boolean back,
+      boolean filters,
       boolean outdated,
       long version) {}
 
@@ -94,8 +96,6 @@ public record TrayView(
    *
    * @param ways the policies that made it what it is; empty if nothing was to be chosen
    * @param onTheShelf what would do where it is short
-   * @param verdict what the rules say of a fluid, unless it is simply allowed
-   * @param keeps that the machine takes something else by now
    * @param instead what was asked for where something else lies there
    * @param leftOut why what is not laid was left out
    * @param cameBack how much of it came back unused
@@ -105,12 +105,20 @@ public record TrayView(
       String note,
       String ways,
       String onTheShelf,
-      String verdict,
-      String keeps,
+      Fluid fluid,
       String instead,
       String insteadWhy,
       String leftOut,
       String cameBack) {}
+
+  /**
+   * What there is to say of a fluid.
+   *
+   * @param verdict what the rules say of it, unless it is simply allowed
+   * @param keeps that the machine takes something else by now
+   * @param packs what it will be taken from; empty where nothing is there
+   */
+  public record Fluid(String verdict, String keeps, String packs) {}
 
   /**
    * What may be done with a line.

@@ -1,0 +1,218 @@
+package dev.lonja.desk.tray;
+
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.service.Task;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.core.service.TaskStanding;
+import dev.lonja.core.take.ServiceTake;
+import dev.lonja.core.tray.FreshTray;
+import dev.lonja.core.tray.TaskBond;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
+import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/**
+ * Splits an open tray, when part of its work is done by somebody else or on another day, and
+ * extends it by tasks that may as well be done along with it.
+ */
+@Service
+@Allowed.ToKeepStore
+public class TrayTasksDesk extends KeepersDesk {
+
+  /** So long before its day a task may join. */
+  private static final int MONTHS_AHEAD = 3;
+
+  private final LonjaStore store;
+  private final OnceOnly once;
+  private final StoreClock clock;
+
+  public TrayTasksDesk(LonjaStore store, OnceOnly once, StoreClock clock) {
+    this.store = store;
+    this.once = once;
+    this.clock = clock;
+  }
+
+  /**
+   * What may be chosen.
+   *
+   * @param own tasks of the tray
+   * @param more tasks of its machine that no tray stands for, by the day they are planned on
+   */
+  public record Choice(List<Task> own, Map<Task, LocalDate> more) {}
+
+  /** Empty for a tray that is not open, or serves no task. */
+  public Optional<Choice> choice(TrayId id) {
+    return store.read(
+        session ->
+            session
+                .trays()
+                .byId(id)
+                .filter(tray -> tray.isOpen() && !tray.taskIds().isEmpty())
+                .map(
+                    tray -> {
+                      FleetPicture fleet = FleetPicture.load(session, clock.today());
+                      return new Choice(own(fleet, tray), more(fleet, tray));
+                    }));
+  }
+
+  private static List<Task> own(FleetPicture fleet, Tray tray) {
+    return TrayMachine.of(fleet, tray).tasks();
+  }
+
+  private static Map<Task, LocalDate> more(FleetPicture fleet, Tray tray) {
+    Map<Task, LocalDate> more = new LinkedHashMap<>();
+    fleet.units().stream()
+        .filter(unit -> tray.isFor(unit.id()))
+        .flatMap(
+            unit ->
+                fleet
+                    .planOf(unit, tray.plannedOn().plusMonths(MONTHS_AHEAD))
+                    .occurrences()
+                    .stream())
+        .filter(occurrence -> occurrence.inHand().isEmpty())
+        .forEach(
+            occurrence ->
+                occurrence.tasks().stream()
+                    .map(Occurrence.OccurrenceTask::task)
+                    .filter(task -> !tray.taskIds().contains(task.id()))
+                    .forEach(task -> more.putIfAbsent(task, occurrence.date())));
+    // what a tray has in hand is planned again after it
+    Set<TaskId> inHand = inHand(fleet, tray);
+    more.keySet().removeIf(task -> inHand.contains(task.id()));
+    return more;
+  }
+
+  private static Set<TaskId> inHand(FleetPicture fleet, Tray tray) {
+    return fleet.units().stream()
+        .filter(unit -> tray.isFor(unit.id()))
+        .flatMap(unit -> fleet.planOf(unit, fleet.horizon()).occurrences().stream())
+        .filter(occurrence -> occurrence.inHand().isPresent())
+        .flatMap(occurrence -> occurrence.tasks().stream())
+        .map(task -> task.task().id())
+        .collect(Collectors.toSet());
+  }
+
+  /** Gives some of its tasks a tray of their own, with their lines as they lie. */
+  @Allowed.ToKeepStore
+  public Outcome split(Sent sent, TrayId id, Set<TaskId> chosen) {
+    return onTray(
+        sent,
+        id,
+        (session, fleet, tray) -> {
+          List<Task> going = chosen(own(fleet, tray), chosen);
+          List<Task> staying =
+              own(fleet, tray).stream().filter(task -> !chosen.contains(task.id())).toList();
+          if (going.isEmpty() || staying.isEmpty()) {
+            return Outcome.refused(new TrayRefusal.ChooseSome());
+          }
+          Optional<TaskBond> bond =
+              TaskBond.between(TrayMachine.of(fleet, tray).needs(), going, staying);
+          if (bond.isPresent()) {
+            return Outcome.refused(new TrayRefusal.Bound(bond.get()));
+          }
+          UnitId unit = tray.unitId().orElseThrow();
+          TrayId made =
+              session.trays().add(unit, Occurrence.title(going), tray.plannedOn(), List.of());
+          session.trayTasks().give(id, made, chosen);
+          session.trayTasks().setTitle(id, Occurrence.title(staying));
+          note(session, sent, tray, Facts.of("split_off", made));
+          return Outcome.done(made);
+        });
+  }
+
+  /** Adds tasks that no tray stands for, and what they take. */
+  @Allowed.ToKeepStore
+  public Outcome extend(Sent sent, TrayId id, Set<TaskId> chosen) {
+    return onTray(
+        sent,
+        id,
+        (session, fleet, tray) -> {
+          List<Task> joining = chosen(List.copyOf(more(fleet, tray).keySet()), chosen);
+          if (joining.isEmpty() || joining.size() < chosen.size()) {
+            return Outcome.refused(new TrayRefusal.ChooseSome());
+          }
+          boolean untouched =
+              new FreshTray(tray.lines()).isUntouched()
+                  && tray.lines().stream()
+                      .allMatch(line -> session.trays().signOffOf(line.id()).isEmpty());
+          List<Task> own = own(fleet, tray);
+          Optional<TaskBond> bond =
+              TaskBond.between(TrayMachine.of(fleet, tray).needs(), joining, own);
+          if (bond.isPresent() && !untouched) {
+            return Outcome.refused(new TrayRefusal.Bound(bond.get()));
+          }
+          List<Task> all =
+              fleet.tasks(tray.unitId().orElseThrow()).stream()
+                  .map(TaskStanding::task)
+                  .filter(task -> own.contains(task) || joining.contains(task))
+                  .toList();
+          session.trayTasks().add(id, joining.stream().map(Task::id).toList());
+          session
+              .trayTasks()
+              .setTitle(
+                  id, Occurrence.title(Stream.concat(own.stream(), joining.stream()).toList()));
+          if (untouched) {
+            new FreshTray(tray.lines())
+                .lines()
+                .forEach(line -> session.trays().removeLine(line.id()));
+          }
+          ServiceTake.of(TrayMachine.of(fleet, tray).needs().on(tray.plannedOn()), all)
+              .lines()
+              .stream()
+              .filter(line -> untouched || chosen.contains(line.taskId()))
+              .forEach(line -> session.trays().addLine(id, line));
+          note(session, sent, tray, Facts.of("joined", joining.stream().map(Task::name).toList()));
+          return Outcome.done(id);
+        });
+  }
+
+  private static List<Task> chosen(List<Task> from, Set<TaskId> chosen) {
+    return from.stream().filter(task -> chosen.contains(task.id())).toList();
+  }
+
+  private void note(Session session, Sent sent, Tray tray, Facts facts) {
+    session
+        .audit()
+        .add(sent.line(clock.now(), Matter.TRAY, tray.number(), Deed.EDITED, Facts.NONE, facts));
+  }
+
+  /** What is done to an open tray that serves tasks. */
+  private interface Work {
+    Outcome on(Session session, FleetPicture fleet, Tray tray);
+  }
+
+  private Outcome onTray(Sent sent, TrayId id, Work work) {
+    return once.run(
+        sent,
+        session -> {
+          Optional<Tray> tray =
+              session.trays().byId(id).filter(t -> t.isOpen() && !t.taskIds().isEmpty());
+          if (tray.isEmpty()) {
+            return Outcome.refused(new TrayRefusal.NotOpen());
+          }
+          session.trays().touch(id, tray.get().version());
+          return work.on(session, FleetPicture.load(session, clock.today()), tray.get());
+        });
+  }
+}
