@@ -74,6 +74,42 @@ class AisleTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /**
+   * The whole day on a phone, with the thumb and the network: WB-4's tray is laid in full; it is
+   * handed over with both meters, the oil poured is noted at take-back, and its clocks restart.
+   */
+  @Test
+  void aDayOnAPhone() {
+    Page page = BROWSER.inAisle("storekeeper", SERVER.url());
+    page.click("a.tray-block:has-text('WB-4')");
+    page.waitForLoadState();
+    String path = page.url();
+    // one piece is taken off again and laid by its number
+    Locator first = page.locator(".lines > li").first();
+    String number = first.getAttribute("data-words");
+    HarbourBrowser.tapAndWait(page, first.locator(".tick"));
+    assertThat(page.locator(".lines > li.is-laid")).hasCount(13);
+    scan(page, number);
+    assertThat(page.locator(".title")).containsText("14 of 14 laid");
+    page.tap(".title a:has-text('Hand over')");
+    page.fill("#mechanic", "workshop");
+    for (Locator meter : page.locator("#hand-over [name^=meter-]").all()) {
+      meter.fill(meter.getAttribute("placeholder").replaceAll("[^0-9.]", ""));
+    }
+    HarbourBrowser.tapAndWait(page, page.locator("#hand-over button.main"));
+    assertThat(page.locator(".title")).containsText("to workshop on 15 Mar");
+    for (Locator looked : page.locator("#back select:has(option[value=sound])").all()) {
+      looked.selectOption("sound");
+    }
+    page.locator("#back [name^=poured-]").first().fill("14.1");
+    HarbourBrowser.tapAndWait(page, page.locator("#back button.main"));
+    assertThat(page.locator(".title")).containsText("back from workshop");
+    assertThat(page).hasURL(path);
+    page.navigate(SERVER.url() + "/fleet/WB-4");
+    assertThat(page.locator("main")).containsText("15 Mar at");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
   /** Meanwhile somebody at the counter has put the tray back on the shelves. */
   @Test
   void whatCannotBeDoneAnyMoreIsShownWithItsReason() {

@@ -200,8 +200,9 @@ class EveryPageTest {
         page.evaluate(
             "[...document.querySelectorAll('main button, main input:not([type=hidden]), main select, "
                 + "main .button, main .tray-block, main summary, .rail a')]"
-                + ".filter(e => e.offsetParent && !e.matches('.sr-only')"
-                + " && e.getBoundingClientRect().height < 44)"
+                + ".filter(e => e.checkVisibility() && !e.matches('.sr-only')"
+                // who presses a tick's words presses the tick
+                + " && (e.closest('label') ?? e).getBoundingClientRect().height < 44)"
                 + ".map(e => e.outerHTML.slice(0, 90))");
     assertThat((List<?>) small).isEmpty();
   }

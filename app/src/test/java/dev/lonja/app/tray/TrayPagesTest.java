@@ -39,7 +39,8 @@ class TrayPagesTest {
         .contains("Drain seal: always a new seal (the store's policy)")
         .contains("Cover 9 N·m, crosswise.")
         .contains("9 N·m · 6.6 lbf·ft · 80 lbf·in")
-        .contains("Hot oil and exhaust: gloves and goggles.")
+        .contains("Hot oil. Burns skin. Let it cool, wear gloves and goggles.")
+        .containsOnlyOnce("Under the machine. Never under one that is held only by a jack")
         .contains("The machine's manual, the safety data sheet, local rules");
     Visitor.Page again = visitor.get("/fleet/AT-1");
     assertThat(again.hasForm("/trays/start")).isFalse();

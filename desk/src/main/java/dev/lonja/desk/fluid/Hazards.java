@@ -32,11 +32,12 @@ public final class Hazards {
 
   /** Those of one product. */
   public List<Text> of(Product product) {
-    return product.data().hazards().stream()
-        .map(rows::get)
-        .filter(Objects::nonNull)
-        .map(Hazards::text)
-        .toList();
+    return ofCodes(product.data().hazards());
+  }
+
+  /** Those of these codes; one that the store does not word is left out. */
+  public List<Text> ofCodes(List<String> codes) {
+    return codes.stream().map(rows::get).filter(Objects::nonNull).map(Hazards::text).toList();
   }
 
   private static Text text(ReferenceRow row) {

@@ -20,6 +20,7 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
+import dev.lonja.core.tray.WorkHazards;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.crossref.Substitute;
@@ -45,7 +46,7 @@ import java.util.stream.Stream;
  * @param items every item that its lines name
  * @param lines in walking order
  * @param job what its tasks touch
- * @param hazards of the fluids on it, each once
+ * @param hazards of its work and of the fluids on it, each once
  * @param meters that its tasks count by
  * @param gaps what an open tray's job would take and the machine's data do not say
  * @param unit the machine, while it is in service
@@ -124,12 +125,13 @@ public record TrayFile(
     UnitNeeds needs = machine.needs();
     Map<ItemId, Item> items = items(session, tray);
     List<Task> tasks = machine.tasks();
+    JobFacts job = new JobFacts(needs, tasks);
     return new TrayFile(
         onRack,
         items,
         lines(session, today, onRack, needs, items),
-        new JobFacts(needs, tasks),
-        hazards(session, tray, items),
+        job,
+        hazards(session, tray, items, job),
         machine.meters(),
         tray.isOpen() ? gaps(needs, tasks) : List.of(),
         fleet.units().stream().filter(unit -> tray.isFor(unit.id())).findFirst(),
@@ -306,11 +308,17 @@ public record TrayFile(
                     Substitute.of(session, today, needs, step.line(), step.lacking()), List.of()));
   }
 
-  private static List<Hazards.Text> hazards(Session session, Tray tray, Map<ItemId, Item> items) {
+  /** Of the work first, then of what lies on the tray; each once. */
+  private static List<Hazards.Text> hazards(
+      Session session, Tray tray, Map<ItemId, Item> items, JobFacts job) {
     Hazards hazards = Hazards.load(session);
-    return tray.lines().stream()
-        .flatMap(line -> items.get(line.itemId()).product().stream())
-        .flatMap(product -> hazards.of(product).stream())
+    return Stream.concat(
+            job.drained().stream()
+                .flatMap(
+                    drained -> hazards.ofCodes(WorkHazards.whenDraining(drained.kind())).stream()),
+            tray.lines().stream()
+                .flatMap(line -> items.get(line.itemId()).product().stream())
+                .flatMap(product -> hazards.of(product).stream()))
         .distinct()
         .toList();
   }

@@ -429,6 +429,8 @@ CREATE TABLE movement (
   CHECK (kind NOT IN ('ISSUE', 'POUR', 'SCRAP') OR quantity_micro < 0)
 ) STRICT;
 CREATE INDEX movement_item ON movement (item_id, id);
+-- what an item is worth is a sum over its movements, read from here alone
+CREATE INDEX movement_worth ON movement (item_id, value_minor);
 CREATE INDEX movement_lot ON movement (item_id, lot_id);
 CREATE INDEX movement_refers_to ON movement (refers_to);
 CREATE INDEX movement_reference ON movement (reference);

@@ -18,9 +18,9 @@ import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.tray.TrayFile;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.document.ScanCode;
+import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Words;
-import dev.lonja.web.tray.Cautions;
 import dev.lonja.web.tray.PackWording;
 import dev.lonja.web.tray.TighteningWording;
 import dev.lonja.web.tray.TrayWording;
@@ -155,7 +155,7 @@ final class JobCard {
             .map(compartment -> compartment.name() + ": " + compartment.hint())
             .toList(),
         file.beside().findings().stream().map(this::found).toList(),
-        Cautions.of(file));
+        HazardWording.lines(file.hazards()));
   }
 
   private String found(Finding finding) {

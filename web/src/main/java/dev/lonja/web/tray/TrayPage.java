@@ -15,6 +15,7 @@ import dev.lonja.desk.tray.TrayFile;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
+import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.LineStates;
@@ -141,7 +142,7 @@ final class TrayPage {
             .filter(compartment -> !compartment.hint().isEmpty())
             .map(compartment -> compartment.name() + ": " + compartment.hint())
             .toList(),
-        Cautions.of(file));
+        HazardWording.lines(file.hazards()));
   }
 
   private TrayView.MeterRow meter(MeterStanding meter) {

@@ -124,8 +124,19 @@ final class UnitParts {
                 joined(
                     position.thread(),
                     position.drive(),
-                    position.torque().map(TorqueRange::display).orElse("")))
+                    position.torque().map(UnitParts::torque).orElse("")))
         .collect(Collectors.joining("; "));
+  }
+
+  /** "38–42 N·m · 28.0–31.0 lbf·ft, set to 40 N·m". */
+  private static String torque(TorqueRange torque) {
+    String setTo =
+        torque
+            .range()
+            .flatMap(range -> torque.setTo())
+            .map(value -> ", set to " + value.newtonMetres())
+            .orElse("");
+    return torque.display() + setTo;
   }
 
   private static String joined(String... words) {
@@ -150,7 +161,7 @@ final class UnitParts {
             position.itemId().isEmpty() && !position.kind().opensCompartment(),
             position.quantity(),
             "/fleet/" + unit.unit().code() + "/fits/" + position.id()),
-        position.torque().map(TorqueRange::display).orElse(""),
+        position.torque().map(UnitParts::torque).orElse(""),
         source(
             change ->
                 (change instanceof Deviation.Change.OtherPart part
