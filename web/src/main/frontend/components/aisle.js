@@ -44,7 +44,9 @@ Alpine.data("aisle", () => ({
     return this.says !== "" || this.wrong !== "" || this.refused.length > 0;
   },
   async init() {
-    if (!("serviceWorker" in navigator)) {
+    // whoever else signs in on this device only throws away what was kept for somebody before them
+    const keeps = this.$root.dataset.keeps === "true";
+    if (!("serviceWorker" in navigator) || !(keeps || navigator.serviceWorker.controller)) {
       return;
     }
     this.kept = document.documentElement.dataset.kept;

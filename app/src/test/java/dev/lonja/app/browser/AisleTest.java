@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import dev.lonja.app.demo.DemoStore;
 import dev.lonja.app.server.LonjaServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -153,6 +154,21 @@ class AisleTest {
     page.navigate(SERVER.url() + "/book");
     assertThat(page.locator("tbody tr").first()).containsText("sent later");
     assertThat(page.locator("tbody tr").first()).containsText(number);
+  }
+
+  /** Without having signed out somebody else signs in on the same phone. */
+  @Test
+  void whatWasKeptForOneIsThrownAwayWhenAnotherSignsIn() {
+    Page page = openTray("RT-02");
+    String path = page.url().replace(SERVER.url(), "");
+    page.context().clearCookies();
+    page.navigate(SERVER.url() + "/sign-in");
+    page.fill("#name", "workshop");
+    page.fill("#password", DemoStore.PASSWORD);
+    page.keyboard().press("Enter");
+    page.waitForURL(address -> !address.contains("sign-in"));
+    page.waitForFunction(
+        "async path => (await (await caches.open('aisle-pages')).match(path)) === undefined", path);
   }
 
   private static int laid(String path) {
