@@ -9,6 +9,7 @@ import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.tray.FreshTray;
 import dev.lonja.core.tray.TaskBond;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -62,6 +63,7 @@ public class TrayTasksDesk extends KeepersDesk {
   public record Choice(List<Task> own, Map<Task, LocalDate> more) {}
 
   /** Empty for a tray that is not open, or serves no task. */
+  @KeptAnswer
   public Optional<Choice> choice(TrayId id) {
     return store.read(
         session ->
