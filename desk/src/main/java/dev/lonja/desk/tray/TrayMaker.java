@@ -10,6 +10,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
+import java.util.Set;
 
 /** Starts the tray of an occurrence with a line for everything that it takes. */
 public final class TrayMaker {
@@ -35,7 +36,7 @@ public final class TrayMaker {
   }
 
   /** What the service of a tray takes by now. */
-  private static List<TakeLine> takes(TrayMachine machine, Tray tray) {
+  static List<TakeLine> takes(TrayMachine machine, Tray tray) {
     return ServiceTake.of(machine.needs().on(tray.plannedOn()), machine.tasks()).lines();
   }
 
@@ -48,7 +49,18 @@ public final class TrayMaker {
         && !tray.taskIds().isEmpty()
         && fresh.isUntouched()
         && fresh.differsFrom(takes(machine, tray))
-        && fresh.lines().stream().allMatch(l -> session.trays().signOffOf(l.id()).isEmpty());
+        && isUnsigned(session, tray, fresh);
+  }
+
+  /** True until something of what its service takes is laid, left out, replaced or signed for. */
+  static boolean isUntouched(Session session, Tray tray) {
+    FreshTray fresh = new FreshTray(tray.lines());
+    return fresh.isUntouched() && isUnsigned(session, tray, fresh);
+  }
+
+  private static boolean isUnsigned(Session session, Tray tray, FreshTray fresh) {
+    Set<Long> signed = session.pours().ofTrayLines(tray.id()).keySet();
+    return fresh.lines().stream().noneMatch(line -> signed.contains(line.id()));
   }
 
   /** Puts what the service takes by now in place of what it took when the tray was made. */

@@ -4,9 +4,6 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
-import dev.lonja.core.service.TaskStanding;
-import dev.lonja.core.take.ServiceTake;
-import dev.lonja.core.tray.FreshTray;
 import dev.lonja.core.tray.TaskBond;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.answer.KeptAnswer;
@@ -83,36 +80,28 @@ public class TrayTasksDesk extends KeepersDesk {
   }
 
   private static Map<Task, LocalDate> more(FleetPicture fleet, Tray tray) {
-    Map<Task, LocalDate> more = new LinkedHashMap<>();
-    fleet.units().stream()
-        .filter(unit -> tray.isFor(unit.id()))
-        .flatMap(
-            unit ->
-                fleet
-                    .planOf(unit, tray.plannedOn().plusMonths(MONTHS_AHEAD))
-                    .occurrences()
-                    .stream())
-        .filter(occurrence -> occurrence.inHand().isEmpty())
-        .forEach(
-            occurrence ->
-                occurrence.tasks().stream()
-                    .map(Occurrence.OccurrenceTask::task)
-                    .filter(task -> !tray.taskIds().contains(task.id()))
-                    .forEach(task -> more.putIfAbsent(task, occurrence.date())));
+    List<Occurrence> plan =
+        fleet.units().stream()
+            .filter(unit -> tray.isFor(unit.id()))
+            .flatMap(unit -> fleet.planOf(unit, fleet.horizon()).occurrences().stream())
+            .toList();
     // what a tray has in hand is planned again after it
-    Set<TaskId> inHand = inHand(fleet, tray);
-    more.keySet().removeIf(task -> inHand.contains(task.id()));
+    Set<TaskId> inHand =
+        plan.stream()
+            .filter(occurrence -> occurrence.inHand().isPresent())
+            .flatMap(occurrence -> occurrence.tasks().stream())
+            .map(planned -> planned.task().id())
+            .collect(Collectors.toSet());
+    LocalDate last = tray.plannedOn().plusMonths(MONTHS_AHEAD);
+    Map<Task, LocalDate> more = new LinkedHashMap<>();
+    for (Occurrence occurrence : plan) {
+      for (Occurrence.OccurrenceTask planned : occurrence.tasks()) {
+        if (!occurrence.date().isAfter(last) && !inHand.contains(planned.task().id())) {
+          more.putIfAbsent(planned.task(), occurrence.date());
+        }
+      }
+    }
     return more;
-  }
-
-  private static Set<TaskId> inHand(FleetPicture fleet, Tray tray) {
-    return fleet.units().stream()
-        .filter(unit -> tray.isFor(unit.id()))
-        .flatMap(unit -> fleet.planOf(unit, fleet.horizon()).occurrences().stream())
-        .filter(occurrence -> occurrence.inHand().isPresent())
-        .flatMap(occurrence -> occurrence.tasks().stream())
-        .map(task -> task.task().id())
-        .collect(Collectors.toSet());
   }
 
   /** Gives some of its tasks a tray of their own, with their lines as they lie. */
@@ -125,7 +114,7 @@ public class TrayTasksDesk extends KeepersDesk {
           List<Task> going = chosen(own(fleet, tray), chosen);
           List<Task> staying =
               own(fleet, tray).stream().filter(task -> !chosen.contains(task.id())).toList();
-          if (going.isEmpty() || staying.isEmpty()) {
+          if (going.isEmpty() || staying.isEmpty() || going.size() < chosen.size()) {
             return Outcome.refused(new TrayRefusal.ChooseSome());
           }
           Optional<TaskBond> bond =
@@ -154,36 +143,27 @@ public class TrayTasksDesk extends KeepersDesk {
           if (joining.isEmpty() || joining.size() < chosen.size()) {
             return Outcome.refused(new TrayRefusal.ChooseSome());
           }
-          boolean untouched =
-              new FreshTray(tray.lines()).isUntouched()
-                  && tray.lines().stream()
-                      .allMatch(line -> session.trays().signOffOf(line.id()).isEmpty());
+          boolean untouched = TrayMaker.isUntouched(session, tray);
           List<Task> own = own(fleet, tray);
           Optional<TaskBond> bond =
               TaskBond.between(TrayMachine.of(fleet, tray).needs(), joining, own);
           if (bond.isPresent() && !untouched) {
             return Outcome.refused(new TrayRefusal.Bound(bond.get()));
           }
-          List<Task> all =
-              fleet.tasks(tray.unitId().orElseThrow()).stream()
-                  .map(TaskStanding::task)
-                  .filter(task -> own.contains(task) || joining.contains(task))
-                  .toList();
           session.trayTasks().add(id, joining.stream().map(Task::id).toList());
           session
               .trayTasks()
               .setTitle(
                   id, Occurrence.title(Stream.concat(own.stream(), joining.stream()).toList()));
+          Tray extended = session.trays().byId(id).orElseThrow();
+          TrayMachine machine = TrayMachine.of(fleet, extended);
           if (untouched) {
-            new FreshTray(tray.lines())
-                .lines()
-                .forEach(line -> session.trays().removeLine(line.id()));
+            TrayMaker.makeAnew(session, machine, extended);
+          } else {
+            TrayMaker.takes(machine, extended).stream()
+                .filter(line -> chosen.contains(line.taskId()))
+                .forEach(line -> session.trays().addLine(id, line));
           }
-          ServiceTake.of(TrayMachine.of(fleet, tray).needs().on(tray.plannedOn()), all)
-              .lines()
-              .stream()
-              .filter(line -> untouched || chosen.contains(line.taskId()))
-              .forEach(line -> session.trays().addLine(id, line));
           note(session, sent, tray, Facts.of("joined", joining.stream().map(Task::name).toList()));
           return Outcome.done(id);
         });

@@ -1,5 +1,6 @@
 package dev.lonja.web.request;
 
+import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.RequestRefusal;
 import java.util.ArrayList;
@@ -67,7 +68,9 @@ public final class RefusalWording {
               "This form was already sent with other content. Nothing was changed; "
                   + "load the page again.";
           case TOO_LATE ->
-              "It was done longer ago than 7 days, or later than now, by the clock of the device. "
+              "It was done longer ago than "
+                  + OnceOnly.LATEST.toDays()
+                  + " days, or later than now, by the clock of the device. "
                   + "Nothing was changed; look at it again.";
           case CHANGED_MEANWHILE ->
               "Someone else changed this meanwhile. Nothing was changed; look at it again.";
