@@ -7,8 +7,13 @@ import dev.lonja.web.sign.FirstStartFilter;
 import dev.lonja.web.sign.Refusals;
 import dev.lonja.web.sign.SessionWatch;
 import dev.lonja.web.sign.SignInHandlers;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -22,6 +27,8 @@ import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.RequestCache;
 
 /** Form sign-in, strict content policy, no page for strangers but those that lead in. */
 @Configuration
@@ -80,6 +87,7 @@ class SecurityConfiguration {
                         new HeaderWriterLogoutHandler(
                             new ClearSiteDataHeaderWriter(Directive.CACHE, Directive.STORAGE)))
                     .logoutSuccessUrl("/sign-in?left"))
+        .requestCache(cache -> cache.requestCache(wantedPages()))
         .exceptionHandling(exceptions -> exceptions.accessDeniedHandler(refusals))
         .headers(
             headers ->
@@ -92,5 +100,23 @@ class SecurityConfiguration {
         .addFilterAfter(watch, SecurityContextHolderFilter.class)
         .addFilterBefore(gate, CsrfFilter.class)
         .build();
+  }
+
+  /**
+   * A sign-in leads to the page that was asked for before it, never to what a page or its worker
+   * asks for by itself; nor does that begin a session, which would end the one that a sign-in page
+   * has just begun.
+   */
+  private static RequestCache wantedPages() {
+    HttpSessionRequestCache pages = new HttpSessionRequestCache();
+    pages.setRequestMatcher(SecurityConfiguration::isPage);
+    return pages;
+  }
+
+  private static boolean isPage(HttpServletRequest request) {
+    return HttpMethod.GET.matches(request.getMethod())
+        && Optional.ofNullable(request.getHeader(HttpHeaders.ACCEPT))
+            .filter(accepted -> accepted.contains(MediaType.TEXT_HTML_VALUE))
+            .isPresent();
   }
 }

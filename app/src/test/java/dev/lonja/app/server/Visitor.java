@@ -82,6 +82,11 @@ public final class Visitor {
     return send(request(path).GET().build());
   }
 
+  /** What a page or its worker asks for by itself: anything, not a page. */
+  public Page ask(String path) {
+    return send(request(path).setHeader("Accept", "*/*").GET().build());
+  }
+
   /** Fills a form's fields, the rest as the page shows them, and sends it. */
   public Page submit(FormElement form, Map<String, String> typed) {
     return post(form.attr("action"), filled(form, typed));

@@ -65,6 +65,19 @@ class SessionOverTest {
     assertThat(SERVER.onHand(CLAMP)).isEqualTo(before);
   }
 
+  /** The page that was asked for, not what it or its worker asks for by itself meanwhile. */
+  @Test
+  void aSignInLeadsToThePageThatWasWanted() {
+    Visitor visitor = SERVER.stranger();
+    assertThat(visitor.ask("/aisle").response().previousResponse().orElseThrow().headers().map())
+        .doesNotContainKey("set-cookie");
+    Visitor.Page door = visitor.get("/fleet/RT-04");
+    assertThat(door.path()).isEqualTo("/sign-in");
+    visitor.ask("/aisle");
+    assertThat(visitor.submit(door.form("/sign-in"), typed(DemoStore.PASSWORD)).path())
+        .startsWith("/fleet/RT-04");
+  }
+
   /** What another site sends in somebody's name is not kept for them. */
   @Test
   void whatComesFromElsewhereIsRefused() {
