@@ -37,6 +37,7 @@ import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
+import dev.lonja.store.tray.TrayLineRepository;
 import dev.lonja.store.tray.TrayRepository;
 import dev.lonja.store.tray.TrayTaskRepository;
 import dev.lonja.store.verification.Verification;
@@ -225,6 +226,10 @@ public final class Session {
 
   public TrayRepository trays() {
     return new TrayRepository(context);
+  }
+
+  public TrayLineRepository trayLines() {
+    return new TrayLineRepository(context);
   }
 
   public TrayTaskRepository trayTasks() {

@@ -320,7 +320,7 @@ class RepositoriesTest {
     store.write(
         session -> {
           session
-              .trays()
+              .trayLines()
               .addLine(
                   id,
                   new ItemId(8),

@@ -128,7 +128,7 @@ public final class DemoStore {
               .free(today)
               .getOrDefault(line.itemId(), Quantity.zero(line.wanted().measure()));
       if (laid < most && line.wanted().compareTo(free) <= 0) {
-        session.trays().setLaid(line.id(), line.wanted());
+        session.trayLines().setLaid(line.id(), line.wanted());
         laid++;
       }
     }

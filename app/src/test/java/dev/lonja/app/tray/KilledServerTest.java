@@ -11,6 +11,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Money;
@@ -122,7 +123,10 @@ class KilledServerTest {
     for (TrayId id : trays) {
       Tray tray = session.trays().byId(id).orElseThrow();
       List<PastMovement> issues =
-          session.ledger().issuesOf(tray.number()).getOrDefault(HOSE_CLIPS, List.of());
+          session
+              .ledger()
+              .issuesOf(tray.number())
+              .getOrDefault(StockKey.ofNew(HOSE_CLIPS), List.of());
       boolean handedOver = tray.state() == Tray.State.HANDED_OVER;
       assertThat(issues).as(tray.number()).hasSize(handedOver ? 1 : 0);
       assertThat(handedOver || !acknowledged.contains(id))
@@ -152,7 +156,7 @@ class KilledServerTest {
                       .trays()
                       .add(Optional.of(new UnitId(1)), TrayPurpose.BREAKDOWN, "Hose " + i, TODAY);
               session
-                  .trays()
+                  .trayLines()
                   .addLine(
                       id,
                       HOSE_CLIPS,
@@ -161,7 +165,7 @@ class KilledServerTest {
                       Quantity.pieces(1),
                       Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
-              session.trays().setLaid(line, Quantity.pieces(1));
+              session.trayLines().setLaid(line, Quantity.pieces(1));
               ids.add(id);
             }
             return ids;

@@ -10,16 +10,36 @@ import java.util.List;
 import java.util.function.Predicate;
 
 /**
- * All stock of one item as the ledger stands.
+ * All stock of one item in one condition as the ledger stands.
  *
+ * @param lots all of this condition
  * @param value the value of all that is on hand
  * @param average the moving average cost since the last receipt or return
  */
 public record ItemStock(
-    ItemId itemId, Measure measure, List<StockedLot> lots, Money value, UnitPrice average) {
+    StockKey key, Measure measure, List<StockedLot> lots, Money value, UnitPrice average) {
 
   public ItemStock {
     lots = List.copyOf(lots);
+    for (StockedLot lot : lots) {
+      if (lot.condition() != key.condition()) {
+        throw new IllegalArgumentException(
+            "lot "
+                + lot.place().lotId()
+                + " is "
+                + lot.condition()
+                + "; allowed in this stock is "
+                + key.condition());
+      }
+    }
+  }
+
+  public ItemId itemId() {
+    return key.itemId();
+  }
+
+  public LotCondition condition() {
+    return key.condition();
   }
 
   /** Everything that lies, usable or not. */

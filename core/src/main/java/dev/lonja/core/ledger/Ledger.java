@@ -29,6 +29,23 @@ public final class Ledger {
         .orElseGet(() -> putIn(MovementKind.RECEIPT, stock, place, quantity, cost));
   }
 
+  /**
+   * Puts a part that came off a machine on the shelf.
+   *
+   * @param stock in the condition that it is in, which is not new
+   * @param worth of all of it, zero unless somebody states one
+   */
+  public static Booking salvage(ItemStock stock, Place place, Quantity quantity, Money worth) {
+    if (stock.condition() == LotCondition.NEW) {
+      throw new IllegalArgumentException(
+          "condition of what is salvaged is NEW; allowed are USED_GOOD and TO_RECONDITION");
+    }
+    return refusalOfAmount(quantity)
+        .or(() -> refusalOfPrice(quantity, worth))
+        .<Booking>map(Booking::refused)
+        .orElseGet(() -> putIn(MovementKind.SALVAGE, stock, place, quantity, worth));
+  }
+
   private static Optional<Refusal> refusalOfPrice(Quantity quantity, Money cost) {
     BigDecimal most = quantity.amount().multiply(BigDecimal.valueOf(Limits.PRICE_MINOR));
     return BigDecimal.valueOf(cost.minor()).compareTo(most) > 0
@@ -173,13 +190,18 @@ public final class Ledger {
 
   /** Throws away part of a lot; quarantined and expired lots may be scrapped. */
   public static Booking scrap(ItemStock stock, Place place, Quantity quantity) {
+    return takeOut(MovementKind.SCRAP, stock, place, quantity);
+  }
+
+  /** Takes part of one lot out at the moving average, whether it may be issued or not. */
+  static Booking takeOut(MovementKind kind, ItemStock stock, Place place, Quantity quantity) {
     Optional<Refusal> refusal =
         refusalOfAmount(quantity).or(() -> refusalOfPresence(stock, place, quantity));
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
     }
     RunningValue running = new RunningValue(stock);
-    running.out(MovementKind.SCRAP, place, quantity);
+    running.out(kind, place, quantity);
     return running.booked();
   }
 

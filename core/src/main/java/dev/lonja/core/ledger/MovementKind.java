@@ -7,6 +7,12 @@ public enum MovementKind {
   RECEIPT("receipt"),
   ISSUE("issue"),
   RETURN("return"),
+  /** A part that came off a machine and is kept. */
+  SALVAGE("salvage"),
+  /** Worked on, and good to be used again from then on. */
+  RECONDITIONED("reconditioned"),
+  /** Found to be in another condition than it was taken for. */
+  REGRADED("another condition"),
   TRANSFER("transfer"),
   ADJUSTMENT("adjustment"),
   COUNT("count"),
@@ -32,9 +38,9 @@ public enum MovementKind {
   /** True if the average cost is worked out anew after such a movement of a signed quantity. */
   boolean setsAverage(Quantity change) {
     return switch (this) {
-      case RECEIPT, RETURN, CORRECTION -> true;
-      // what comes in brings its share of the kit's value along
-      case KIT_BROKEN, KIT_MADE -> change.isPositive();
+      case RECEIPT, SALVAGE, RETURN, CORRECTION -> true;
+      // what comes in brings its share of the kit's value along, or what its reconditioning cost
+      case KIT_BROKEN, KIT_MADE, RECONDITIONED, REGRADED -> change.isPositive();
       case ISSUE, TRANSFER, ADJUSTMENT, COUNT, OPENED, POUR, SCRAP -> false;
     };
   }

@@ -8,11 +8,13 @@ import java.util.Optional;
 /**
  * What lies of one lot in one bin.
  *
+ * @param condition of every piece of it
  * @param expiresOn the last day on which the lot is good
  * @param openedOn since when the container is open, if it is
  */
 public record StockedLot(
     Place place,
+    LotCondition condition,
     LocalDate receivedOn,
     Optional<LocalDate> expiresOn,
     boolean quarantined,
@@ -35,8 +37,8 @@ public record StockedLot(
     return expiresOn.filter(today::isAfter).isPresent();
   }
 
-  /** True if it is neither expired nor set aside. */
+  /** True if it is neither expired nor set aside, and waits for no work. */
   public boolean mayBeIssued(LocalDate today) {
-    return !quarantined && !isExpired(today);
+    return !quarantined && !isExpired(today) && condition.mayBeIssued();
   }
 }

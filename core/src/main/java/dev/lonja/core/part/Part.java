@@ -11,6 +11,24 @@ import java.util.Optional;
 public record Part(
     PartId id, String make, String number, Optional<Family> family, Properties properties) {
 
+  /**
+   * True if one that came off a machine may go onto another. What took up oil, fuel or dust is
+   * waste, and so is a seal, unless it is known to be reusable.
+   */
+  public boolean mayBeUsedAgain() {
+    return family.filter(this::mayBeUsedAgain).isPresent();
+  }
+
+  private boolean mayBeUsedAgain(Family known) {
+    return switch (known) {
+      case SEAL, O_RING -> properties.get(Property.REUSABLE).orElse(false);
+      // those that are cleaned: a foam, and an air filter of which the book says so
+      case FOAM_FILTER, ROUND_AIR_FILTER, PANEL_AIR_FILTER -> true;
+      case DRAIN_PLUG, BELT, SPARK_PLUG, CONSUMABLE -> true;
+      case SPIN_ON_FILTER, CARTRIDGE_FILTER, CABIN_FILTER, INLINE_FUEL_FILTER, FLUID, KIT -> false;
+    };
+  }
+
   /** By which its number is searched. */
   public PartKey key() {
     return PartKey.of(number).orElseThrow();

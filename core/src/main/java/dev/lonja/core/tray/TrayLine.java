@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
@@ -13,6 +14,7 @@ import java.util.Optional;
 /**
  * One thing that belongs on a tray.
  *
+ * @param stock the item, and in which condition it is taken
  * @param place where it goes on the machine
  * @param walkOrder where its bin comes on the walk through the store
  * @param destination the position or compartment it is for
@@ -23,7 +25,7 @@ import java.util.Optional;
  */
 public record TrayLine(
     long id,
-    ItemId itemId,
+    StockKey stock,
     String place,
     LineReason reason,
     int walkOrder,
@@ -46,9 +48,13 @@ public record TrayLine(
    */
   public record Substitution(ItemId originalItemId, String why) {}
 
+  public ItemId itemId() {
+    return stock.itemId();
+  }
+
   /** The item that the service asks for, whatever is laid for it. */
   public ItemId askedItemId() {
-    return substitution.map(Substitution::originalItemId).orElse(itemId);
+    return substitution.map(Substitution::originalItemId).orElse(itemId());
   }
 
   public Optional<PositionId> positionId() {

@@ -1,6 +1,6 @@
 package dev.lonja.core.tray;
 
-import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -40,10 +40,10 @@ public record TrayProgress(List<Step> steps) {
   }
 
   /**
-   * @param free by item, what is usable and on no tray; an item that is absent has none
+   * @param free what is usable and on no tray; stock that is absent has none
    */
-  public static TrayProgress of(List<TrayLine> lines, Map<ItemId, Quantity> free) {
-    Map<ItemId, Quantity> left = new HashMap<>(free);
+  public static TrayProgress of(List<TrayLine> lines, Map<StockKey, Quantity> free) {
+    Map<StockKey, Quantity> left = new HashMap<>(free);
     List<Step> steps = new ArrayList<>(lines.size());
     List<TrayLine> walk =
         lines.stream()
@@ -51,9 +51,9 @@ public record TrayProgress(List<Step> steps) {
             .toList();
     for (TrayLine line : walk) {
       Quantity none = Quantity.zero(line.wanted().measure());
-      Quantity available = left.getOrDefault(line.itemId(), none);
+      Quantity available = left.getOrDefault(line.stock(), none);
       Quantity given = available.min(line.missing());
-      left.put(line.itemId(), available.minus(given));
+      left.put(line.stock(), available.minus(given));
       Quantity lacking = line.missing().minus(given);
       steps.add(new Step(line, state(line, lacking), lacking));
     }

@@ -9,6 +9,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.item.Supply;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockedLot;
@@ -107,6 +108,7 @@ class PackOffersTest {
   private static StockedLot lot(long id, String litres, String expires, boolean open) {
     return new StockedLot(
         new Place(CAN.id(), new LotId(id), new BinId(1)),
+        LotCondition.NEW,
         TODAY.minusDays(30),
         Optional.of(LocalDate.parse(expires)),
         false,

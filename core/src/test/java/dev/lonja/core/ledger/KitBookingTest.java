@@ -29,13 +29,14 @@ class KitBookingTest {
             : List.of(
                 new StockedLot(
                     new Place(item, new LotId(item.value() * 10), new BinId(item.value())),
+                    LotCondition.NEW,
                     TODAY.minusDays(30),
                     Optional.empty(),
                     false,
                     Optional.empty(),
                     Quantity.pieces(pieces)));
     return new ItemStock(
-        item,
+        StockKey.ofNew(item),
         Measure.PIECES,
         lots,
         worth,

@@ -129,7 +129,7 @@ class LedgerTest {
     UnitPrice average = new UnitPrice(3_333_333, EUR);
     ItemStock one =
         new ItemStock(
-            new ItemId(9),
+            StockKey.ofNew(new ItemId(9)),
             Measure.PIECES,
             List.of(lot(new LotId(1), "2027-01-01", null, 1)),
             new Money(334, EUR),
@@ -166,6 +166,7 @@ class LedgerTest {
             11,
             MovementKind.ISSUE,
             SHELF,
+            LotCondition.NEW,
             Quantity.pieces(-2),
             new Money(-667, EUR),
             Quantity.pieces(1),
@@ -238,7 +239,7 @@ class LedgerTest {
     PastMovement in = half(22, new BinId(2), 2, 667);
     ItemStock moved =
         new ItemStock(
-            new ItemId(9),
+            StockKey.ofNew(new ItemId(9)),
             Measure.PIECES,
             List.of(lot(new LotId(1), "2027-01-01", null, 1), lotIn(new BinId(2), 2)),
             new Money(1_000, EUR),
@@ -248,7 +249,7 @@ class LedgerTest {
         .containsExactly(Quantity.pieces(2), Quantity.pieces(-2));
     ItemStock used =
         new ItemStock(
-            new ItemId(9),
+            StockKey.ofNew(new ItemId(9)),
             Measure.PIECES,
             List.of(lotIn(new BinId(2), 1)),
             new Money(333, EUR),
@@ -265,6 +266,7 @@ class LedgerTest {
             11,
             MovementKind.ISSUE,
             SHELF,
+            LotCondition.NEW,
             Quantity.pieces(-2),
             new Money(-667, EUR),
             Quantity.pieces(1),
@@ -276,6 +278,7 @@ class LedgerTest {
             12,
             MovementKind.CORRECTION,
             SHELF,
+            LotCondition.NEW,
             Quantity.pieces(2),
             new Money(1, EUR),
             NONE,
@@ -293,6 +296,7 @@ class LedgerTest {
             1,
             MovementKind.RECEIPT,
             SHELF,
+            LotCondition.NEW,
             Quantity.pieces(3),
             new Money(1_000, EUR),
             NONE,
@@ -316,17 +320,26 @@ class LedgerTest {
     Quantity onHand = List.of(lots).stream().map(StockedLot::quantity).reduce(NONE, Quantity::plus);
     Money value = new Money(cents, EUR);
     return new ItemStock(
-        new ItemId(9), Measure.PIECES, List.of(lots), value, UnitPrice.average(value, onHand));
+        StockKey.ofNew(new ItemId(9)),
+        Measure.PIECES,
+        List.of(lots),
+        value,
+        UnitPrice.average(value, onHand));
   }
 
   private static ItemStock emptyStock() {
     return new ItemStock(
-        new ItemId(9), Measure.PIECES, List.of(), Money.zero(EUR), new UnitPrice(3_333_333, EUR));
+        StockKey.ofNew(new ItemId(9)),
+        Measure.PIECES,
+        List.of(),
+        Money.zero(EUR),
+        new UnitPrice(3_333_333, EUR));
   }
 
   private static StockedLot lot(LotId id, String received, String expires, int pieces) {
     return new StockedLot(
         new Place(new ItemId(9), id, new BinId(1)),
+        LotCondition.NEW,
         LocalDate.parse(received),
         Optional.ofNullable(expires).map(LocalDate::parse),
         false,
@@ -338,6 +351,7 @@ class LedgerTest {
   private static StockedLot lotIn(BinId binId, int pieces) {
     return new StockedLot(
         new Place(new ItemId(9), new LotId(1), binId),
+        LotCondition.NEW,
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         false,
@@ -348,6 +362,7 @@ class LedgerTest {
   private static StockedLot quarantined(LotId id, int pieces) {
     return new StockedLot(
         new Place(new ItemId(9), id, new BinId(1)),
+        LotCondition.NEW,
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
         true,
@@ -360,6 +375,7 @@ class LedgerTest {
         id,
         MovementKind.ISSUE,
         new Place(new ItemId(9), lotId, new BinId(1)),
+        LotCondition.NEW,
         Quantity.pieces(-pieces),
         new Money(-cents, EUR),
         NONE,
@@ -371,6 +387,7 @@ class LedgerTest {
         id,
         MovementKind.TRANSFER,
         new Place(new ItemId(9), new LotId(1), binId),
+        LotCondition.NEW,
         Quantity.pieces(pieces),
         new Money(cents, EUR),
         NONE,

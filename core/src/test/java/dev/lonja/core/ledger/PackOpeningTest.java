@@ -27,6 +27,7 @@ class PackOpeningTest {
   private static StockedLot lot(LotId id, String litres, boolean open, int goodForDays) {
     return new StockedLot(
         new Place(new ItemId(7), id, new BinId(1)),
+        LotCondition.NEW,
         TODAY.minusDays(30),
         Optional.of(TODAY.plusDays(goodForDays)),
         false,
@@ -37,7 +38,8 @@ class PackOpeningTest {
   private static ItemStock stock(StockedLot... lots) {
     Quantity all = Arrays.stream(lots).map(StockedLot::quantity).reduce(NONE, Quantity::plus);
     UnitPrice price = new UnitPrice(4_000_000, EUR);
-    return new ItemStock(new ItemId(7), Measure.LITRES, List.of(lots), price.valueOf(all), price);
+    return new ItemStock(
+        StockKey.ofNew(new ItemId(7)), Measure.LITRES, List.of(lots), price.valueOf(all), price);
   }
 
   private static Optional<PackOpening> opening(ItemStock stock, String litres) {
@@ -129,6 +131,7 @@ class PackOpeningTest {
             3,
             MovementKind.OPENED,
             new Place(new ItemId(7), new LotId(9), new BinId(1)),
+            LotCondition.NEW,
             Quantity.litres("5"),
             new Money(2_000, EUR),
             NONE,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
@@ -24,7 +25,7 @@ class BoxSettlementTest {
   private static TrayLine line(long id, ItemId item, long wanted, boolean positioned) {
     return new TrayLine(
         id,
-        item,
+        StockKey.ofNew(item),
         "place " + id,
         new LineReason.Part(""),
         1,

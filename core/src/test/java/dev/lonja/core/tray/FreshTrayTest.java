@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.policy.Choice;
 import dev.lonja.core.policy.Holder;
 import dev.lonja.core.policy.InForce;
@@ -38,7 +39,7 @@ class FreshTrayTest {
       int laid, Optional<TrayLine.Substitution> instead, Optional<String> leftOut) {
     return new TrayLine(
         1,
-        FILTER,
+        StockKey.ofNew(FILTER),
         "Filter",
         new LineReason.Part(""),
         1,
@@ -90,7 +91,7 @@ class FreshTrayTest {
     TrayLine byHand =
         new TrayLine(
             2,
-            new ItemId(300),
+            StockKey.ofNew(new ItemId(300)),
             "",
             new LineReason.ByHand("rags"),
             1,

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
 import java.util.List;
@@ -29,12 +31,39 @@ class TrayProgressTest {
     TrayProgress progress =
         TrayProgress.of(
             List.of(line(1, WASHER, 10, 1, 0), line(2, WASHER, 20, 1, 0)),
-            Map.of(WASHER, Quantity.pieces(1)));
+            Map.of(StockKey.ofNew(WASHER), Quantity.pieces(1)));
     assertThat(progress.steps().get(0).state()).isEqualTo(TrayProgress.LineState.TO_LAY);
     assertThat(progress.steps().get(1).state()).isEqualTo(TrayProgress.LineState.SHORT);
     assertThat(progress.steps().get(1).lacking()).isEqualTo(Quantity.pieces(1));
     assertThat(progress.state()).isEqualTo(TrayProgress.State.SHORT);
     assertThat(progress.shortCount()).isEqualTo(1);
+  }
+
+  /** Five new filters on the shelf are nothing to a line that takes a used one. */
+  @Test
+  void aLineOfUsedPartsIsNotMetFromNewOnes() {
+    TrayLine line = line(1, FILTER, 10, 1, 0);
+    StockKey used = new StockKey(FILTER, LotCondition.USED_GOOD);
+    TrayLine ofUsed =
+        new TrayLine(
+            2,
+            used,
+            line.place(),
+            line.reason(),
+            20,
+            line.wanted(),
+            line.laid(),
+            line.destination(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            List.of());
+    Map<StockKey, Quantity> free = Map.of(StockKey.ofNew(FILTER), Quantity.pieces(5));
+    assertThat(TrayProgress.of(List.of(line, ofUsed), free).steps())
+        .extracting(TrayProgress.Step::state)
+        .containsExactly(TrayProgress.LineState.TO_LAY, TrayProgress.LineState.SHORT);
+    assertThat(TrayProgress.of(List.of(ofUsed), Map.of(used, Quantity.pieces(1))).state())
+        .isEqualTo(TrayProgress.State.NOT_BEGUN);
   }
 
   @Test
@@ -47,7 +76,7 @@ class TrayProgressTest {
 
   @Test
   void aTrayBegunIsLaidInPart() {
-    Map<ItemId, Quantity> free = Map.of(FILTER, Quantity.pieces(5));
+    Map<StockKey, Quantity> free = Map.of(StockKey.ofNew(FILTER), Quantity.pieces(5));
     assertThat(TrayProgress.of(List.of(line(1, FILTER, 10, 2, 1)), free).state())
         .isEqualTo(TrayProgress.State.LAID_IN_PART);
     assertThat(TrayProgress.of(List.of(line(1, FILTER, 10, 2, 0)), free).state())
@@ -91,7 +120,7 @@ class TrayProgressTest {
   private static TrayLine with(TrayLine line, Optional<TaskId> task, Optional<String> leftOut) {
     return new TrayLine(
         line.id(),
-        line.itemId(),
+        line.stock(),
         line.place(),
         line.reason(),
         line.walkOrder(),
@@ -107,7 +136,7 @@ class TrayProgressTest {
   private static TrayLine line(long id, ItemId itemId, int walk, int wanted, int laid) {
     return new TrayLine(
         id,
-        itemId,
+        StockKey.ofNew(itemId),
         "place",
         new LineReason.Part(""),
         walk,

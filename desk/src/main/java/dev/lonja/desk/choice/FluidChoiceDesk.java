@@ -178,12 +178,12 @@ public class FluidChoiceDesk {
     for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
       long id = line.id();
       if (first) {
-        session.trays().setLaid(id, Quantity.zero(line.wanted().measure()));
-        session.trays().setWanted(id, amount.getValue());
+        session.trayLines().setLaid(id, Quantity.zero(line.wanted().measure()));
+        session.trayLines().setWanted(id, amount.getValue());
       } else {
         id =
             session
-                .trays()
+                .trayLines()
                 .addLine(
                     target.tray().id(),
                     line.askedItemId(),
@@ -193,10 +193,10 @@ public class FluidChoiceDesk {
                     line.destination(),
                     line.taskId());
       }
-      Optional<Long> signOff = session.trays().signOffOf(line.id());
-      session.trays().substitute(id, amount.getKey(), otherPack(line, amount.getKey()));
+      Optional<Long> signOff = session.trayLines().signOffOf(line.id());
+      session.trayLines().substitute(id, amount.getKey(), otherPack(line, amount.getKey()));
       long lineId = id;
-      signOff.ifPresent(s -> session.trays().setSignOff(lineId, s));
+      signOff.ifPresent(s -> session.trayLines().setSignOff(lineId, s));
       first = false;
     }
   }
@@ -251,7 +251,7 @@ public class FluidChoiceDesk {
       return new Outcome.Refused(refusals);
     }
     session
-        .trays()
+        .trayLines()
         .substitute(
             line.id(),
             item.id(),
@@ -271,7 +271,7 @@ public class FluidChoiceDesk {
               signature.why().orElseThrow(),
               sent.actor(),
               clock.now());
-      session.trays().setSignOff(line.id(), SignOffs.add(session, sent, signOff));
+      session.trayLines().setSignOff(line.id(), SignOffs.add(session, sent, signOff));
     }
     session.trays().touch(target.tray().id(), target.tray().version());
     return Outcome.done();

@@ -10,6 +10,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -191,10 +192,10 @@ public class TopUpDesk extends KeepersDesk {
                   wish.why().orElse(""),
                   sent.actor(),
                   clock.now());
-      Quantity held =
-          session.ledger().held().getOrDefault(item.id(), Quantity.zero(item.measure()));
+      StockKey key = StockKey.ofNew(item.id());
+      Quantity held = session.ledger().held(session.ledger().stockOf(key));
       Booking booking =
-          PackedIssue.of(session, item.id(), Quantity.of(wish.litres()), held, clock.today());
+          PackedIssue.of(session, key, Quantity.of(wish.litres()), held, clock.today());
       Posting posting =
           new Posting(
               unit.code() + ", " + compartment.name(),
@@ -255,7 +256,10 @@ public class TopUpDesk extends KeepersDesk {
     Posting posting = new Posting(reason, reference, sent.key(), sent.actor(), clock.now());
     int line = 1;
     for (PastMovement issue :
-        session.ledger().issuesOf(reference).getOrDefault(wrong.itemId(), List.of())) {
+        session
+            .ledger()
+            .issuesOf(reference)
+            .getOrDefault(StockKey.ofNew(wrong.itemId()), List.of())) {
       Booking booking = Ledger.correct(session.ledger().stockOf(wrong.itemId()), List.of(issue));
       Outcome written = Postings.write(session, wrong.itemId(), booking, posting, line++);
       if (written instanceof Outcome.Refused) {

@@ -7,6 +7,9 @@ import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.answer.KeptAnswer;
@@ -18,11 +21,14 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.LotFacts;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -51,9 +57,10 @@ public class ItemDesk {
   private ItemFile file(Session session, Item item) {
     boolean money = Viewer.seesMoney();
     Part part = session.parts().byId(item.partId()).orElseThrow();
+    List<LotFacts> lots = session.ledger().lotsOf(item.id());
     return new ItemFile(
         item,
-        shelf(session, item, money),
+        shelf(session, item, lots, money),
         new ItemFile.Keeping(
             session.keeping().barcodes(item.id()),
             session.keeping().bins(item.id()),
@@ -64,19 +71,42 @@ public class ItemDesk {
         successor(session, item),
         item.product().map(Hazards.load(session)::of).orElse(List.of()),
         uses(session, item),
-        session.ledger().lotsOf(item.id()),
+        lots,
         money ? session.ledger().latest(item.id(), LATEST_MOVEMENTS) : List.of(),
         PartFile.of(session, clock.today(), part));
   }
 
-  private ItemFile.Shelf shelf(Session session, Item item, boolean money) {
+  private ItemFile.Shelf shelf(Session session, Item item, List<LotFacts> lots, boolean money) {
     ItemStock stock = session.ledger().stockOf(item.id());
-    Quantity held = session.ledger().held().getOrDefault(item.id(), Quantity.zero(item.measure()));
+    Map<StockKey, Quantity> held = session.ledger().held();
+    Quantity none = Quantity.zero(item.measure());
+    Quantity heldNew = held.getOrDefault(stock.key(), none);
+    StockKey used = new StockKey(item.id(), LotCondition.USED_GOOD);
     return new ItemFile.Shelf(
         stock.onHand(),
-        stock.usable(clock.today()).minus(held).atLeastZero(),
-        held,
+        stock.usable(clock.today()).minus(heldNew).atLeastZero(),
+        heldNew,
+        sums(lots, lot -> lot.condition() != LotCondition.NEW),
+        sums(lots, lot -> lot.mayBeIssued(clock.today()))
+            .getOrDefault(used.condition(), none)
+            .minus(held.getOrDefault(used, none))
+            .atLeastZero(),
         money ? Optional.of(new ItemFile.Worth(stock.value(), stock.average())) : Optional.empty());
+  }
+
+  private static Map<LotCondition, Quantity> sums(
+      List<LotFacts> lots, Predicate<StockedLot> which) {
+    return lots.stream()
+        .map(LotFacts::lot)
+        .filter(which)
+        .collect(
+            Collectors.groupingBy(
+                StockedLot::condition,
+                TreeMap::new,
+                Collectors.mapping(
+                    StockedLot::quantity,
+                    Collectors.collectingAndThen(
+                        Collectors.reducing(Quantity::plus), Optional::orElseThrow))));
   }
 
   private static Optional<ItemFile.Successor> successor(Session session, Item item) {

@@ -4,6 +4,7 @@ import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.Supply;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -13,6 +14,7 @@ import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.store.ledger.LotFacts;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -33,8 +35,21 @@ public record ItemFile(
     List<LedgerLine> movements,
     PartFile part) {
 
-  /** What there is of it; {@code worth} only for those who may see money. */
-  public record Shelf(Quantity onHand, Quantity free, Quantity held, Optional<Worth> worth) {}
+  /**
+   * What there is of it.
+   *
+   * @param onHand new ones, of which some are free and some on trays
+   * @param used what is not new, by condition; a condition of which there is none is absent
+   * @param usedFree used, good ones that may be issued
+   * @param worth of the new ones, only for those who may see money
+   */
+  public record Shelf(
+      Quantity onHand,
+      Quantity free,
+      Quantity held,
+      Map<LotCondition, Quantity> used,
+      Quantity usedFree,
+      Optional<Worth> worth) {}
 
   /** What it is worth: all of it, and one of its measure on the average. */
   public record Worth(Money value, UnitPrice average) {}

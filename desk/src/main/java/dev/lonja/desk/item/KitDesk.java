@@ -172,7 +172,7 @@ public class KitDesk {
           Quantity taken = left.min(line.wanted());
           left = left.minus(taken);
           covered++;
-          session.trays().lessen(line, taken);
+          session.trayLines().lessen(line, taken);
         }
       }
     }
@@ -180,7 +180,7 @@ public class KitDesk {
       return Outcome.refused(new CoversNothing(kit, tray));
     }
     session
-        .trays()
+        .trayLines()
         .addLine(
             tray.id(),
             kit.id(),

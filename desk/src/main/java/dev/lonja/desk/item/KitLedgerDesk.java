@@ -84,7 +84,11 @@ public class KitLedgerDesk {
     KitBooking.Result result =
         broken
             ? KitBooking.broken(
-                stock, held(session, kit), kits, out(session, kit, contents, items), today)
+                stock,
+                session.ledger().held(stock),
+                kits,
+                out(session, kit, contents, items),
+                today)
             : KitBooking.made(
                 stock,
                 place(session, kit, "made " + today),
@@ -92,10 +96,6 @@ public class KitLedgerDesk {
                 in(session, contents, items),
                 today);
     return write(session, sent, kit, result);
-  }
-
-  private static Quantity held(Session session, Item item) {
-    return session.ledger().held().getOrDefault(item.id(), Quantity.zero(item.measure()));
   }
 
   private List<KitBooking.Out> out(
@@ -117,9 +117,8 @@ public class KitLedgerDesk {
     return contents.stream()
         .map(
             content -> {
-              Item item = items.get(content.part().id());
-              return new KitBooking.In(
-                  session.ledger().stockOf(item.id()), content.quantity(), held(session, item));
+              ItemStock stock = session.ledger().stockOf(items.get(content.part().id()).id());
+              return new KitBooking.In(stock, content.quantity(), session.ledger().held(stock));
             })
         .toList();
   }

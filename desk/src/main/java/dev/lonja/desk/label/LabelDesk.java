@@ -112,7 +112,8 @@ public class LabelDesk extends KeepersDesk {
     List<ItemId> out =
         session.ledger().issuesOf(tray.number()).entrySet().stream()
             .filter(issues -> issues.getValue().stream().anyMatch(i -> i.stillOut().isPositive()))
-            .map(Map.Entry::getKey)
+            .map(issues -> issues.getKey().itemId())
+            .distinct()
             .toList();
     Map<ItemId, Item> items = session.items().byIds(out);
     Map<String, MeterValue> shown = new LinkedHashMap<>();

@@ -1,12 +1,12 @@
 package dev.lonja.desk.ledger;
 
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.PackOpening;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
@@ -23,16 +23,16 @@ public final class PackedIssue {
   private PackedIssue() {}
 
   /**
-   * @param held what open trays, other than the one this issue is for, hold of the item
+   * @param held what open trays, other than the one this issue is for, hold of that stock
    */
   public static Booking of(
-      Session session, ItemId itemId, Quantity wanted, Quantity held, LocalDate today) {
-    ItemStock stock = session.ledger().stockOf(itemId);
+      Session session, StockKey key, Quantity wanted, Quantity held, LocalDate today) {
+    ItemStock stock = session.ledger().stockOf(key);
     Booking plain = Ledger.issue(stock, wanted, held, today);
     if (plain instanceof Booking.Refused) {
       return plain;
     }
-    Item item = session.items().byId(itemId).orElseThrow();
+    Item item = session.items().byId(key.itemId()).orElseThrow();
     return item.pack()
         .flatMap(pack -> PackOpening.of(stock, wanted, Quantity.of(pack), today))
         .map(

@@ -1,6 +1,5 @@
 package dev.lonja.desk.ledger;
 
-import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.BulkStand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
@@ -8,8 +7,8 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -17,10 +16,8 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.SecondPerson;
-import dev.lonja.desk.person.SecondRefusal;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
@@ -43,12 +40,12 @@ public class StockDesk extends KeepersDesk {
 
   private final OnceOnly once;
   private final StoreClock clock;
-  private final SecondPerson second;
+  private final SignedPostings signed;
 
-  public StockDesk(OnceOnly once, StoreClock clock, SecondPerson second) {
+  public StockDesk(OnceOnly once, StoreClock clock, SignedPostings signed) {
     this.once = once;
     this.clock = clock;
-    this.second = second;
+    this.signed = signed;
   }
 
   /**
@@ -101,47 +98,24 @@ public class StockDesk extends KeepersDesk {
   public record LotBooking(
       OnLot what, LotId lotId, BinId binId, BigDecimal amount, String toBin, String reason) {}
 
-  /** Why nothing was booked, beside what the ledger refuses. */
-  public sealed interface Refused extends Refusal {}
-
-  /** The item is received with a lot only. */
-  public record LotNeeded() implements Refused {}
-
-  /** The lot is here with another date on it. */
-  public record OtherExpiry(String lotCode, Optional<LocalDate> here, LocalDate coming)
-      implements Refused {}
-
-  /** It is past its last good day on arrival. */
-  public record ExpiredOnArrival(LocalDate expiresOn, LocalDate today) implements Refused {}
-
-  /** The lot is set aside already, or is not. */
-  public record SetAsideAlready(boolean setAside) implements Refused {}
-
-  /** No bin has this address. */
-  public record UnknownBin(String address) implements Refused {}
-
-  /** A stand for bulk holds another product. */
-  public record StandHoldsOther(Item.Bin bin, Product there, Product coming) implements Refused {}
-
-  /** The item has no such lot, or there is no such bin. */
-  public record NoSuchPlace(LotId lotId, BinId binId) implements Refused {}
-
-  /** The item has no such movement. */
-  public record NoSuchMovement(long movementId) implements Refused {}
-
-  /** Issues from usable lots, first expired first out; the amount is in the item's measure. */
+  /**
+   * Issues from usable lots in one condition, first expired first out; the amount is in the item's
+   * measure.
+   */
   @Allowed.ToKeepStore
-  public Outcome issue(Sent sent, ItemId itemId, BigDecimal amount, String reason) {
+  public Outcome issue(Sent sent, StockKey key, BigDecimal amount, String reason) {
     return once.run(
         sent,
         session -> {
-          ItemStock stock = session.ledger().stockOf(itemId);
-          Quantity held =
-              session.ledger().held().getOrDefault(itemId, Quantity.zero(stock.measure()));
+          ItemStock stock = session.ledger().stockOf(key);
           Booking booking =
               PackedIssue.of(
-                  session, itemId, Quantity.of(stock.measure(), amount), held, clock.today());
-          return write(session, itemId, booking, sent, reason);
+                  session,
+                  key,
+                  Quantity.of(stock.measure(), amount),
+                  session.ledger().held(stock),
+                  clock.today());
+          return write(session, key.itemId(), booking, sent, reason);
         });
   }
 
@@ -154,7 +128,7 @@ public class StockDesk extends KeepersDesk {
   private Outcome receive(Session session, Sent sent, ItemId itemId, Receipt receipt) {
     Item item = session.items().byId(itemId).orElseThrow();
     Optional<Item.Bin> bin = session.items().binByAddress(receipt.bin());
-    Optional<Refused> refusal = notInto(session, item, receipt.bin(), bin);
+    Optional<StockRefusal> refusal = notInto(session, item, receipt.bin(), bin);
     if (refusal.isPresent()) {
       return Outcome.refused(refusal.get());
     }
@@ -162,7 +136,7 @@ public class StockDesk extends KeepersDesk {
         receipt.lotCode().isEmpty()
             ? Optional.empty()
             : session.lots().lotByCode(itemId, receipt.lotCode());
-    List<Refused> asked = questions(item, receipt, here);
+    List<StockRefusal> asked = questions(item, receipt, here);
     if (!asked.isEmpty()) {
       return new Outcome.Refused(asked);
     }
@@ -177,15 +151,15 @@ public class StockDesk extends KeepersDesk {
   }
 
   /** What has to be said before a delivery is taken in. */
-  private List<Refused> questions(
+  private List<StockRefusal> questions(
       Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
-    List<Refused> asked = new ArrayList<>();
+    List<StockRefusal> asked = new ArrayList<>();
     if (receipt.lotCode().isEmpty() && item.needsLot()) {
-      asked.add(new LotNeeded());
+      asked.add(new StockRefusal.LotNeeded());
     }
     if (isOther(here, receipt) && !receipt.answers().keepApart()) {
       asked.add(
-          new OtherExpiry(
+          new StockRefusal.OtherExpiry(
               receipt.lotCode(),
               here.orElseThrow().expiresOn(),
               receipt.expiresOn().orElseThrow()));
@@ -194,7 +168,7 @@ public class StockDesk extends KeepersDesk {
         .expiresOn()
         .filter(clock.today()::isAfter)
         .filter(day -> !receipt.answers().setAside())
-        .map(day -> new ExpiredOnArrival(day, clock.today()))
+        .map(day -> new StockRefusal.ExpiredOnArrival(day, clock.today()))
         .ifPresent(asked::add);
     return asked;
   }
@@ -240,7 +214,7 @@ public class StockDesk extends KeepersDesk {
       ItemId itemId,
       LotBooking asked,
       SecondPerson.Signature signature) {
-    List<Refused> refusals = new ArrayList<>();
+    List<StockRefusal> refusals = new ArrayList<>();
     Optional<Item.Bin> to = Optional.empty();
     if (asked.what() == OnLot.TRANSFER) {
       to = session.items().binByAddress(asked.toBin());
@@ -249,7 +223,7 @@ public class StockDesk extends KeepersDesk {
     }
     Optional<Place> there = session.ledger().place(itemId, asked.lotId(), asked.binId());
     if (there.isEmpty()) {
-      refusals.add(new NoSuchPlace(asked.lotId(), asked.binId()));
+      refusals.add(new StockRefusal.NoSuchPlace(asked.lotId(), asked.binId()));
     }
     if (!refusals.isEmpty()) {
       return new Outcome.Refused(refusals);
@@ -258,11 +232,12 @@ public class StockDesk extends KeepersDesk {
     boolean splits = aside || asked.what() == OnLot.RELEASE;
     LotId other = splits ? session.lots().lotLike(asked.lotId(), aside) : asked.lotId();
     if (splits && other.equals(asked.lotId())) {
-      return Outcome.refused(new SetAsideAlready(aside));
+      return Outcome.refused(new StockRefusal.SetAsideAlready(aside));
     }
-    ItemStock stock = session.ledger().stockOf(itemId);
-    Quantity quantity = Quantity.of(stock.measure(), asked.amount());
     Place place = there.orElseThrow();
+    ItemStock stock =
+        session.ledger().stockOf(new StockKey(itemId, session.lots().conditionOf(place.lotId())));
+    Quantity quantity = Quantity.of(stock.measure(), asked.amount());
     Booking booking =
         switch (asked.what()) {
           case COUNT -> Ledger.count(stock, place, quantity);
@@ -271,19 +246,21 @@ public class StockDesk extends KeepersDesk {
           case TRANSFER -> Ledger.transfer(stock, place, to.orElseThrow().id(), quantity);
           case QUARANTINE, RELEASE -> Ledger.split(stock, place, other, quantity);
         };
-    return writeSigned(session, itemId, booking, sent, asked.reason(), signature);
+    return signed.write(session, itemId, booking, sent, asked.reason(), signature);
   }
 
   /** Why an item may not go into a bin. */
-  private static Optional<Refused> notInto(
+  static Optional<StockRefusal> notInto(
       Session session, Item item, String address, Optional<Item.Bin> bin) {
     if (bin.isEmpty()) {
-      return Optional.of(new UnknownBin(address));
+      return Optional.of(new StockRefusal.UnknownBin(address));
     }
     List<Item> there =
         List.copyOf(session.items().byIds(session.ledger().itemsIn(bin.get().id())).values());
     return BulkStand.occupant(item, there)
-        .map(other -> new StandHoldsOther(bin.get(), other, item.product().orElseThrow()));
+        .map(
+            other ->
+                new StockRefusal.StandHoldsOther(bin.get(), other, item.product().orElseThrow()));
   }
 
   /** Undoes a movement by another that refers to it. */
@@ -296,11 +273,9 @@ public class StockDesk extends KeepersDesk {
           Optional<LedgerLine> line =
               session.ledger().line(movementId).filter(l -> l.itemId().equals(itemId));
           if (line.isEmpty()) {
-            return Outcome.refused(new NoSuchMovement(movementId));
+            return Outcome.refused(new StockRefusal.NoSuchMovement(movementId));
           }
-          Booking booking =
-              Ledger.correct(
-                  session.ledger().stockOf(itemId), session.ledger().movement(movementId));
+          Booking booking = Corrections.of(session, itemId, session.ledger().movement(movementId));
           session
               .audit()
               .add(
@@ -311,35 +286,16 @@ public class StockDesk extends KeepersDesk {
                       Deed.CORRECTED,
                       Facts.of("movement_id", movementId),
                       Facts.of("reason", reason)));
-          return writeSigned(session, itemId, booking, sent, reason, signature);
+          return signed.write(session, itemId, booking, sent, reason, signature);
         });
   }
 
-  /**
-   * Writes what changes the worth of the stock by a person's word, signed by a second if need be.
-   */
-  private Outcome writeSigned(
-      Session session,
-      ItemId itemId,
-      Booking booking,
-      Sent sent,
-      String reason,
-      SecondPerson.Signature signature) {
-    Optional<SecondRefusal> refusal =
-        booking instanceof Booking.Booked booked
-            ? booked.lines().stream()
-                .map(MovementLine::value)
-                .reduce(Money::plus)
-                .flatMap(
-                    value -> second.refusal(session, sent, value, Matter.ITEM, itemId, signature))
-            : Optional.empty();
-    return refusal
-        .<Outcome>map(Outcome::refused)
-        .orElseGet(() -> write(session, itemId, booking, sent, reason));
-  }
-
   private Outcome write(Session session, ItemId itemId, Booking booking, Sent sent, String reason) {
-    Posting posting = new Posting(reason, "", sent.key(), sent.actor(), clock.now());
-    return Postings.write(session, itemId, booking, posting, 1);
+    return Postings.write(
+        session,
+        itemId,
+        booking,
+        new Posting(reason, "", sent.key(), sent.actor(), clock.now()),
+        1);
   }
 }

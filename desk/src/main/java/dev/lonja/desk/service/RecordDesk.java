@@ -4,8 +4,10 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
@@ -82,7 +84,7 @@ public class RecordDesk {
       List<Finding> found) {}
 
   /** Something that stayed on the machine. */
-  public record Used(Item item, Quantity quantity, List<String> lots) {}
+  public record Used(Item item, LotCondition condition, Quantity quantity, List<String> lots) {}
 
   /** A compartment that was filled. */
   public record Filled(String compartment, RecordedFill fill, Item item) {}
@@ -202,8 +204,9 @@ public class RecordDesk {
     }
 
     private List<Used> used(Tray tray) {
-      Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
-      Map<ItemId, Item> items = session.items().byIds(issued.keySet());
+      Map<StockKey, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+      Map<ItemId, Item> items =
+          session.items().byIds(issued.keySet().stream().map(StockKey::itemId).toList());
       Map<LotId, String> codes =
           session
               .lots()
@@ -213,25 +216,25 @@ public class RecordDesk {
                       .map(issue -> issue.place().lotId())
                       .collect(Collectors.toSet()));
       List<Used> used = new ArrayList<>();
-      new TreeMap<>(issued)
-          .forEach(
-              (id, issues) -> {
-                List<PastMovement> kept =
-                    issues.stream().filter(issue -> issue.stillOut().isPositive()).toList();
-                kept.stream()
-                    .map(PastMovement::stillOut)
-                    .reduce(Quantity::plus)
-                    .ifPresent(
-                        sum ->
-                            used.add(
-                                new Used(
-                                    items.get(id),
-                                    sum,
-                                    kept.stream()
-                                        .map(issue -> codes.get(issue.place().lotId()))
-                                        .distinct()
-                                        .toList())));
-              });
+      issued.forEach(
+          (key, issues) -> {
+            List<PastMovement> kept =
+                issues.stream().filter(issue -> issue.stillOut().isPositive()).toList();
+            kept.stream()
+                .map(PastMovement::stillOut)
+                .reduce(Quantity::plus)
+                .ifPresent(
+                    sum ->
+                        used.add(
+                            new Used(
+                                items.get(key.itemId()),
+                                key.condition(),
+                                sum,
+                                kept.stream()
+                                    .map(issue -> codes.get(issue.place().lotId()))
+                                    .distinct()
+                                    .toList())));
+          });
       return used;
     }
 

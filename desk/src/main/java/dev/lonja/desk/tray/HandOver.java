@@ -1,7 +1,7 @@
 package dev.lonja.desk.tray;
 
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
@@ -116,19 +116,19 @@ final class HandOver {
 
   private Outcome issueLines(String mechanic) {
     Posting posting = new Posting("", tray.number(), sent.key(), sent.actor(), clock.now());
-    Map<ItemId, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
-    Map<ItemId, Quantity> amounts = new TreeMap<>();
+    Map<StockKey, Quantity> heldElsewhere = session.ledger().heldBesides(tray.id());
+    Map<StockKey, Quantity> amounts = new TreeMap<>();
     for (TrayLine line : tray.lines()) {
       if (line.laid().isPositive()) {
-        amounts.merge(line.itemId(), line.laid(), Quantity::plus);
+        amounts.merge(line.stock(), line.laid(), Quantity::plus);
       }
     }
     int lineNo = 1;
-    for (Map.Entry<ItemId, Quantity> amount : amounts.entrySet()) {
+    for (Map.Entry<StockKey, Quantity> amount : amounts.entrySet()) {
       Quantity none = Quantity.zero(amount.getValue().measure());
       Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
       Booking booking = PackedIssue.of(session, amount.getKey(), amount.getValue(), held, today);
-      Outcome written = Postings.write(session, amount.getKey(), booking, posting, lineNo);
+      Outcome written = Postings.write(session, amount.getKey().itemId(), booking, posting, lineNo);
       if (written instanceof Outcome.Refused) {
         return written;
       }

@@ -1,12 +1,12 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Measure;
@@ -142,22 +142,22 @@ public class HandOverDesk extends KeepersDesk {
   }
 
   /**
-   * Takes part of an item back that went out with the tray.
+   * Takes part of what went out with the tray back, in the condition in which it went.
    *
    * @param amount in the item's measure
    */
   @Allowed.ToKeepStore
-  public Outcome takeBack(Sent sent, TrayId trayId, ItemId itemId, BigDecimal amount) {
+  public Outcome takeBack(Sent sent, TrayId trayId, StockKey key, BigDecimal amount) {
     return once.run(
         sent,
         session -> {
           Tray tray = session.trays().byId(trayId).orElseThrow();
           List<PastMovement> issued =
-              session.ledger().issuesOf(tray.number()).getOrDefault(itemId, List.of());
-          ItemStock stock = session.ledger().stockOf(itemId);
+              session.ledger().issuesOf(tray.number()).getOrDefault(key, List.of());
+          ItemStock stock = session.ledger().stockOf(key);
           Booking booking = Ledger.takeBack(stock, issued, Quantity.of(stock.measure(), amount));
           return Postings.write(
-              session, itemId, booking, posting(tray, sent, "unused, came back"), 1);
+              session, key.itemId(), booking, posting(tray, sent, "unused, came back"), 1);
         });
   }
 
@@ -176,33 +176,41 @@ public class HandOverDesk extends KeepersDesk {
   }
 
   private Outcome scanBack(Session session, Sent sent, Tray tray, String code) {
-    Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     List<Item> items = ScannedItems.of(session, code);
     if (items.isEmpty()) {
       return Outcome.refused(new TrayRefusal.UnknownNumber(code.strip()));
     }
+    Map<StockKey, List<PastMovement>> out = stillOut(session, tray);
     // of several makes of one number only what went out can come back
-    List<Item> out =
+    List<Item> back =
         items.stream()
-            .filter(
-                item ->
-                    issued.getOrDefault(item.id(), List.of()).stream()
-                        .anyMatch(issue -> issue.stillOut().isPositive()))
+            .filter(item -> out.keySet().stream().anyMatch(k -> k.itemId().equals(item.id())))
             .toList();
-    if (out.size() > 1) {
-      return Outcome.refused(new TrayRefusal.SeveralMakes(code.strip(), out));
+    if (back.size() > 1) {
+      return Outcome.refused(new TrayRefusal.SeveralMakes(code.strip(), back));
     }
-    if (out.isEmpty()) {
+    if (back.isEmpty()) {
       return Outcome.refused(new TrayRefusal.NotOut(items.get(0)));
     }
-    Item item = out.get(0);
+    Item item = back.get(0);
     if (item.measure() != Measure.PIECES) {
       return Outcome.refused(new TrayRefusal.HowMuch(item));
     }
+    List<StockKey> keys =
+        out.keySet().stream().filter(key -> key.itemId().equals(item.id())).toList();
+    if (keys.size() > 1) {
+      return Outcome.refused(new TrayRefusal.NewOrUsed(item));
+    }
     Booking booking =
         Ledger.takeBack(
-            session.ledger().stockOf(item.id()), issued.get(item.id()), Quantity.pieces(1));
+            session.ledger().stockOf(keys.get(0)), out.get(keys.get(0)), Quantity.pieces(1));
     return Postings.write(session, item.id(), booking, posting(tray, sent, "unused, came back"), 1);
+  }
+
+  private static Map<StockKey, List<PastMovement>> stillOut(Session session, Tray tray) {
+    Map<StockKey, List<PastMovement>> out = new TreeMap<>(session.ledger().issuesOf(tray.number()));
+    out.values().removeIf(issues -> issues.stream().allMatch(i -> i.stillOut().isZero()));
+    return out;
   }
 
   /**
@@ -233,19 +241,19 @@ public class HandOverDesk extends KeepersDesk {
 
   private Outcome undo(
       Session session, Sent sent, Tray tray, String reason, SecondPerson.Signature signature) {
-    session.trays().unlayAll(tray.id());
+    session.trayLines().unlayAll(tray.id());
     session.wanted().strikeLeftOutOf(tray.id());
     Posting posting = posting(tray, sent, reason);
     int lineNo = 1;
     Money value = Money.zero(session.settings().currency());
-    for (Map.Entry<ItemId, List<PastMovement>> issues :
-        new TreeMap<>(session.ledger().issuesOf(tray.number())).entrySet()) {
+    for (Map.Entry<StockKey, List<PastMovement>> issues : stillOut(session, tray).entrySet()) {
       for (PastMovement issue : issues.getValue()) {
         if (issue.stillOut().isZero()) {
           continue;
         }
         Booking booking = putBack(session.ledger().stockOf(issues.getKey()), issue);
-        Outcome written = Postings.write(session, issues.getKey(), booking, posting, lineNo++);
+        Outcome written =
+            Postings.write(session, issues.getKey().itemId(), booking, posting, lineNo++);
         if (written instanceof Outcome.Refused) {
           return written;
         }

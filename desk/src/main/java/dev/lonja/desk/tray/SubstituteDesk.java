@@ -123,7 +123,7 @@ public class SubstituteDesk extends KeepersDesk {
       TrayLine line,
       ItemId itemId,
       Optional<TrayLine.Substitution> substitution) {
-    session.trays().substitute(line.id(), itemId, substitution);
+    session.trayLines().substitute(line.id(), itemId, substitution);
     settleBoxes(session, tray.id(), line);
     session.trays().touch(tray.id(), tray.version());
     return Outcome.done();
@@ -155,7 +155,7 @@ public class SubstituteDesk extends KeepersDesk {
             tray.lines(), now.id(), boxes.of(before.itemId()), boxes.of(now.itemId()), takes)) {
       if (change instanceof BoxSettlement.Change.Add add) {
         session
-            .trays()
+            .trayLines()
             .addLine(
                 trayId,
                 add.line().itemId(),
@@ -165,7 +165,7 @@ public class SubstituteDesk extends KeepersDesk {
                 add.line().destination(),
                 Optional.of(add.line().taskId()));
       } else if (change instanceof BoxSettlement.Change.Drop drop) {
-        session.trays().lessen(drop.line(), drop.pieces());
+        session.trayLines().lessen(drop.line(), drop.pieces());
       }
     }
   }

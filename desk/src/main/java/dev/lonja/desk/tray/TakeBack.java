@@ -61,6 +61,8 @@ final class TakeBack {
     if (tray.unit().isEmpty() && !notes.found().isEmpty()) {
       refusals.add(new TrayRefusal.NoMachine());
     }
+    RemovedParts removed = new RemovedParts(session, sent, tray, clock);
+    refusals.addAll(removed.judge(notes));
     if (!refusals.isEmpty()) {
       return new Outcome.Refused(refusals);
     }
@@ -93,6 +95,7 @@ final class TakeBack {
                         sent.actor(),
                         clock.now()));
     drop(notes);
+    removed.keep(notes);
     return Outcome.done();
   }
 

@@ -2,6 +2,7 @@ package dev.lonja.desk.tray;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.MeterValue;
@@ -27,6 +28,7 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.tray.Tray;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -68,7 +70,8 @@ public class TakeBackDesk {
       List<Pour> pours,
       boolean hasMachine,
       List<LeftOut> leftOut,
-      List<Substituted> substituted) {}
+      List<Substituted> substituted,
+      List<Removed> removed) {}
 
   /**
    * A meter that the work counts by.
@@ -93,6 +96,21 @@ public class TakeBackDesk {
   /** A part that the tray went out without. */
   public record LeftOut(WantedPart part, Item item) {}
 
+  /**
+   * A place from which a part came off that may be kept.
+   *
+   * @param item that the machine takes there
+   */
+  public record Removed(TrayLine line, Item item) {}
+
+  /**
+   * A part that came off and is kept.
+   *
+   * @param number of it
+   * @param condition used, good, or to recondition
+   */
+  public record Kept(String number, LotCondition condition, BigDecimal pieces) {}
+
   /** A line on which something else was laid than asked for. */
   public record Substituted(TrayLine line, Item laid, Item asked) {}
 
@@ -107,6 +125,7 @@ public class TakeBackDesk {
    * @param wrong lines whose substitute did not fit, and why
    * @param found what was found wrong with the machine, one finding each
    * @param dropped what the tray went out without and nobody wants any more, and why
+   * @param kept by line, what came off the machine there and is not thrown away
    */
   public record Notes(
       LocalDate day,
@@ -116,7 +135,8 @@ public class TakeBackDesk {
       Set<Long> fitted,
       Map<Long, String> wrong,
       List<String> found,
-      Map<WantedPartId, String> dropped) {}
+      Map<WantedPartId, String> dropped,
+      Map<Long, Kept> kept) {}
 
   /** Empty for a tray that is not out. */
   public Optional<Asked> asked(TrayId trayId) {
@@ -145,7 +165,8 @@ public class TakeBackDesk {
                         line,
                         session.items().byId(line.itemId()).orElseThrow(),
                         session.items().byId(line.askedItemId()).orElseThrow()))
-            .toList());
+            .toList(),
+        RemovedParts.of(session, tray));
   }
 
   private static List<LeftOut> leftOut(Session session, Tray tray) {
@@ -179,8 +200,8 @@ public class TakeBackDesk {
 
   /**
    * Undoes a taking back: its records, its pours, the days asked for again and the findings of
-   * which nobody has said anything since are withdrawn, and the tray is out again. What was said of
-   * meters, substitutes and wanted parts stays.
+   * which nobody has said anything since are withdrawn, what was kept of the machine leaves the
+   * shelf, and the tray is out again. What was said of meters, substitutes and wanted parts stays.
    */
   @Allowed.ToKeepStore
   public Outcome undo(Sent sent, TrayId trayId, long version, String reason) {
@@ -198,6 +219,10 @@ public class TakeBackDesk {
   private Outcome undo(Session session, Sent sent, Tray tray, long version, String reason) {
     if (!session.trays().outAgain(tray.id(), version)) {
       return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+    }
+    Outcome unkept = new RemovedParts(session, sent, tray, clock).undo(reason);
+    if (unkept instanceof Outcome.Refused) {
+      return unkept;
     }
     session.services().withdrawOfTray(tray.id(), reason, sent.actor(), clock.now());
     session.records().withdrawFillsOf(tray.id(), reason, sent.actor(), clock.now());

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
@@ -116,7 +117,7 @@ public class TodayDesk {
     private final LocalDate today;
     private final FleetPicture fleet;
     private final List<LocalDate> days;
-    private final Map<ItemId, Quantity> free;
+    private final Map<StockKey, Quantity> free;
     private final List<TraysDesk.OnRack> trays = new ArrayList<>();
     private final List<UnitPlan> notStarted;
 
@@ -126,7 +127,7 @@ public class TodayDesk {
       this.fleet = FleetPicture.load(session, today);
       this.days = WorkingDays.from(today);
       LocalDate last = days.get(days.size() - 1);
-      this.free = session.ledger().free(today);
+      this.free = session.ledger().freeStock(today);
       List<Tray> open = session.trays().open();
       for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
@@ -175,7 +176,8 @@ public class TodayDesk {
                   new WantedNow(
                       part,
                       items.get(part.itemId()),
-                      free.getOrDefault(part.itemId(), Quantity.zero(part.quantity().measure()))))
+                      free.getOrDefault(
+                          StockKey.ofNew(part.itemId()), Quantity.zero(part.quantity().measure()))))
           .toList();
     }
 

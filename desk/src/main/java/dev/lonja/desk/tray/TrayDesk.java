@@ -3,6 +3,7 @@ package dev.lonja.desk.tray;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
@@ -62,9 +63,36 @@ public class TrayDesk extends KeepersDesk {
         trayId,
         lineId,
         (session, tray, line) -> {
-          session.trays().setLaid(lineId, Quantity.zero(line.wanted().measure()));
+          session.trayLines().setLaid(lineId, Quantity.zero(line.wanted().measure()));
+          // a used one was taken by somebody's word, which goes with it
+          session.trayLines().setCondition(lineId, LotCondition.NEW);
           return Outcome.done();
         });
+  }
+
+  /**
+   * Lays used, good pieces for what a line lacks, as far as they are free. What is laid new stays;
+   * what is laid used is a line of its own.
+   */
+  @Allowed.ToKeepStore
+  public Outcome layUsed(Sent sent, TrayId trayId, long lineId) {
+    return onLine(sent, trayId, lineId, (session, tray, line) -> layUsed(session, line));
+  }
+
+  private Outcome layUsed(Session session, TrayLine line) {
+    Item item = session.items().byId(line.itemId()).orElseThrow();
+    Quantity more = UsedParts.forLine(line, session.ledger().freeStock(clock.today()));
+    if (!more.isPositive()) {
+      return Outcome.refused(new TrayRefusal.NoUsed(item));
+    }
+    boolean whole = more.equals(line.wanted());
+    if (!whole && line.reason() instanceof LineReason.Wanted) {
+      return Outcome.refused(new TrayRefusal.AllOrNone(item));
+    }
+    long of = whole ? line.id() : session.trayLines().splitOff(line, more);
+    session.trayLines().setCondition(of, LotCondition.USED_GOOD);
+    session.trayLines().setLaid(of, more);
+    return Outcome.done();
   }
 
   /**
@@ -78,7 +106,7 @@ public class TrayDesk extends KeepersDesk {
         trayId,
         lineId,
         (session, tray, line) -> {
-          session.trays().setLeftOut(lineId, Optional.of(why));
+          session.trayLines().setLeftOut(lineId, Optional.of(why));
           return Outcome.done();
         });
   }
@@ -91,7 +119,7 @@ public class TrayDesk extends KeepersDesk {
         trayId,
         lineId,
         (session, tray, line) -> {
-          session.trays().setLeftOut(lineId, Optional.empty());
+          session.trayLines().setLeftOut(lineId, Optional.empty());
           return Outcome.done();
         });
   }
@@ -162,7 +190,7 @@ public class TrayDesk extends KeepersDesk {
       return Outcome.refused(objection.get());
     }
     session
-        .trays()
+        .trayLines()
         .addLine(
             tray.id(),
             itemId,
@@ -215,7 +243,7 @@ public class TrayDesk extends KeepersDesk {
         sent,
         trayId,
         (session, tray) -> {
-          session.trays().unlayAll(trayId);
+          session.trayLines().unlayAll(trayId);
           session.trays().clear(trayId, tray.version() + 1);
           return Outcome.done();
         });
@@ -233,12 +261,12 @@ public class TrayDesk extends KeepersDesk {
     Quantity free =
         session
             .ledger()
-            .free(clock.today())
-            .getOrDefault(line.itemId(), Quantity.zero(more.measure()));
+            .freeStock(clock.today())
+            .getOrDefault(line.stock(), Quantity.zero(more.measure()));
     if (more.compareTo(free) > 0) {
       return Outcome.refused(new TrayRefusal.NotFree(line.place(), more, free));
     }
-    session.trays().setLaid(line.id(), line.laid().plus(more));
+    session.trayLines().setLaid(line.id(), line.laid().plus(more));
     return Outcome.done();
   }
 

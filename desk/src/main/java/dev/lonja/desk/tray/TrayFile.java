@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PackPick;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.Measure;
@@ -91,6 +92,7 @@ public record TrayFile(
    * @param barcodes of its item
    * @param fluid for one that goes into a compartment
    * @param packs what a fluid will be taken from, as long as the tray is open
+   * @param used how many used, good ones would do for what it lacks, on an open tray
    * @param substitutes for a short one, on an open tray
    */
   public record Line(
@@ -100,6 +102,7 @@ public record TrayFile(
       List<String> barcodes,
       Optional<FluidLine> fluid,
       List<Packed> packs,
+      Quantity used,
       Instead substitutes) {}
 
   /** A pack that a fluid is taken from, and where it stands. */
@@ -118,7 +121,11 @@ public record TrayFile(
     return items.get(line.itemId());
   }
 
-  static TrayFile of(Session session, LocalDate today, TraysDesk.OnRack onRack) {
+  /**
+   * @param free what is usable and on no tray
+   */
+  static TrayFile of(
+      Session session, LocalDate today, TraysDesk.OnRack onRack, Map<StockKey, Quantity> free) {
     Tray tray = onRack.tray();
     FleetPicture fleet = FleetPicture.load(session, today);
     TrayMachine machine = TrayMachine.of(fleet, tray);
@@ -129,7 +136,7 @@ public record TrayFile(
     return new TrayFile(
         onRack,
         items,
-        lines(session, today, onRack, needs, items),
+        lines(session, today, onRack, needs, items, free),
         job,
         hazards(session, tray, items, job),
         machine.meters(),
@@ -211,9 +218,10 @@ public record TrayFile(
       LocalDate today,
       TraysDesk.OnRack onRack,
       UnitNeeds needs,
-      Map<ItemId, Item> items) {
+      Map<ItemId, Item> items,
+      Map<StockKey, Quantity> free) {
     Tray tray = onRack.tray();
-    Map<ItemId, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    Map<StockKey, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
     Map<ItemId, List<String>> barcodes =
         session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());
@@ -233,6 +241,7 @@ public record TrayFile(
                   barcodes.getOrDefault(step.line().itemId(), List.of()),
                   fluid,
                   packs.getOrDefault(step.line().id(), List.of()),
+                  UsedParts.forLine(step.line(), tray.isOpen() ? free : Map.of()),
                   asks ? instead(session, today, book, needs, step, fluid) : Instead.NOTHING);
             })
         .toList();
@@ -277,14 +286,14 @@ public record TrayFile(
     return packed;
   }
 
-  private static Quantity out(Map<ItemId, List<PastMovement>> issued, TrayLine line) {
-    return issued.getOrDefault(line.itemId(), List.of()).stream()
+  private static Quantity out(Map<StockKey, List<PastMovement>> issued, TrayLine line) {
+    return issued.getOrDefault(line.stock(), List.of()).stream()
         .map(PastMovement::stillOut)
         .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
   }
 
-  private static Quantity back(Map<ItemId, List<PastMovement>> issued, TrayLine line) {
-    return issued.getOrDefault(line.itemId(), List.of()).stream()
+  private static Quantity back(Map<StockKey, List<PastMovement>> issued, TrayLine line) {
+    return issued.getOrDefault(line.stock(), List.of()).stream()
         .map(issue -> issue.quantity().negated().minus(issue.stillOut()))
         .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
   }

@@ -29,7 +29,7 @@ public final class TrayMaker {
                 occurrence.date(),
                 tasks.stream().map(Task::id).toList());
     for (TakeLine line : ServiceTake.of(unit.needs().on(occurrence.date()), tasks).lines()) {
-      session.trays().addLine(trayId, line);
+      session.trayLines().addLine(trayId, line);
     }
     WantedLines.putOn(session, trayId);
     return trayId;
@@ -65,8 +65,8 @@ public final class TrayMaker {
 
   /** Puts what the service takes by now in place of what it took when the tray was made. */
   static void makeAnew(Session session, TrayMachine machine, Tray tray) {
-    new FreshTray(tray.lines()).lines().forEach(line -> session.trays().removeLine(line.id()));
-    takes(machine, tray).forEach(line -> session.trays().addLine(tray.id(), line));
+    new FreshTray(tray.lines()).lines().forEach(line -> session.trayLines().removeLine(line.id()));
+    takes(machine, tray).forEach(line -> session.trayLines().addLine(tray.id(), line));
     WantedLines.putOn(session, tray.id());
   }
 }

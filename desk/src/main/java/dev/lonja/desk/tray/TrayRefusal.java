@@ -48,6 +48,33 @@ public sealed interface TrayRefusal extends Refusal {
   /** What is poured does not come back by the piece; somebody says how much. */
   record HowMuch(Item item) implements TrayRefusal {}
 
+  /** New ones and used ones of it went out; somebody says which came back. */
+  record NewOrUsed(Item item) implements TrayRefusal {}
+
+  /** No used, good piece of it is free, or the line does not lack any. */
+  record NoUsed(Item item) implements TrayRefusal {}
+
+  /** Of what the line brings for a wanted part all is used, or all is new. */
+  record AllOrNone(Item item) implements TrayRefusal {}
+
+  /** From there nothing came off that may be kept. */
+  record NothingCameOff(long lineId) implements TrayRefusal {}
+
+  /** Something is kept of work that was not done. */
+  record KeptWithoutWork(long lineId) implements TrayRefusal {}
+
+  /** Not whole pieces, or more of them than went in there. */
+  record MoreCameOff(long lineId, Quantity pieces, Quantity most) implements TrayRefusal {}
+
+  /** No item has the number of what is kept. */
+  record KeptUnknown(long lineId, String number) implements TrayRefusal {}
+
+  /** Several makes have the number of what is kept. */
+  record KeptOfSeveralMakes(long lineId, String number, List<Item> items) implements TrayRefusal {}
+
+  /** What is kept is not used again. */
+  record KeptWaste(long lineId, Item item) implements TrayRefusal {}
+
   /** The item is not on this tray. */
   record NotOnTray(Item item) implements TrayRefusal {}
 

@@ -162,7 +162,7 @@ public class TrayTasksDesk extends KeepersDesk {
           } else {
             TrayMaker.takes(machine, extended).stream()
                 .filter(line -> chosen.contains(line.taskId()))
-                .forEach(line -> session.trays().addLine(id, line));
+                .forEach(line -> session.trayLines().addLine(id, line));
           }
           note(session, sent, tray, Facts.of("joined", joining.stream().map(Task::name).toList()));
           return Outcome.done(id);

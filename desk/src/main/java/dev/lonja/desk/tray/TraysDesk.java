@@ -2,6 +2,7 @@ package dev.lonja.desk.tray;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayProgress;
@@ -53,7 +54,7 @@ public class TraysDesk {
   public Rack rack(Viewer viewer) {
     return store.read(
         session -> {
-          Map<ItemId, Quantity> free = session.ledger().free(clock.today());
+          Map<StockKey, Quantity> free = session.ledger().freeStock(clock.today());
           LocalDate since = clock.today().minusDays(DAYS_BACK);
           return new Rack(
               rows(session.trays().open(), free, viewer),
@@ -67,7 +68,7 @@ public class TraysDesk {
         .toList();
   }
 
-  private static List<OnRack> rows(List<Tray> trays, Map<ItemId, Quantity> free, Viewer viewer) {
+  private static List<OnRack> rows(List<Tray> trays, Map<StockKey, Quantity> free, Viewer viewer) {
     return trays.stream()
         .filter(viewer::sees)
         .map(tray -> new OnRack(tray, TrayProgress.of(tray.lines(), free)))
@@ -75,7 +76,7 @@ public class TraysDesk {
   }
 
   private TrayProgress progress(Session session, Tray tray) {
-    return TrayProgress.of(tray.lines(), session.ledger().free(clock.today()));
+    return TrayProgress.of(tray.lines(), session.ledger().freeStock(clock.today()));
   }
 
   /** An open tray with the items on it, for the edge of a page; empty for any other. */
@@ -101,14 +102,12 @@ public class TraysDesk {
   @KeptAnswer
   public Optional<TrayFile> tray(TrayId id, Viewer viewer) {
     return store.read(
-        session ->
-            session
-                .trays()
-                .byId(id)
-                .filter(viewer::sees)
-                .map(
-                    tray ->
-                        TrayFile.of(
-                            session, clock.today(), new OnRack(tray, progress(session, tray)))));
+        session -> session.trays().byId(id).filter(viewer::sees).map(tray -> file(session, tray)));
+  }
+
+  private TrayFile file(Session session, Tray tray) {
+    Map<StockKey, Quantity> free = session.ledger().freeStock(clock.today());
+    OnRack onRack = new OnRack(tray, TrayProgress.of(tray.lines(), free));
+    return TrayFile.of(session, clock.today(), onRack, free);
   }
 }

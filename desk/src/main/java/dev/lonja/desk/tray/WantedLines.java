@@ -32,7 +32,7 @@ final class WantedLines {
             .orElseGet(
                 () ->
                     session
-                        .trays()
+                        .trayLines()
                         .addLine(
                             tray.id(),
                             part.itemId(),

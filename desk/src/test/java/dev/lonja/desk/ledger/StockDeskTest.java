@@ -9,6 +9,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Refusal.NotEnough;
 import dev.lonja.core.ledger.Refusal.SameBin;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
@@ -53,7 +54,7 @@ class StockDeskTest {
 
   @BeforeEach
   void open() {
-    desk = new StockDesk(cage.once(), cage.clock(), second());
+    desk = new StockDesk(cage.once(), cage.clock(), new SignedPostings(second(), cage.clock()));
   }
 
   private final Secrets secrets = new Secrets(new BCryptPasswordEncoder(4));
@@ -68,14 +69,14 @@ class StockDeskTest {
 
   @Test
   void anIssueLeavesTheRest() {
-    assertThat(desk.issue(cage.sent(), FILTER, amount("2"), "yard"))
+    assertThat(desk.issue(cage.sent(), StockKey.ofNew(FILTER), amount("2"), "yard"))
         .isInstanceOf(Outcome.Done.class);
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(3));
   }
 
   @Test
   void moreThanIsThereIsRefusedWithWhatIsFree() {
-    assertThat(Cage.reasons(desk.issue(cage.sent(), FILTER, amount("6"), "yard")))
+    assertThat(Cage.reasons(desk.issue(cage.sent(), StockKey.ofNew(FILTER), amount("6"), "yard")))
         .singleElement()
         .isInstanceOfSatisfying(
             LedgerRefusal.class,
@@ -103,7 +104,7 @@ class StockDeskTest {
   @Test
   void aReceiptNeedsABinThatThereIs() {
     assertThat(Cage.reasons(desk.receive(cage.sent(), FILTER, into("Q-99", "4"))))
-        .isEqualTo(List.of(new StockDesk.UnknownBin("Q-99")));
+        .isEqualTo(List.of(new StockRefusal.UnknownBin("Q-99")));
     desk.receive(cage.sent(), FILTER, into("k-02", "4"));
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(9));
   }
@@ -114,7 +115,7 @@ class StockDeskTest {
     assertThat(Cage.reasons(desk.receive(cage.sent(), DRUM, into("M-2", "205"))))
         .singleElement()
         .isInstanceOfSatisfying(
-            StockDesk.StandHoldsOther.class,
+            StockRefusal.StandHoldsOther.class,
             stand -> {
               assertThat(stand.bin().address()).isEqualTo("M-2");
               assertThat(List.of(stand.coming(), stand.there()))
@@ -134,8 +135,8 @@ class StockDeskTest {
     assertThat(Cage.reasons(desk.onLot(cage.sent(), FILTER, transfer(9, "Q-99"), NONE)))
         .isEqualTo(
             List.of(
-                new StockDesk.UnknownBin("Q-99"),
-                new StockDesk.NoSuchPlace(new LotId(9), new BinId(1))));
+                new StockRefusal.UnknownBin("Q-99"),
+                new StockRefusal.NoSuchPlace(new LotId(9), new BinId(1))));
   }
 
   @Test
@@ -153,7 +154,7 @@ class StockDeskTest {
   @Test
   void aMovementIsCorrectedOnItsOwnItemOnly() {
     assertThat(Cage.reasons(desk.correct(cage.sent(), FILTER, 1, "wrong", NONE)))
-        .isEqualTo(List.of(new StockDesk.NoSuchMovement(1)));
+        .isEqualTo(List.of(new StockRefusal.NoSuchMovement(1)));
     desk.correct(cage.sent(), FILTER, 8, "wrong", NONE);
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(0));
   }
@@ -253,7 +254,7 @@ class StockDeskTest {
                         amount("20"),
                         "",
                         StockDesk.Answers.NONE))))
-        .containsExactly(new StockDesk.LotNeeded());
+        .containsExactly(new StockRefusal.LotNeeded());
   }
 
   @Test
@@ -264,7 +265,7 @@ class StockDeskTest {
     assertThat(delivered("N-7", "", StockDesk.Answers.NONE)).isInstanceOf(Outcome.Done.class);
     assertThat(Cage.reasons(delivered("N-7", "2029-03-15", StockDesk.Answers.NONE)))
         .containsExactly(
-            new StockDesk.OtherExpiry(
+            new StockRefusal.OtherExpiry(
                 "N-7", Optional.of(LocalDate.parse("2028-03-15")), LocalDate.parse("2029-03-15")));
     assertThat(delivered("N-7", "2029-03-15", new StockDesk.Answers(true, false)))
         .isInstanceOf(Outcome.Done.class);
@@ -280,7 +281,8 @@ class StockDeskTest {
     assertThat(delivered("N-8", "2027-03-15", StockDesk.Answers.NONE))
         .isInstanceOf(Outcome.Done.class);
     assertThat(Cage.reasons(delivered("N-9", "2027-03-14", StockDesk.Answers.NONE)))
-        .containsExactly(new StockDesk.ExpiredOnArrival(LocalDate.parse("2027-03-14"), Cage.TODAY));
+        .containsExactly(
+            new StockRefusal.ExpiredOnArrival(LocalDate.parse("2027-03-14"), Cage.TODAY));
     assertThat(delivered("N-9", "2027-03-14", new StockDesk.Answers(false, true)))
         .isInstanceOf(Outcome.Done.class);
     assertThat(lots())
@@ -299,7 +301,7 @@ class StockDeskTest {
         lots().stream().filter(StockedLot::quarantined).findFirst().orElseThrow().place().lotId();
     assertThat(free()).isEqualTo(Quantity.pieces(3));
     assertThat(Cage.reasons(book(StockDesk.OnLot.QUARANTINE, aside, "1")))
-        .containsExactly(new StockDesk.SetAsideAlready(true));
+        .containsExactly(new StockRefusal.SetAsideAlready(true));
     onLot(StockDesk.OnLot.RELEASE, aside, "1");
     assertThat(free()).isEqualTo(Quantity.pieces(4));
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));

@@ -71,7 +71,7 @@ class LeftOutTest {
           tray = session.trays().add(BOAT, "Oil", Cage.TODAY, List.of(OIL, FILTER));
           long washer =
               session
-                  .trays()
+                  .trayLines()
                   .addLine(
                       tray,
                       WASHER,
@@ -80,10 +80,10 @@ class LeftOutTest {
                       Quantity.pieces(1),
                       Destination.position(new PositionId(2)),
                       Optional.of(OIL));
-          session.trays().setLaid(washer, Quantity.pieces(1));
+          session.trayLines().setLaid(washer, Quantity.pieces(1));
           long filter =
               session
-                  .trays()
+                  .trayLines()
                   .addLine(
                       tray,
                       OIL_FILTER,
@@ -92,7 +92,7 @@ class LeftOutTest {
                       Quantity.pieces(1),
                       Destination.position(new PositionId(1)),
                       Optional.of(FILTER));
-          session.trays().setLeftOut(filter, Optional.of("none to be had"));
+          session.trayLines().setLeftOut(filter, Optional.of("none to be had"));
         });
     Map<MeterId, MeterValue> shown = Map.of(PORT, MeterValue.ofHours("2265"));
     Outcome outcome =
@@ -242,7 +242,8 @@ class LeftOutTest {
                 Set.of(),
                 Map.of(),
                 found,
-                dropped));
+                dropped,
+                Map.of()));
     assertThat(outcome).isInstanceOf(Outcome.Done.class);
   }
 }

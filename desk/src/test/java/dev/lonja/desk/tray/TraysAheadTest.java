@@ -103,7 +103,7 @@ class TraysAheadTest {
     cage.store()
         .write(
             session -> {
-              session.trays().setLeftOut(first.id(), Optional.of("none to be had"));
+              session.trayLines().setLeftOut(first.id(), Optional.of("none to be had"));
               return true;
             });
     chooseNewPlugs();

@@ -193,7 +193,7 @@ record Format<T>(
   }
 
   /** One of the constants of an enum. */
-  static Format<String> words(Enum<?>[] values) {
+  static Format<String> words(Enum<?>... values) {
     return oneOf(Arrays.stream(values).map(Enum::name).toList());
   }
 

@@ -27,6 +27,7 @@ import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
@@ -159,9 +160,10 @@ final class StockTables {
         .with(of("code", LOT.CODE, text(Lengths.SHORT), "what is printed on it"))
         .with(of("received_on", LOT.RECEIVED_ON, date(), "day of receipt"))
         .with(of("expires_on", LOT.EXPIRES_ON, date(), "last good day").optional())
+        .with(of("condition", LOT.CONDITION, words(LotCondition.values()), "of every piece of it"))
         .with(of("quarantined", LOT.QUARANTINED, yesNo(), "set aside, not to be issued"))
         .with(of("opened_on", LOT.OPENED_ON, date(), "since when it is open").optional())
-        .unique("item_id", "code", "quarantined", "expires_on", "opened_on")
+        .unique("item_id", "code", "condition", "quarantined", "expires_on", "opened_on")
         .build();
   }
 

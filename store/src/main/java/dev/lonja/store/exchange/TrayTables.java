@@ -19,6 +19,7 @@ import static dev.lonja.store.schema.Tables.TRAY_TASK;
 import static dev.lonja.store.schema.Tables.WANTED_PART;
 
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayPurpose;
@@ -115,6 +116,12 @@ final class TrayTables {
         .with(reference("item_id", TRAY_LINE.ITEM_ID, "items", "what belongs on it"))
         .with(of("place", TRAY_LINE.PLACE, text(Lengths.NAME), "where it goes").orEmptyText())
         .with(of("reason", TRAY_LINE.REASON, oneOf(REASONS), "why it is there"))
+        .with(
+            of(
+                "lot_condition",
+                TRAY_LINE.LOT_CONDITION,
+                words(LotCondition.NEW, LotCondition.USED_GOOD),
+                "in which condition it is taken"))
         .with(of("note", TRAY_LINE.NOTE, text(Lengths.REASON), "what to watch for").orEmptyText())
         .with(
             of("condition", TRAY_LINE.CONDITION, words(FillCondition.values()), "how it is filled")

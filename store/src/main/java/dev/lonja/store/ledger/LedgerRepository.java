@@ -11,11 +11,13 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
@@ -33,6 +35,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -60,18 +64,36 @@ public final class LedgerRepository {
   private static final FixedQuery MEASURE =
       FixedQuery.of(
           DSL.select(ITEM.MEASURE).from(ITEM).where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
+
+  /** Given the item twice and its condition: its movements by lot, then which lots those are. */
   private static final FixedQuery VALUE =
       FixedQuery.of(
           DSL.select(WORTH)
               .from(MOVEMENT)
-              .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID))));
+              .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)))
+              .and(
+                  MOVEMENT.LOT_ID.in(
+                      DSL.select(LOT.ID)
+                          .from(LOT)
+                          .where(
+                              LOT.ITEM_ID.eq(FixedQuery.given(LOT.ITEM_ID)),
+                              LOT.CONDITION.eq(FixedQuery.given(LOT.CONDITION))))));
+
+  /** Given the item and a condition: from its last movement back, whose lot is most often it. */
   private static final FixedQuery AVERAGE =
       FixedQuery.of(
           DSL.select(MOVEMENT.AVERAGE_E4)
               .from(MOVEMENT)
               .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)))
+              .andExists(
+                  DSL.selectOne()
+                      .from(LOT)
+                      .where(
+                          LOT.ID.eq(MOVEMENT.LOT_ID),
+                          LOT.CONDITION.eq(FixedQuery.given(LOT.CONDITION))))
               .orderBy(MOVEMENT.ID.desc())
               .limit(1));
+
   private static final FixedQuery LOTS =
       FixedQuery.of(
           DSL.select(fields(STOCK, LOT, ITEM, BIN))
@@ -86,6 +108,12 @@ public final class LedgerRepository {
               .and(STOCK.QUANTITY_MICRO.gt(0L))
               .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER));
 
+  private static final List<String> MOVES =
+      List.of(
+          MovementKind.TRANSFER.name(),
+          MovementKind.REGRADED.name(),
+          MovementKind.RECONDITIONED.name());
+
   private static final FixedQuery LATEST = lines(DSL.noCondition());
   private static final FixedQuery LATEST_OF =
       lines(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)));
@@ -99,23 +127,34 @@ public final class LedgerRepository {
     this.currency = currency;
   }
 
-  /** All stock of one item; an unknown item is broken data and throws. */
+  /** All new stock of one item; an unknown item is broken data and throws. */
   public ItemStock stockOf(ItemId itemId) {
+    return stockOf(StockKey.ofNew(itemId));
+  }
+
+  /** All stock of one item in one condition; an unknown item is broken data and throws. */
+  public ItemStock stockOf(StockKey key) {
+    ItemId itemId = key.itemId();
+    String condition = key.condition().name();
     Measure measure =
         Measure.ofSymbol(MEASURE.with(context, itemId).fetchSingle().get(ITEM.MEASURE));
-    List<StockedLot> lots = lotsOf(itemId).stream().map(LotFacts::lot).toList();
-    long value = VALUE.with(context, itemId).fetchSingle().get(WORTH);
+    List<StockedLot> lots =
+        lotsOf(itemId).stream()
+            .map(LotFacts::lot)
+            .filter(lot -> lot.condition() == key.condition())
+            .toList();
+    long value = VALUE.with(context, itemId, itemId, condition).fetchSingle().get(WORTH);
     long average =
         AVERAGE
-            .with(context, itemId)
+            .with(context, itemId, condition)
             .fetchOptional()
             .map(row -> row.get(MOVEMENT.AVERAGE_E4))
             .orElse(0L);
     return new ItemStock(
-        itemId, measure, lots, new Money(value, currency), new UnitPrice(average, currency));
+        key, measure, lots, new Money(value, currency), new UnitPrice(average, currency));
   }
 
-  /** What one of each item is worth on the average; items that never moved are absent. */
+  /** What one new piece of each item is worth on the average; what never moved is absent. */
   public Map<ItemId, UnitPrice> averages(Collection<ItemId> itemIds) {
     return context
         .select(MOVEMENT.ITEM_ID, MOVEMENT.AVERAGE_E4)
@@ -124,7 +163,10 @@ public final class LedgerRepository {
             MOVEMENT.ID.in(
                 DSL.select(DSL.max(MOVEMENT.ID))
                     .from(MOVEMENT)
+                    .join(LOT)
+                    .on(LOT.ID.eq(MOVEMENT.LOT_ID))
                     .where(MOVEMENT.ITEM_ID.in(itemIds))
+                    .and(LOT.CONDITION.eq(LotCondition.NEW.name()))
                     .groupBy(MOVEMENT.ITEM_ID)))
         .fetchMap(MOVEMENT.ITEM_ID, row -> new UnitPrice(row.value2(), currency));
   }
@@ -134,27 +176,29 @@ public final class LedgerRepository {
     return LOTS.with(context, itemId).fetch(LedgerRepository::lotFacts);
   }
 
-  /** By item, what may be issued today: neither expired nor quarantined. */
-  public Map<ItemId, Quantity> usable(LocalDate today) {
-    return sums(USABLE.with(context, today), STOCK_SUM);
+  /** By item and condition, what may be issued today: neither expired nor quarantined. */
+  public Map<StockKey, Quantity> usable(LocalDate today) {
+    return sums(USABLE.with(context, today), LOT.CONDITION, STOCK_SUM);
   }
 
   /** Given first the items, where they are asked for, and then the day. */
   private static Select<?> usable(Condition which) {
-    return DSL.select(ITEM.ID, ITEM.MEASURE, STOCK_SUM)
+    return DSL.select(ITEM.ID, LOT.CONDITION, ITEM.MEASURE, STOCK_SUM)
         .from(STOCK)
         .join(LOT)
         .on(LOT.ID.eq(STOCK.LOT_ID))
         .join(ITEM)
         .on(ITEM.ID.eq(STOCK.ITEM_ID))
         .where(LOT.QUARANTINED.eq(0L), which)
+        .and(LOT.CONDITION.ne(LotCondition.TO_RECONDITION.name()))
         .and(LOT.EXPIRES_ON.isNull().or(LOT.EXPIRES_ON.ge(FixedQuery.given(LOT.EXPIRES_ON))))
-        .groupBy(ITEM.ID, ITEM.MEASURE);
+        .groupBy(ITEM.ID, LOT.CONDITION, ITEM.MEASURE);
   }
 
-  private static Map<ItemId, Quantity> sums(ResultQuery<? extends Record> query, Field<Long> sum) {
+  private static Map<StockKey, Quantity> sums(
+      ResultQuery<? extends Record> query, Field<String> condition, Field<Long> sum) {
     return query.fetchMap(
-        row -> row.get(ITEM.ID),
+        row -> new StockKey(row.get(ITEM.ID), LotCondition.valueOf(row.get(condition))),
         row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
   }
 
@@ -162,46 +206,71 @@ public final class LedgerRepository {
     return Stream.of(tables).<Field<?>>flatMap(Table::fieldStream).toList();
   }
 
-  /** By item, what open trays hold. */
-  public Map<ItemId, Quantity> held() {
-    return sums(HELD.with(context), LAID_SUM);
+  /** What open trays hold, by item and condition. */
+  public Map<StockKey, Quantity> held() {
+    return heldBy(HELD.with(context));
   }
 
-  /** By item, what open trays other than this one hold. */
-  public Map<ItemId, Quantity> heldBesides(TrayId trayId) {
-    return sums(HELD_BESIDES.with(context, trayId), LAID_SUM);
+  /** What open trays hold of it. */
+  public Quantity held(ItemStock stock) {
+    return held().getOrDefault(stock.key(), Quantity.zero(stock.measure()));
+  }
+
+  /** What open trays other than this one hold, by item and condition. */
+  public Map<StockKey, Quantity> heldBesides(TrayId trayId) {
+    return heldBy(HELD_BESIDES.with(context, trayId));
+  }
+
+  private static Map<StockKey, Quantity> heldBy(ResultQuery<? extends Record> query) {
+    return sums(query, TRAY_LINE.LOT_CONDITION, LAID_SUM);
   }
 
   private static Select<?> held(Condition which) {
-    return DSL.select(ITEM.ID, ITEM.MEASURE, LAID_SUM)
+    return DSL.select(ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE, LAID_SUM)
         .from(TRAY_LINE)
         .join(TRAY)
         .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))
         .join(ITEM)
         .on(ITEM.ID.eq(TRAY_LINE.ITEM_ID))
         .where(TRAY.STATE.eq("OPEN"), which)
-        .groupBy(ITEM.ID, ITEM.MEASURE);
+        .groupBy(ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE);
   }
 
-  /** By item, what may be issued and lies on no open tray, never below zero. */
-  public Map<ItemId, Quantity> free(LocalDate today) {
+  /** What may be issued and lies on no open tray, by item and condition, never below zero. */
+  public Map<StockKey, Quantity> freeStock(LocalDate today) {
     return less(usable(today), held());
+  }
+
+  /** By item, what of it is new, may be issued and lies on no open tray, never below zero. */
+  public Map<ItemId, Quantity> free(LocalDate today) {
+    return fresh(freeStock(today));
   }
 
   /** The same of these items only, which is quicker than of a whole store. */
   public Map<ItemId, Quantity> free(LocalDate today, Collection<ItemId> itemIds) {
     String items = Bound.numbers(itemIds);
-    return less(
-        sums(USABLE_OF.with(context, items, today), STOCK_SUM),
-        sums(HELD_OF.with(context, items), LAID_SUM));
+    return fresh(
+        less(
+            sums(USABLE_OF.with(context, items, today), LOT.CONDITION, STOCK_SUM),
+            heldBy(HELD_OF.with(context, items))));
   }
 
-  private static Map<ItemId, Quantity> less(
-      Map<ItemId, Quantity> usable, Map<ItemId, Quantity> held) {
-    Map<ItemId, Quantity> free = new HashMap<>(usable);
+  private static Map<ItemId, Quantity> fresh(Map<StockKey, Quantity> stock) {
+    Map<ItemId, Quantity> fresh = new HashMap<>();
+    stock.forEach(
+        (key, quantity) -> {
+          if (key.condition() == LotCondition.NEW) {
+            fresh.put(key.itemId(), quantity);
+          }
+        });
+    return fresh;
+  }
+
+  private static Map<StockKey, Quantity> less(
+      Map<StockKey, Quantity> usable, Map<StockKey, Quantity> held) {
+    Map<StockKey, Quantity> free = new HashMap<>(usable);
     held.forEach(
-        (itemId, laid) ->
-            free.computeIfPresent(itemId, (id, there) -> there.minus(laid).atLeastZero()));
+        (key, laid) -> free.computeIfPresent(key, (k, there) -> there.minus(laid).atLeastZero()));
     return free;
   }
 
@@ -263,42 +332,39 @@ public final class LedgerRepository {
 
   /**
    * The lines that are undone together, with what later ones took back of them: the movement alone,
-   * or both halves of a transfer.
+   * or both halves of one that moves stock from one place or condition to another.
    */
   public List<PastMovement> movement(long movementId) {
     Movement half = MOVEMENT.as("half");
-    Condition sameTransfer =
+    Condition sameMove =
         MOVEMENT
             .KIND
-            .eq(MovementKind.TRANSFER.name())
+            .in(MOVES)
             .and(
                 MOVEMENT.REQUEST_KEY.eq(
                     context
                         .select(half.REQUEST_KEY)
                         .from(half)
                         .where(half.ID.eq(movementId))
-                        .and(half.KIND.eq(MovementKind.TRANSFER.name()))));
-    return pastWhere(MOVEMENT.ID.eq(movementId).or(sameTransfer));
+                        .and(half.KIND.in(MOVES))));
+    return pastWhere(MOVEMENT.ID.eq(movementId).or(sameMove));
   }
 
-  /** The issues booked under a reference, by item, with what came back of each. */
-  public Map<ItemId, List<PastMovement>> issuesOf(String reference) {
-    Map<ItemId, List<PastMovement>> issues = new HashMap<>();
-    context
-        .selectDistinct(MOVEMENT.ITEM_ID)
-        .from(MOVEMENT)
-        .where(MOVEMENT.REFERENCE.eq(reference))
-        .forEach(
-            row ->
-                issues.put(
-                    row.value1(),
-                    pastWhere(
-                        MOVEMENT
-                            .REFERENCE
-                            .eq(reference)
-                            .and(MOVEMENT.KIND.eq(MovementKind.ISSUE.name()))
-                            .and(MOVEMENT.ITEM_ID.eq(row.value1())))));
-    return issues;
+  /** The issues booked under a reference, by item and condition, with what came back of each. */
+  public Map<StockKey, List<PastMovement>> issuesOf(String reference) {
+    return pastWhere(
+            MOVEMENT.REFERENCE.eq(reference).and(MOVEMENT.KIND.eq(MovementKind.ISSUE.name())))
+        .stream()
+        .collect(Collectors.groupingBy(PastMovement::key, TreeMap::new, Collectors.toList()));
+  }
+
+  /** What was salvaged under a reference and nothing has taken back since. */
+  public List<PastMovement> salvagedOf(String reference) {
+    return pastWhere(
+            MOVEMENT.REFERENCE.eq(reference).and(MOVEMENT.KIND.eq(MovementKind.SALVAGE.name())))
+        .stream()
+        .filter(line -> line.answeredQuantity().isZero())
+        .toList();
   }
 
   private List<PastMovement> pastWhere(Condition condition) {
@@ -306,8 +372,10 @@ public final class LedgerRepository {
     Field<Long> quantity = answered(answer, answer.QUANTITY_MICRO, "answered_quantity");
     Field<Long> value = answered(answer, answer.VALUE_MINOR, "answered_value");
     return context
-        .select(MOVEMENT.asterisk(), ITEM.MEASURE, quantity, value)
+        .select(MOVEMENT.asterisk(), ITEM.MEASURE, LOT.CONDITION, quantity, value)
         .from(MOVEMENT)
+        .join(LOT)
+        .on(LOT.ID.eq(MOVEMENT.LOT_ID))
         .join(ITEM)
         .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
         .where(condition)
@@ -322,6 +390,7 @@ public final class LedgerRepository {
                       row.get(MOVEMENT.ITEM_ID),
                       row.get(MOVEMENT.LOT_ID),
                       row.get(MOVEMENT.BIN_ID)),
+                  LotCondition.valueOf(row.get(LOT.CONDITION)),
                   new Quantity(measure, row.get(MOVEMENT.QUANTITY_MICRO)),
                   new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
                   new Quantity(measure, row.get(quantity)),
@@ -384,6 +453,7 @@ public final class LedgerRepository {
     StockedLot lot =
         new StockedLot(
             new Place(row.get(ITEM.ID), row.get(LOT.ID), row.get(BIN.ID)),
+            LotCondition.valueOf(row.get(LOT.CONDITION)),
             row.get(LOT.RECEIVED_ON),
             Optional.ofNullable(row.get(LOT.EXPIRES_ON)),
             row.get(LOT.QUARANTINED) == 1,

@@ -3,6 +3,7 @@ package dev.lonja.store.ledger;
 import static dev.lonja.store.schema.Tables.LOT;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -76,13 +77,14 @@ public final class LotRepository {
         .fetchSingle(LOT.ID);
   }
 
-  /** The last received of the sealed lots of a code that are not set aside. */
+  /** The last received of the sealed lots of a code that are new and not set aside. */
   public Optional<NamedLot> lotByCode(ItemId itemId, String code) {
     return context
         .select(LOT.ID, LOT.EXPIRES_ON)
         .from(LOT)
         .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.eq(code))
         .and(LOT.QUARANTINED.eq(0L))
+        .and(LOT.CONDITION.eq(LotCondition.NEW.name()))
         .and(LOT.OPENED_ON.isNull())
         .orderBy(LOT.RECEIVED_ON.desc(), LOT.ID.desc())
         .limit(1)
@@ -108,6 +110,33 @@ public final class LotRepository {
     return known(like);
   }
 
+  /** A lot of the same code and days in another condition; opened if there is none. */
+  public LotId lotLike(LotId id, LotCondition condition) {
+    Record like = context.selectFrom(LOT).where(LOT.ID.eq(id)).fetchSingle();
+    like.set(LOT.CONDITION, condition.name());
+    return known(like);
+  }
+
+  /** In which condition a lot is; an unknown lot is broken data and throws. */
+  public LotCondition conditionOf(LotId id) {
+    return context
+        .select(LOT.CONDITION)
+        .from(LOT)
+        .where(LOT.ID.eq(id))
+        .fetchSingle(row -> LotCondition.valueOf(row.value1()));
+  }
+
+  /** The lot of parts that came off a machine under a code; opened if there is none. */
+  public LotId salvaged(ItemId itemId, String code, LocalDate day, LotCondition condition) {
+    Record lot = context.newRecord(LOT);
+    lot.set(LOT.ITEM_ID, itemId);
+    lot.set(LOT.CODE, code);
+    lot.set(LOT.RECEIVED_ON, day);
+    lot.set(LOT.QUARANTINED, 0L);
+    lot.set(LOT.CONDITION, condition.name());
+    return known(lot);
+  }
+
   /** The sealed lot of a code and a date, set aside or not; opened if there is none. */
   public LotId sealed(
       ItemId itemId,
@@ -121,6 +150,7 @@ public final class LotRepository {
     lot.set(LOT.RECEIVED_ON, receivedOn);
     lot.set(LOT.EXPIRES_ON, expiresOn.orElse(null));
     lot.set(LOT.QUARANTINED, quarantined ? 1L : 0L);
+    lot.set(LOT.CONDITION, LotCondition.NEW.name());
     return known(lot);
   }
 
@@ -132,6 +162,7 @@ public final class LotRepository {
             LOT.ITEM_ID.eq(lot.get(LOT.ITEM_ID)),
             LOT.CODE.eq(lot.get(LOT.CODE)),
             LOT.QUARANTINED.eq(lot.get(LOT.QUARANTINED)),
+            LOT.CONDITION.eq(lot.get(LOT.CONDITION)),
             LOT.EXPIRES_ON.isNotDistinctFrom(lot.get(LOT.EXPIRES_ON)),
             LOT.OPENED_ON.isNotDistinctFrom(lot.get(LOT.OPENED_ON)))
         .fetchOptional(LOT.ID)
@@ -144,6 +175,7 @@ public final class LotRepository {
                     .set(LOT.RECEIVED_ON, lot.get(LOT.RECEIVED_ON))
                     .set(LOT.EXPIRES_ON, lot.get(LOT.EXPIRES_ON))
                     .set(LOT.QUARANTINED, lot.get(LOT.QUARANTINED))
+                    .set(LOT.CONDITION, lot.get(LOT.CONDITION))
                     .set(LOT.OPENED_ON, lot.get(LOT.OPENED_ON))
                     .returning(LOT.ID)
                     .fetchSingle(LOT.ID));

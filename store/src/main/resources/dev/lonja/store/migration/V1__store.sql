@@ -397,6 +397,8 @@ CREATE TABLE lot (
   received_on TEXT NOT NULL CHECK (date(received_on) = received_on),
   expires_on TEXT CHECK (date(expires_on) = expires_on),
   quarantined INTEGER NOT NULL DEFAULT 0 CHECK (quarantined IN (0, 1)),
+  -- never changes; what turns out to be in another goes into a lot of its own
+  condition TEXT NOT NULL DEFAULT 'NEW' CHECK (condition IN ('NEW', 'USED_GOOD', 'TO_RECONDITION')),
   -- an open container is a lot of its own
   opened_on TEXT CHECK (date(opened_on) = opened_on),
   -- a lot is booked together with its item, so that none is booked under another's
@@ -404,14 +406,14 @@ CREATE TABLE lot (
 ) STRICT;
 -- one code may be set aside in part, and come with another date on it
 CREATE UNIQUE INDEX lot_apart
-  ON lot (item_id, code, quarantined, coalesce(expires_on, ''), coalesce(opened_on, ''));
+  ON lot (item_id, code, condition, quarantined, coalesce(expires_on, ''), coalesce(opened_on, ''));
 
 CREATE TABLE movement (
   id INTEGER NOT NULL PRIMARY KEY,
   item_id INTEGER NOT NULL REFERENCES item,
   lot_id INTEGER NOT NULL,
   bin_id INTEGER NOT NULL REFERENCES bin,
-  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'CORRECTION')),
+  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'SALVAGE', 'RECONDITIONED', 'REGRADED', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'CORRECTION')),
   quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0 AND quantity_micro BETWEEN -1000000000000 AND 1000000000000),
   value_minor INTEGER NOT NULL CHECK (value_minor BETWEEN -100000000000000 AND 100000000000000),
   average_e4 INTEGER NOT NULL CHECK (average_e4 BETWEEN 0 AND 1000000000000),
@@ -425,13 +427,12 @@ CREATE TABLE movement (
   FOREIGN KEY (item_id, lot_id) REFERENCES lot (item_id, id),
   UNIQUE (request_key, line_no),
   CHECK (kind NOT IN ('RETURN', 'CORRECTION') OR refers_to IS NOT NULL),
-  CHECK (kind NOT IN ('RECEIPT', 'RETURN') OR quantity_micro > 0),
+  CHECK (kind NOT IN ('RECEIPT', 'RETURN', 'SALVAGE') OR quantity_micro > 0),
   CHECK (kind NOT IN ('ISSUE', 'POUR', 'SCRAP') OR quantity_micro < 0)
 ) STRICT;
 CREATE INDEX movement_item ON movement (item_id, id);
--- what an item is worth is a sum over its movements, read from here alone
-CREATE INDEX movement_worth ON movement (item_id, value_minor);
-CREATE INDEX movement_lot ON movement (item_id, lot_id);
+-- what an item is worth in a condition is a sum over the movements of its lots, read from here alone
+CREATE INDEX movement_worth ON movement (item_id, lot_id, value_minor);
 CREATE INDEX movement_refers_to ON movement (refers_to);
 CREATE INDEX movement_reference ON movement (reference);
 
@@ -799,6 +800,8 @@ CREATE TABLE tray_line (
     reason IN (
       'FILL', 'PART', 'NEW_SEAL', 'NEW_PLUG', 'ON_INSPECTION', 'INSURANCE', 'KIT', 'NOT_IN_BOX',
       'WANTED', 'BY_HAND')),
+  -- of what is taken: new, unless a person takes a used one
+  lot_condition TEXT NOT NULL DEFAULT 'NEW' CHECK (lot_condition IN ('NEW', 'USED_GOOD')),
   -- what to watch for at the position, as a person wrote it
   note TEXT NOT NULL DEFAULT '' CHECK (length(note) <= 200),
   condition TEXT CHECK (condition IN ('DRY', 'WITH_FILTER', 'WITHOUT_FILTER')),

@@ -9,11 +9,13 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -139,7 +141,7 @@ class LedgerRepositoryTest {
               TrayId id =
                   session.trays().add(new UnitId(1), "Service", TODAY, List.of(new TaskId(2)));
               session
-                  .trays()
+                  .trayLines()
                   .addLine(
                       id,
                       FILTER,
@@ -148,11 +150,11 @@ class LedgerRepositoryTest {
                       Quantity.pieces(2),
                       Destination.NONE);
               long line = session.trays().byId(id).orElseThrow().lines().get(0).id();
-              session.trays().setLaid(line, Quantity.pieces(2));
+              session.trayLines().setLaid(line, Quantity.pieces(2));
               return id;
             });
     assertThat(free()).contains(Quantity.pieces(3));
-    assertThat(store.<Map<ItemId, Quantity>>read(session -> session.ledger().heldBesides(trayId)))
+    assertThat(store.<Map<StockKey, Quantity>>read(session -> session.ledger().heldBesides(trayId)))
         .isEmpty();
     store.write(session -> session.trays().handOver(trayId, 0, "workshop", TODAY));
     assertThat(free()).contains(Quantity.pieces(5));
@@ -162,10 +164,13 @@ class LedgerRepositoryTest {
   void pastMovementsKnowWhatCameBackOfThem() {
     book(stock -> Ledger.issue(stock, Quantity.pieces(3), NONE, TODAY));
     List<PastMovement> issue =
-        store.read(session -> session.ledger().issuesOf("T-0001")).get(FILTER);
+        store.read(session -> session.ledger().issuesOf("T-0001")).get(StockKey.ofNew(FILTER));
     book(stock -> Ledger.takeBack(stock, issue, Quantity.pieces(1)));
     PastMovement past =
-        store.read(session -> session.ledger().issuesOf("T-0001")).get(FILTER).get(0);
+        store
+            .read(session -> session.ledger().issuesOf("T-0001"))
+            .get(StockKey.ofNew(FILTER))
+            .get(0);
     assertThat(past.answeredQuantity()).isEqualTo(Quantity.pieces(1));
     assertThat(past.answeredValue()).isEqualTo(new Money(1_890, EUR));
     assertThat(past.stillOut()).isEqualTo(Quantity.pieces(2));
@@ -255,10 +260,49 @@ class LedgerRepositoryTest {
 
   private Optional<Quantity> usable(ItemId itemId, String day) {
     return Optional.ofNullable(
-        store.read(session -> session.ledger().usable(LocalDate.parse(day))).get(itemId));
+        store
+            .read(session -> session.ledger().usable(LocalDate.parse(day)))
+            .get(StockKey.ofNew(itemId)));
   }
 
   private Optional<Quantity> free() {
     return Optional.ofNullable(store.read(session -> session.ledger().free(TODAY)).get(FILTER));
+  }
+
+  /** Three used filters for 6.00 and one to recondition lie beside five new ones for 94.50. */
+  @Test
+  void eachConditionHasAWorthOfItsOwn() {
+    keep(LotCondition.USED_GOOD, 3, 600);
+    keep(LotCondition.TO_RECONDITION, 1, 0);
+    assertThat(stock(FILTER).onHand()).isEqualTo(Quantity.pieces(5));
+    assertThat(stock(FILTER).value()).isEqualTo(new Money(9_450, EUR));
+    StockKey key = new StockKey(FILTER, LotCondition.USED_GOOD);
+    ItemStock used = store.read(session -> session.ledger().stockOf(key));
+    assertThat(used.onHand()).isEqualTo(Quantity.pieces(3));
+    assertThat(used.average()).isEqualTo(new UnitPrice(2_000_000, EUR));
+    Map<ItemId, UnitPrice> averages =
+        store.read(session -> session.ledger().averages(List.of(FILTER)));
+    assertThat(averages).containsEntry(FILTER, new UnitPrice(18_900_000, EUR));
+    Map<StockKey, Quantity> free = store.read(session -> session.ledger().freeStock(TODAY));
+    assertThat(free)
+        .containsEntry(key, Quantity.pieces(3))
+        .containsEntry(StockKey.ofNew(FILTER), Quantity.pieces(5))
+        .doesNotContainKey(new StockKey(FILTER, LotCondition.TO_RECONDITION));
+    assertThat(free()).contains(Quantity.pieces(5));
+  }
+
+  private void keep(LotCondition condition, int pieces, long cents) {
+    store.write(
+        session -> {
+          LotId lot = session.lots().salvaged(FILTER, "WB-1", TODAY, condition);
+          write(
+              session,
+              Ledger.salvage(
+                  session.ledger().stockOf(new StockKey(FILTER, condition)),
+                  new Place(FILTER, lot, new BinId(1)),
+                  Quantity.pieces(pieces),
+                  new Money(cents, EUR)));
+          return true;
+        });
   }
 }

@@ -111,13 +111,13 @@ class TrayLinesTest {
                           "Service",
                           LocalDate.parse("2027-03-18"),
                           List.of(new TaskId(1)));
-              session.trays().addLine(added, asked);
+              session.trayLines().addLine(added, asked);
               return added;
             });
     assertThat(line(tray).ways()).containsExactly(third, pour);
     store.write(
         session -> {
-          session.trays().removeLine(line(tray).id());
+          session.trayLines().removeLine(line(tray).id());
           return tray;
         });
     assertThat(store.read(session -> session.trays().byId(tray)).orElseThrow().lines()).isEmpty();
@@ -130,7 +130,7 @@ class TrayLinesTest {
     long line = line(tray).id();
     store.write(
         session -> {
-          session.trays().substitute(line, new ItemId(1), Optional.of(drum));
+          session.trayLines().substitute(line, new ItemId(1), Optional.of(drum));
           return line;
         });
     assertThat(line(tray).itemId()).isEqualTo(new ItemId(1));
@@ -161,7 +161,7 @@ class TrayLinesTest {
                   .trays()
                   .add(new UnitId(1), "Service", LocalDate.parse("2027-03-18"), List.of());
           session
-              .trays()
+              .trayLines()
               .addLine(tray, CAN, "Sump", reason, Quantity.litres("6"), Destination.NONE);
           return tray;
         });

@@ -70,7 +70,9 @@ class WantedRepositoryTest {
     assertThat(open()).extracting(WantedPart::itemId).containsExactly(new ItemId(39));
     store.write(
         session -> {
-          session.trays().removeLine(session.trays().byId(first).orElseThrow().lines().get(0).id());
+          session
+              .trayLines()
+              .removeLine(session.trays().byId(first).orElseThrow().lines().get(0).id());
           return true;
         });
     assertThat(open()).hasSize(2);
@@ -88,7 +90,7 @@ class WantedRepositoryTest {
     store.write(
         session -> {
           TrayLine line = session.trays().byId(tray).orElseThrow().lines().get(0);
-          session.trays().setLeftOut(line.id(), Optional.of("none to be had"));
+          session.trayLines().setLeftOut(line.id(), Optional.of("none to be had"));
           session.wanted().add(leftOut(line), "storekeeper", NOW);
           return true;
         });
@@ -111,7 +113,7 @@ class WantedRepositoryTest {
     store.write(
         session -> {
           TrayLine line = session.trays().byId(tray).orElseThrow().lines().get(0);
-          session.trays().setLeftOut(line.id(), Optional.of("none to be had"));
+          session.trayLines().setLeftOut(line.id(), Optional.of("none to be had"));
           session.wanted().add(leftOut(line), "storekeeper", NOW);
           WantedPart part = session.wanted().openLeftOutOf(tray).get(0);
           session.wanted().bring(part.id(), line(session, next, part).id());
@@ -169,7 +171,7 @@ class WantedRepositoryTest {
         session -> {
           TrayId tray = session.trays().add(BOAT, "Oil", DAY, List.of(FILTER));
           session
-              .trays()
+              .trayLines()
               .addLine(
                   tray,
                   OIL_FILTER,
@@ -196,7 +198,7 @@ class WantedRepositoryTest {
   private static TrayLine line(Session session, TrayId tray, WantedPart part) {
     long id =
         session
-            .trays()
+            .trayLines()
             .addLine(
                 tray,
                 part.itemId(),

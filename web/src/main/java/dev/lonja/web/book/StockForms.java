@@ -2,10 +2,13 @@ package dev.lonja.web.book;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.ledger.StockDesk;
+import dev.lonja.desk.ledger.StockRefusal;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
@@ -37,10 +40,10 @@ public final class StockForms {
         .and(PersonProblems.SECOND)
         .and(
             RefusalWording.of(
-                StockDesk.Refused.class,
-                Cases.<StockDesk.Refused, Problem>over(StockDesk.Refused.class)
+                StockRefusal.class,
+                Cases.<StockRefusal, Problem>over(StockRefusal.class)
                     .when(
-                        StockDesk.UnknownBin.class,
+                        StockRefusal.UnknownBin.class,
                         none ->
                             new Problem(
                                 binField,
@@ -48,15 +51,15 @@ public final class StockForms {
                                     + none.address()
                                     + "\". Write one such as A-03."))
                     .when(
-                        StockDesk.LotNeeded.class,
+                        StockRefusal.LotNeeded.class,
                         none ->
                             new Problem(
                                 "lot",
                                 "It keeps for a time only or is a fluid; write the lot that is"
                                     + " printed on it."))
-                    .when(StockDesk.OtherExpiry.class, StockForms::otherExpiry)
+                    .when(StockRefusal.OtherExpiry.class, StockForms::otherExpiry)
                     .when(
-                        StockDesk.ExpiredOnArrival.class,
+                        StockRefusal.ExpiredOnArrival.class,
                         expired ->
                             new Problem(
                                 "aside",
@@ -66,7 +69,7 @@ public final class StockForms {
                                     + expired.today()
                                     + ". Send it back, or take it into quarantine."))
                     .when(
-                        StockDesk.SetAsideAlready.class,
+                        StockRefusal.SetAsideAlready.class,
                         already ->
                             new Problem(
                                 "what",
@@ -74,9 +77,10 @@ public final class StockForms {
                                     ? "That lot is in quarantine already."
                                     : "That lot is not in quarantine."))
                     .when(
-                        StockDesk.StandHoldsOther.class, other -> standHoldsOther(binField, other))
+                        StockRefusal.StandHoldsOther.class,
+                        other -> standHoldsOther(binField, other))
                     .when(
-                        StockDesk.NoSuchPlace.class,
+                        StockRefusal.NoSuchPlace.class,
                         none ->
                             new Problem(
                                 "lotId",
@@ -86,20 +90,37 @@ public final class StockForms {
                                     + none.binId()
                                     + " is no place of this item; choose one of its lots."))
                     .when(
-                        StockDesk.NoSuchMovement.class,
+                        StockRefusal.IsWaste.class,
+                        waste ->
+                            new Problem(
+                                "condition",
+                                waste.item().number()
+                                    + " is not used again once it was on a machine; it is"
+                                    + " waste."))
+                    .when(
+                        StockRefusal.IsNeverNew.class,
+                        used -> new Problem("condition", "What was used is never new again."))
+                    .when(
+                        StockRefusal.IsInCondition.class,
+                        is ->
+                            new Problem(
+                                "condition", "That lot is " + is.condition().words() + " already."))
+                    .when(
+                        StockRefusal.NoSuchMovement.class,
                         none ->
                             Problem.ofWhole(
                                 "There is no movement " + none.movementId() + " of this item."))
                     .all()));
   }
 
-  /** An issue as typed. */
-  public record Issue(String quantity, String reason) {
+  /** An issue as typed; {@code used} is yes for used, good ones. */
+  public record Issue(String quantity, String reason, String used) {
     /** Empty, with the problems noted, if it cannot be read. */
     public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
       Optional<BigDecimal> amount = amount(typed, quantity);
       Optional<String> why = why(typed, reason);
-      return typed.all(() -> desk.issue(sent, itemId, amount.orElseThrow(), why.orElseThrow()));
+      return typed.all(
+          () -> desk.issue(sent, key(itemId, used), amount.orElseThrow(), why.orElseThrow()));
     }
   }
 
@@ -188,6 +209,11 @@ public final class StockForms {
     }
   }
 
+  /** New ones of an item, or used, good ones if a form says yes to that. */
+  public static StockKey key(ItemId itemId, String used) {
+    return new StockKey(itemId, "yes".equals(used) ? LotCondition.USED_GOOD : LotCondition.NEW);
+  }
+
   /** Why a movement is undone. */
   public static Optional<String> why(Typed typed, String text) {
     return typed.text("reason", "The reason", text, LONGEST_REASON);
@@ -203,7 +229,7 @@ public final class StockForms {
     return typed.decimal("quantity", "The quantity", text);
   }
 
-  private static Problem otherExpiry(StockDesk.OtherExpiry other) {
+  private static Problem otherExpiry(StockRefusal.OtherExpiry other) {
     return new Problem(
         "apart",
         "Lot "
@@ -215,7 +241,7 @@ public final class StockForms {
             + ". Look at the label again; if both are right, keep it apart.");
   }
 
-  private static Problem standHoldsOther(String field, StockDesk.StandHoldsOther other) {
+  private static Problem standHoldsOther(String field, StockRefusal.StandHoldsOther other) {
     return new Problem(
         field,
         other.bin().address()

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.pour.FirstPour;
@@ -115,13 +116,17 @@ final class JobCard {
   private JobCardView.PartRow part(TrayLine line) {
     Item item = file.item(line);
     String note = TrayWording.note(line.reason(), file.items());
+    String used =
+        line.stock().condition() == LotCondition.NEW
+            ? ""
+            : Words.capital(line.stock().condition().words()) + ". ";
     String leftOut = line.leftOut().map(why -> "Left out: " + why + ". ").orElse("");
     return new JobCardView.PartRow(
         line.place(),
         line.wanted().display(),
         item.number(),
         item.description().equals(line.place()) ? "" : item.description(),
-        leftOut + note);
+        used + leftOut + note);
   }
 
   private Optional<JobCardView.TorqueRow> fastened(Position position) {

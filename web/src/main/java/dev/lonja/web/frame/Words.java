@@ -60,6 +60,11 @@ public final class Words {
     return number + end;
   }
 
+  /** Words as they begin a sentence. */
+  public static String capital(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
   private static DateTimeFormatter format(String pattern) {
     return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH);
   }

@@ -6,10 +6,12 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.item.ItemFile;
 import dev.lonja.desk.item.PictureDesk;
+import dev.lonja.desk.ledger.ConditionDesk;
 import dev.lonja.desk.ledger.StockDesk;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.item.KeepingRepository.Picture;
+import dev.lonja.web.book.ConditionForms;
 import dev.lonja.web.book.StockForms;
 import dev.lonja.web.crossref.PartFactsWording;
 import dev.lonja.web.request.Problem;
@@ -60,14 +62,21 @@ class ItemController {
 
   private final ItemDesk desk;
   private final StockDesk stock;
+  private final ConditionDesk conditions;
   private final PictureDesk pictures;
   private final ItemWording wording;
   private final StoreClock clock;
 
   ItemController(
-      ItemDesk desk, StockDesk stock, PictureDesk pictures, ItemWording wording, StoreClock clock) {
+      ItemDesk desk,
+      StockDesk stock,
+      ConditionDesk conditions,
+      PictureDesk pictures,
+      ItemWording wording,
+      StoreClock clock) {
     this.desk = desk;
     this.stock = stock;
+    this.conditions = conditions;
     this.pictures = pictures;
     this.wording = wording;
     this.clock = clock;
@@ -116,6 +125,30 @@ class ItemController {
     stock.admit();
     SentForm what = new SentForm(id, "lot", "toBin", fields, new Typed());
     return next(form.send(stock, sent, id, what.typed()), what, model);
+  }
+
+  @PostMapping("/items/{id}/keep")
+  String keep(
+      @PathVariable ItemId id,
+      Sent sent,
+      @ModelAttribute ConditionForms.Kept form,
+      @RequestParam Map<String, String> fields,
+      Model model) {
+    conditions.admit();
+    SentForm what = new SentForm(id, "keep", "bin", fields, new Typed());
+    return next(form.send(conditions, sent, id, what.typed()), what, model);
+  }
+
+  @PostMapping("/items/{id}/condition")
+  String condition(
+      @PathVariable ItemId id,
+      Sent sent,
+      @ModelAttribute ConditionForms.Change form,
+      @RequestParam Map<String, String> fields,
+      Model model) {
+    conditions.admit();
+    SentForm what = new SentForm(id, "condition", "bin", fields, new Typed());
+    return next(form.send(conditions, sent, id, what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/movements/{movementId}/correct")

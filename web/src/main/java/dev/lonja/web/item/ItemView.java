@@ -20,17 +20,27 @@ public record ItemView(
     List<LotRow> lots,
     List<MovementRow> movements) {
 
-  /** What it is, and what is out of the ordinary. */
+  /**
+   * What it is, and what is out of the ordinary.
+   *
+   * @param usedAgain true if one that came off a machine may be kept
+   */
   public record Head(
       Optional<Drum> drum,
       Optional<ProductId> productId,
       String description,
       boolean kit,
+      boolean usedAgain,
       List<String> cautions,
       List<String> kept,
       Optional<Plate> successor) {}
 
-  /** What there is of it; value and average only for those who see money. */
+  /**
+   * What there is of it; value and average only for those who see money.
+   *
+   * @param used what is not new; empty if all is
+   * @param usedFree used, good ones that may be issued; empty if none
+   */
   public record Shelf(
       String measure,
       String homeBin,
@@ -38,6 +48,8 @@ public record ItemView(
       String onHand,
       String free,
       String held,
+      String used,
+      String usedFree,
       String value,
       String average) {}
 
@@ -64,5 +76,5 @@ public record ItemView(
       String received,
       String expires,
       String quantity,
-      Optional<State> state) {}
+      List<State> states) {}
 }

@@ -4,6 +4,7 @@ import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.Supply;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.quantity.Quantity;
@@ -19,7 +20,7 @@ import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Says in words what is on file of an item. */
@@ -60,6 +61,7 @@ class ItemWording {
         item.product().map(Product::id),
         item.description(),
         item.family() == Family.KIT,
+        file.part().part().mayBeUsedAgain(),
         HazardWording.lines(file.hazards()),
         kept(item.keeping()),
         file.successor().map(next -> Plate.of(next.part(), next.stocked())));
@@ -74,6 +76,10 @@ class ItemWording {
         shelf.onHand().display(),
         shelf.free().display(),
         shelf.held().isPositive() ? shelf.held().display() + " on trays" : "",
+        shelf.used().entrySet().stream()
+            .map(some -> some.getValue().display() + " " + some.getKey().words())
+            .collect(Collectors.joining("; ")),
+        shelf.usedFree().isPositive() ? shelf.usedFree().display() : "",
         shelf.worth().map(worth -> worth.value().display()).orElse(""),
         shelf.worth().map(worth -> worth.average().display()).orElse(""));
   }
@@ -133,13 +139,20 @@ class ItemWording {
         Words.day(lot.receivedOn(), today),
         lot.expiresOn().map(day -> Words.day(day, today)).orElse("none"),
         lot.quantity().display(),
-        lotState(lot, today));
+        states(lot, today));
   }
 
-  private static Optional<State> lotState(StockedLot lot, LocalDate today) {
-    if (lot.quarantined()) {
-      return Optional.of(State.ofShort("quarantined"));
+  /** In which condition it is, unless new, and why it may not be issued. */
+  private static List<State> states(StockedLot lot, LocalDate today) {
+    List<State> states = new ArrayList<>();
+    if (lot.condition() != LotCondition.NEW) {
+      states.add(State.note(lot.condition().words()));
     }
-    return lot.isExpired(today) ? Optional.of(State.ofShort("expired")) : Optional.empty();
+    if (lot.quarantined()) {
+      states.add(State.ofShort("quarantined"));
+    } else if (lot.isExpired(today)) {
+      states.add(State.ofShort("expired"));
+    }
+    return states;
   }
 }

@@ -3,6 +3,7 @@ package dev.lonja.web.report;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.wanted.Finding;
@@ -54,6 +55,7 @@ public record CompletionView(
       String what,
       BigDecimal quantity,
       String unit,
+      String condition,
       List<String> lots) {}
 
   /** What was poured into a compartment. */
@@ -106,6 +108,7 @@ public record CompletionView(
         used.item().description(),
         new BigDecimal(PlainDecimal.of(used.quantity().amount())),
         used.quantity().measure().symbol(),
+        used.condition().words(),
         used.lots());
   }
 
@@ -161,6 +164,7 @@ public record CompletionView(
         + row.number()
         + ", "
         + row.what()
+        + (row.condition().equals(LotCondition.NEW.words()) ? "" : ", " + row.condition())
         + ", lot "
         + String.join(", ", row.lots());
   }

@@ -134,7 +134,7 @@ final class TodayWording {
             + (wanted.isHere()
                 ? " is here; put it on a tray. "
                 : ", " + wanted.free().display() + " free. ")
-            + capital(WantedWording.cause(wanted.part().cause()))
+            + Words.capital(WantedWording.cause(wanted.part().cause()))
             + ".",
         "/wanted");
   }
@@ -145,10 +145,6 @@ final class TodayWording {
         finding.unitCode() + ": " + finding.words(),
         "Found " + Words.day(finding.foundOn(), today) + ". Say what becomes of it.",
         "/wanted");
-  }
-
-  private static String capital(String words) {
-    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
   private TodayView.Need longOut(Tray tray) {

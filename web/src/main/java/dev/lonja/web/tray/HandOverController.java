@@ -8,6 +8,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.HandOverDesk;
 import dev.lonja.desk.tray.TakeBackDesk;
 import dev.lonja.desk.tray.TrayRefusal;
+import dev.lonja.web.book.StockForms;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.sign.PersonProblems;
 import jakarta.servlet.http.HttpSession;
@@ -61,6 +62,7 @@ class HandOverController {
       @PathVariable TrayId id,
       Sent sent,
       @RequestParam ItemId itemId,
+      @RequestParam(defaultValue = "") String used,
       @RequestParam String back,
       @RequestParam Map<String, String> fields,
       Authentication person,
@@ -71,7 +73,7 @@ class HandOverController {
     return replies.next(
         typed
             .decimal("back", "The quantity", back)
-            .map(amount -> handOvers.takeBack(sent, id, itemId, amount)),
+            .map(amount -> handOvers.takeBack(sent, id, StockForms.key(itemId, used), amount)),
         typed,
         new TrayReply.Page(id, person, session, fields),
         model);

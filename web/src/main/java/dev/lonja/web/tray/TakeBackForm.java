@@ -2,20 +2,25 @@ package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TaskOutcome;
+import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.tray.Pour;
 import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.web.book.ConditionForms;
 import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -38,6 +43,9 @@ final class TakeBackForm {
   private static final String WHY = "why-";
   private static final String FOUND = "found";
   private static final String DROP = "drop-";
+  private static final String OFF = "off-";
+  private static final String OFF_PIECES = "off-pieces-";
+  private static final String OFF_NUMBER = "off-number-";
   private static final String DONE = "done";
   private static final String NOT = "not";
 
@@ -59,7 +67,22 @@ final class TakeBackForm {
     return POURED + compartment;
   }
 
-  TakeBackView view() {
+  static String conditionField(long lineId) {
+    return OFF + lineId;
+  }
+
+  static String piecesField(long lineId) {
+    return OFF_PIECES + lineId;
+  }
+
+  static String numberField(long lineId) {
+    return OFF_NUMBER + lineId;
+  }
+
+  /**
+   * @param typed what was sent, if it was
+   */
+  TakeBackView view(Map<String, String> typed) {
     return new TakeBackView(
         asked.handedOverOn().toString(),
         asked.meters().stream().map(TakeBackForm::meter).toList(),
@@ -96,7 +119,23 @@ final class TakeBackForm {
                             + left.item().number()
                             + ", "
                             + left.item().description()))
-            .toList());
+            .toList(),
+        new TakeBackView.Removed(
+            asked.removed().stream()
+                .anyMatch(
+                    one -> !typed.getOrDefault(conditionField(one.line().id()), "").isEmpty()),
+            asked.removed().stream().map(TakeBackForm::removed).toList()));
+  }
+
+  private static TakeBackView.RemovedRow removed(TakeBackDesk.Removed removed) {
+    TrayLine line = removed.line();
+    return new TakeBackView.RemovedRow(
+        conditionField(line.id()),
+        piecesField(line.id()),
+        numberField(line.id()),
+        line.place(),
+        removed.item().number(),
+        PlainDecimal.of(line.laid().amount()));
   }
 
   private static TakeBackView.MeterRow meter(TakeBackDesk.Read read) {
@@ -151,10 +190,33 @@ final class TakeBackForm {
     substitutes(fields, typed, fitted, wrong);
     List<String> found = found(fields, typed);
     Map<WantedPartId, String> dropped = dropped(fields, typed);
+    Map<Long, TakeBackDesk.Kept> kept = kept(fields, typed);
     return typed.all(
         () ->
             new TakeBackDesk.Notes(
-                day.orElseThrow(), meters, outcomes, litres, fitted, wrong, found, dropped));
+                day.orElseThrow(), meters, outcomes, litres, fitted, wrong, found, dropped, kept));
+  }
+
+  /** What is kept of what came off; where nothing is said it is waste. */
+  private Map<Long, TakeBackDesk.Kept> kept(Map<String, String> fields, Typed typed) {
+    Map<Long, TakeBackDesk.Kept> kept = new HashMap<>();
+    for (TakeBackDesk.Removed removed : asked.removed()) {
+      long line = removed.line().id();
+      String said = fields.getOrDefault(conditionField(line), "");
+      if (said.isEmpty()) {
+        continue;
+      }
+      Optional<LotCondition> condition =
+          typed.choiceOrNone(conditionField(line), said, ConditionForms.KEPT);
+      Optional<BigDecimal> pieces =
+          typed.decimal(
+              piecesField(line), "How many are kept", fields.getOrDefault(piecesField(line), ""));
+      String number = fields.getOrDefault(numberField(line), "").strip();
+      if (condition.isPresent() && pieces.isPresent()) {
+        kept.put(line, new TakeBackDesk.Kept(number, condition.get(), pieces.get()));
+      }
+    }
+    return kept;
   }
 
   /** One finding a line. */

@@ -10,7 +10,8 @@ public record TakeBackView(
     List<FillRow> fills,
     List<SubstituteRow> substitutes,
     boolean hasMachine,
-    List<LeftOutRow> leftOut) {
+    List<LeftOutRow> leftOut,
+    Removed removed) {
 
   /** A meter, with what it showed at the hand-over. */
   public record MeterRow(String field, String label, String shown) {}
@@ -41,6 +42,27 @@ public record TakeBackView(
 
   /** A part that the tray went out without; in the field somebody says why nobody wants it. */
   public record LeftOutRow(String field, String words) {}
+
+  /**
+   * What came off and may be kept.
+   *
+   * @param open true if something was said of it
+   */
+  public record Removed(boolean open, List<RemovedRow> rows) {}
+
+  /**
+   * A place from which a part came off.
+   *
+   * @param number of what the machine takes there
+   * @param pieces as many as went in
+   */
+  public record RemovedRow(
+      String field,
+      String piecesField,
+      String numberField,
+      String place,
+      String number,
+      String pieces) {}
 
   /** Something that was laid in place of what was asked for: did it fit? */
   public record SubstituteRow(String field, String whyField, String words) {}

@@ -73,6 +73,7 @@ class TrayController {
     Outcome outcome =
         switch (what) {
           case "lay" -> desk.lay(sent, id, lineId);
+          case "lay-used" -> desk.layUsed(sent, id, lineId);
           case "take-off" -> desk.takeOff(sent, id, lineId);
           case "want-again" -> desk.wantAgain(sent, id, lineId);
           default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);

@@ -2,6 +2,7 @@ package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
@@ -190,7 +191,8 @@ final class TrayPage {
         replaced ? file.items().get(asked.askedItemId()).number() : "",
         asked.substitution().map(TrayWording::why).orElse(""),
         asked.leftOut().orElse(""),
-        line.back().isPositive() ? line.back().display() : "");
+        line.back().isPositive() ? line.back().display() : "",
+        asked.stock().condition() == LotCondition.NEW ? "" : asked.stock().condition().words());
   }
 
   private String note(TrayFile.Line asked) {
@@ -225,6 +227,7 @@ final class TrayPage {
         open && item.measure() == Measure.PIECES,
         open && line.fluid().isPresent(),
         open,
+        line.used().isPositive() ? line.used().display() : "",
         handedOver && line.out().isPositive() ? line.out().display() : "");
   }
 }

@@ -76,6 +76,67 @@ public final class TrayRefusals {
               much ->
                   code(much.item().number() + " is poured. Type at its line how much came back."))
           .when(
+              TrayRefusal.NewOrUsed.class,
+              both ->
+                  code(
+                      "New and used pieces of "
+                          + both.item().number()
+                          + " went out. Take it back at its line."))
+          .when(
+              TrayRefusal.NoUsed.class,
+              none ->
+                  code("No used, good " + none.item().number() + " is free that it still lacks."))
+          .when(
+              TrayRefusal.AllOrNone.class,
+              all ->
+                  code(
+                      "What is wanted of "
+                          + all.item().number()
+                          + " goes out as one: there are not enough used ones."))
+          .when(
+              TrayRefusal.NothingCameOff.class,
+              none -> Problem.ofWhole("Nothing came off there that may be kept."))
+          .when(
+              TrayRefusal.KeptWithoutWork.class,
+              kept ->
+                  new Problem(
+                      TakeBackForm.conditionField(kept.lineId()),
+                      "That work was not done, so nothing came off."))
+          .when(
+              TrayRefusal.MoreCameOff.class,
+              more ->
+                  new Problem(
+                      TakeBackForm.piecesField(more.lineId()),
+                      "Kept are "
+                          + more.pieces().exactText()
+                          + "; allowed are whole ones, up to "
+                          + more.most().exactText()
+                          + ", as many as went in."))
+          .when(
+              TrayRefusal.KeptUnknown.class,
+              none ->
+                  new Problem(
+                      TakeBackForm.numberField(none.lineId()),
+                      "No item has the number \"" + none.number() + "\"."))
+          .when(
+              TrayRefusal.KeptOfSeveralMakes.class,
+              several ->
+                  new Problem(
+                      TakeBackForm.numberField(several.lineId()),
+                      "\""
+                          + several.number()
+                          + "\" is a number of "
+                          + several.items().stream()
+                              .map(item -> item.make())
+                              .collect(Collectors.joining(" and of "))
+                          + ". Scan the barcode."))
+          .when(
+              TrayRefusal.KeptWaste.class,
+              waste ->
+                  new Problem(
+                      TakeBackForm.numberField(waste.lineId()),
+                      waste.item().number() + " is not used again; it is waste."))
+          .when(
               TrayRefusal.NotOnTray.class,
               not -> code(not.item().number() + " is not on this tray. Open it to put it on."))
           .when(

@@ -88,7 +88,7 @@ class TrayReply {
     TrayView view = view(page);
     model.addAttribute("view", view);
     model.addAttribute(
-        "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view()));
+        "job", takeBacks.asked(page.id()).map(asked -> new TakeBackForm(asked).view(page.typed())));
     model.addAttribute(
         "tasks",
         view.is().open() && Viewer.seesStore()

@@ -99,6 +99,7 @@ public record TrayView(
    * @param instead what was asked for where something else lies there
    * @param leftOut why what is not laid was left out
    * @param cameBack how much of it came back unused
+   * @param condition in which it is taken, unless it is new
    */
   public record What(
       String place,
@@ -109,7 +110,8 @@ public record TrayView(
       String instead,
       String insteadWhy,
       String leftOut,
-      String cameBack) {}
+      String cameBack,
+      String condition) {}
 
   /**
    * What there is to say of a fluid.
@@ -124,10 +126,17 @@ public record TrayView(
    * What may be done with a line.
    *
    * @param leave true if what is not laid may be left out
+   * @param used how many used, good ones may be laid for what it lacks; empty if none
    * @param back what may still come back, if the tray was handed over
    */
   public record May(
-      boolean laid, boolean lay, boolean replace, boolean pour, boolean leave, String back) {}
+      boolean laid,
+      boolean lay,
+      boolean replace,
+      boolean pour,
+      boolean leave,
+      String used,
+      String back) {}
 
   /** How tight a fastener is made. */
   public record TorqueRow(String place, String torque) {}

@@ -128,7 +128,7 @@ public final class TrayWording {
         preFill.equals(Volume.ZERO) ? "" : "Pour " + preFill.display() + " into the filter. ";
     String amounts = filter + amounts(pour, reserve);
     String condition = fill.condition().words();
-    return Character.toUpperCase(condition.charAt(0)) + condition.substring(1) + ". " + amounts;
+    return Words.capital(condition) + ". " + amounts;
   }
 
   private static String amounts(Volume pour, Volume reserve) {

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.service.RecordDesk;
 import dev.lonja.store.service.WorkLog;
@@ -83,6 +84,9 @@ public record RecordView(
                         + used.item().make()
                         + " "
                         + used.item().number()
+                        + (used.condition() == LotCondition.NEW
+                            ? ""
+                            : ", " + used.condition().words())
                         + ", lot "
                         + String.join(", ", used.lots()))
             .toList(),

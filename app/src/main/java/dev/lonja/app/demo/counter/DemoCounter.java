@@ -7,6 +7,9 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.LineReason;
@@ -18,6 +21,7 @@ import dev.lonja.core.wanted.FindingId;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.item.PictureMaker;
 import dev.lonja.desk.ledger.PackedIssue;
+import dev.lonja.desk.ledger.Salvage;
 import dev.lonja.desk.tray.ByHand;
 import dev.lonja.desk.tray.TrayMaker;
 import dev.lonja.store.Session;
@@ -75,7 +79,36 @@ public final class DemoCounter {
         "HC 16-25",
         2,
         new WantedRepository.Why.Asked("clips of the heater hose are rusty"));
+    keep("OS Z09", 2, LotCondition.USED_GOOD, "PW-3", 8);
+    keep("OS 330", 1, LotCondition.TO_RECONDITION, "AT-2", 12);
     keepReceipt("RT-01", 45, "North yard, brake test, receipt 4711");
+  }
+
+  /** A part that came off and is good for something. */
+  private void keep(String number, int pieces, LotCondition condition, String unit, int daysBack) {
+    Item item = session.items().byId(master.item(number)).orElseThrow();
+    LocalDate day = today.minusDays(daysBack);
+    Salvage salvage =
+        new Salvage(
+            item,
+            condition,
+            Quantity.pieces(pieces),
+            item.homeBin().id(),
+            unit,
+            day,
+            Money.zero(session.settings().currency()));
+    write(salvage.booking(session), "came off at the service", "", DemoMaster.morning(day));
+  }
+
+  private void write(Booking booking, String reason, String reference, Instant at) {
+    if (!(booking instanceof Booking.Booked booked)) {
+      throw new IllegalStateException("the demo's booking was refused: " + booking);
+    }
+    String key = String.format("demo-tray-%05d", ++requests);
+    session
+        .requests()
+        .add(key, new RequestLog.Entry(RequestLog.hash(key), ""), KEEPER, RequestLog.Times.at(at));
+    session.ledger().append(booked.lines(), new Posting(reason, reference, key, KEEPER, at), 1);
   }
 
   private void keepReceipt(String code, int daysBack, String note) {
@@ -171,7 +204,7 @@ public final class DemoCounter {
       Item item = session.items().byId(master.item(number)).orElseThrow();
       long line =
           session
-              .trays()
+              .trayLines()
               .addLine(
                   tray,
                   item.id(),
@@ -179,7 +212,7 @@ public final class DemoCounter {
                   new LineReason.ByHand(""),
                   Quantity.pieces(pieces),
                   Destination.NONE);
-      session.trays().setLaid(line, Quantity.pieces(pieces));
+      session.trayLines().setLaid(line, Quantity.pieces(pieces));
       return this;
     }
 
@@ -192,9 +225,9 @@ public final class DemoCounter {
                 .free(today)
                 .getOrDefault(line.itemId(), Quantity.zero(line.wanted().measure()));
         if (line.wanted().compareTo(free) <= 0) {
-          session.trays().setLaid(line.id(), line.wanted());
+          session.trayLines().setLaid(line.id(), line.wanted());
         } else {
-          session.trays().setLeftOut(line.id(), Optional.of("none on the shelf"));
+          session.trayLines().setLeftOut(line.id(), Optional.of("none on the shelf"));
         }
       }
       return this;
@@ -204,8 +237,8 @@ public final class DemoCounter {
       ItemId item = master.item(number);
       for (TrayLine line : now().lines()) {
         if (line.itemId().equals(item)) {
-          session.trays().setLaid(line.id(), Quantity.zero(line.wanted().measure()));
-          session.trays().setLeftOut(line.id(), Optional.of(why));
+          session.trayLines().setLaid(line.id(), Quantity.zero(line.wanted().measure()));
+          session.trayLines().setLeftOut(line.id(), Optional.of(why));
         }
       }
     }
@@ -237,22 +270,12 @@ public final class DemoCounter {
     }
 
     private void issue(ItemId item, Quantity amount) {
-      Booking booking =
-          PackedIssue.of(session, item, amount, Quantity.zero(amount.measure()), today);
-      if (!(booking instanceof Booking.Booked booked)) {
-        throw new IllegalStateException("the demo's issue was refused: " + booking);
-      }
-      String key = String.format("demo-tray-%05d", ++requests);
-      session
-          .requests()
-          .add(
-              key,
-              new RequestLog.Entry(RequestLog.hash(key), ""),
-              KEEPER,
-              RequestLog.Times.at(at()));
-      session
-          .ledger()
-          .append(booked.lines(), new Posting("", now().number(), key, KEEPER, at()), 1);
+      Quantity none = Quantity.zero(amount.measure());
+      write(
+          PackedIssue.of(session, StockKey.ofNew(item), amount, none, today),
+          "",
+          now().number(),
+          at());
     }
 
     Job back() {

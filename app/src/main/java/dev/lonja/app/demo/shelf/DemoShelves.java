@@ -7,8 +7,10 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
@@ -114,6 +116,7 @@ public final class DemoShelves {
           new LotFacts(
               new StockedLot(
                   new Place(opening.itemId(), lot, opening.binId()),
+                  LotCondition.NEW,
                   day,
                   expiry,
                   false,
@@ -157,7 +160,7 @@ public final class DemoShelves {
     if (plenty) {
       LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
       Quantity none = Quantity.zero(stock.measure());
-      Booking issue = PackedIssue.of(session, pick.itemId(), wanted, none, day);
+      Booking issue = PackedIssue.of(session, StockKey.ofNew(pick.itemId()), wanted, none, day);
       write(session, pick.itemId(), issue, "over the counter", at);
     }
   }

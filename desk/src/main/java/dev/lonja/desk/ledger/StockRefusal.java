@@ -1,0 +1,48 @@
+package dev.lonja.desk.ledger;
+
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.place.BinId;
+import dev.lonja.desk.request.Refusal;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/** Why nothing was booked, beside what the ledger refuses. */
+public sealed interface StockRefusal extends Refusal {
+
+  /** The item is received with a lot only. */
+  record LotNeeded() implements StockRefusal {}
+
+  /** The lot is here with another date on it. */
+  record OtherExpiry(String lotCode, Optional<LocalDate> here, LocalDate coming)
+      implements StockRefusal {}
+
+  /** It is past its last good day on arrival. */
+  record ExpiredOnArrival(LocalDate expiresOn, LocalDate today) implements StockRefusal {}
+
+  /** The lot is set aside already, or is not. */
+  record SetAsideAlready(boolean setAside) implements StockRefusal {}
+
+  /** No bin has this address. */
+  record UnknownBin(String address) implements StockRefusal {}
+
+  /** A stand for bulk holds another product. */
+  record StandHoldsOther(Item.Bin bin, Product there, Product coming) implements StockRefusal {}
+
+  /** The item has no such lot, or there is no such bin. */
+  record NoSuchPlace(LotId lotId, BinId binId) implements StockRefusal {}
+
+  /** The item has no such movement. */
+  record NoSuchMovement(long movementId) implements StockRefusal {}
+
+  /** What comes off a machine is waste: it is not used again. */
+  record IsWaste(Item item) implements StockRefusal {}
+
+  /** What was used once is never new again. */
+  record IsNeverNew() implements StockRefusal {}
+
+  /** The lot is in this condition already. */
+  record IsInCondition(LotCondition condition) implements StockRefusal {}
+}
