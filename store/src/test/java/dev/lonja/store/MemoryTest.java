@@ -40,6 +40,7 @@ class MemoryTest {
           "climate_month",
           "finding",
           "item_bin",
+          "kit_task",
           "known_device",
           "line_policy",
           "lot",

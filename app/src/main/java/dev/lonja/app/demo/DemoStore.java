@@ -14,6 +14,7 @@ import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.tray.TrayMaker;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -113,7 +114,7 @@ public final class DemoStore {
       if (next.isEmpty()) {
         continue;
       }
-      TrayId trayId = TrayMaker.start(session, unit, next.get());
+      TrayId trayId = TrayMaker.start(session, unit, next.get(), Kits.of(session, fleet));
       int lines = session.trays().byId(trayId).map(Tray::lines).orElseThrow().size();
       lay(session, trayId, LAID_WHOLE.contains(unit.unitCode()) ? lines : lines / 2, today);
     }

@@ -1,10 +1,14 @@
 package dev.lonja.core.forecast;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.Question;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.take.KitShelf;
+import dev.lonja.core.take.TakeLine;
 import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
@@ -25,14 +29,28 @@ public record Consumption(int occurrences, Map<ItemId, Quantity> byItem) {
 
   /** What all occurrences of these plans take; one whose tray is out takes nothing more. */
   public static Consumption of(List<UnitPlan> plans) {
+    return of(plans, KitShelf.NONE);
+  }
+
+  /**
+   * The same with kits taken where the school in force for each unit says so, and with what is
+   * expected back of them taken off what is used loose.
+   */
+  public static Consumption of(List<UnitPlan> plans, KitShelf kits) {
     Map<ItemId, Quantity> byItem = new HashMap<>();
     int occurrences = 0;
     for (UnitPlan plan : plans) {
       occurrences += plan.occurrences().size();
-      for (ServiceDemand demand : UnitDemand.of(plan).demands()) {
+      InForce way = plan.needs().ways().policies().of(Question.KIT_OR_LOOSE);
+      for (ServiceDemand demand : KitDemand.of(UnitDemand.of(plan), way, kits).demands()) {
         byItem.merge(demand.itemId(), demand.quantity(), Quantity::plus);
+        if (demand.line().reason() instanceof TakeLine.Reason.Kit kit) {
+          kit.back().forEach((item, left) -> byItem.merge(item, left.negated(), Quantity::plus));
+        }
       }
     }
+    // what comes back of kits serves others, as far as they take it
+    byItem.values().removeIf(quantity -> !quantity.isPositive());
     return new Consumption(occurrences, byItem);
   }
 

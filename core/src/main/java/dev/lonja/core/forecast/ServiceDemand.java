@@ -42,6 +42,19 @@ public record ServiceDemand(
     return Optional.of(ofUnit);
   }
 
+  /** The same service's for another line. */
+  ServiceDemand taking(TakeLine other) {
+    return new ServiceDemand(
+        unitId,
+        ofUnit,
+        service,
+        date,
+        due,
+        other,
+        Quantity.zero(other.expected().measure()),
+        repeat);
+  }
+
   ServiceDemand holding(Quantity more) {
     return new ServiceDemand(unitId, ofUnit, service, date, due, line, held.plus(more), repeat);
   }

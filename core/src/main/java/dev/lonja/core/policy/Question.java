@@ -20,7 +20,8 @@ public enum Question {
       Position.Kind.HYDRAULIC_FILTER),
   PLUGS_AND_FUEL_FILTERS(
       "Spark plugs and fuel filters", Position.Kind.SPARK_PLUG, Position.Kind.FUEL_FILTER),
-  INSURANCE("Wear parts that may break", Position.Kind.INSURANCE);
+  INSURANCE("Wear parts that may break", Position.Kind.INSURANCE),
+  KIT_OR_LOOSE("Kit or loose", Reach.UNIT);
 
   /** The narrowest that may have an answer of its own; whatever is wider may too. */
   public enum Reach {

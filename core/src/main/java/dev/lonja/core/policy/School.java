@@ -43,7 +43,12 @@ public enum School {
   WITH_EVERY_OIL_CHANGE(Question.PLUGS_AND_FUEL_FILTERS, "with every oil change"),
 
   INSURANCE_ON_TRAY(Question.INSURANCE, "on the tray, returned if unused"),
-  NO_INSURANCE(Question.INSURANCE, "none");
+  NO_INSURANCE(Question.INSURANCE, "none"),
+
+  CHEAPEST_COVER(Question.KIT_OR_LOOSE, "whichever costs less for what is used"),
+  KIT_IF_ALL_NEEDED(Question.KIT_OR_LOOSE, "kit when all its lines are needed"),
+  ALWAYS_LOOSE(Question.KIT_OR_LOOSE, "always loose"),
+  ALWAYS_KIT(Question.KIT_OR_LOOSE, "always kit");
 
   /**
    * A number that a school needs to be complete.

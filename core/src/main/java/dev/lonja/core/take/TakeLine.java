@@ -11,8 +11,12 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One thing that an occurrence takes.
@@ -50,17 +54,29 @@ public record TakeLine(
     this(taskId, itemId, place, destination, expected, toLay, reason, List.of());
   }
 
-  /** This line with so much less to lay and to expect, none of either below zero. */
+  /**
+   * This line with so much less to lay, not below zero; of an uncertain one the same share is
+   * expected of what is left.
+   */
   TakeLine less(Quantity covered) {
-    return new TakeLine(
-        taskId,
-        itemId,
-        place,
-        destination,
-        expected.minus(covered).atLeastZero(),
-        toLay.minus(covered).atLeastZero(),
-        reason,
-        ways);
+    Quantity left = toLay.minus(covered).atLeastZero();
+    Quantity expectedOfIt =
+        expected.equals(toLay)
+            ? left
+            : expected.times(left.amount().divide(toLay.amount(), MathContext.DECIMAL64));
+    return new TakeLine(taskId, itemId, place, destination, expectedOfIt, left, reason, ways);
+  }
+
+  /** The same of so much, which is above zero and no more than this asks for. */
+  public TakeLine asking(Quantity part) {
+    return less(toLay.minus(part));
+  }
+
+  /** The same, of which one more policy is named. */
+  TakeLine by(InForce way) {
+    List<InForce> more = new ArrayList<>(ways);
+    more.add(way);
+    return new TakeLine(taskId, itemId, place, destination, expected, toLay, reason, more);
   }
 
   /** Why the line is there, for the view to put into words. */
@@ -93,6 +109,20 @@ public record TakeLine(
 
     /** A part that is replaced if inspection says so. */
     record OnInspection(ReplacementChance chance, String note) implements Reason {}
+
+    /**
+     * A kit in place of what it covers.
+     *
+     * @param lines how many it stands for
+     * @param tasks those that ask for what it covers
+     * @param back what of it is expected back on the shelf, above zero
+     */
+    record Kit(int lines, Set<TaskId> tasks, Map<ItemId, Quantity> back) implements Reason {
+      public Kit {
+        tasks = Set.copyOf(tasks);
+        back = Map.copyOf(back);
+      }
+    }
 
     /** A part that may break in the work and is brought along in case. */
     record Insurance(ReplacementChance chance, String note) implements Reason {}

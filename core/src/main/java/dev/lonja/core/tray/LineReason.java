@@ -4,7 +4,9 @@ import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.TakeLine;
+import java.util.Set;
 
 /** Why a line is on a tray, kept as a value and put into words on the way out. */
 public sealed interface LineReason {
@@ -35,8 +37,16 @@ public sealed interface LineReason {
   /** A part that may break in the work and comes back if it did not. */
   record Insurance(String note) implements LineReason {}
 
-  /** A kit that stands for so many lines. */
-  record Kit(int lines) implements LineReason {}
+  /**
+   * A kit that stands for so many lines.
+   *
+   * @param tasks those that ask for what it covers
+   */
+  record Kit(int lines, Set<TaskId> tasks) implements LineReason {
+    public Kit {
+      tasks = Set.copyOf(tasks);
+    }
+  }
 
   /** Something that came in the box of this item, and is not in the box of its substitute. */
   record NotInBox(ItemId original) implements LineReason {}
@@ -60,6 +70,7 @@ public sealed interface LineReason {
         .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))
         .when(TakeLine.Reason.NewPlug.class, plug -> new NewPlug(plug.note()))
         .when(TakeLine.Reason.Insurance.class, in -> new Insurance(in.note()))
+        .when(TakeLine.Reason.Kit.class, kit -> new Kit(kit.lines(), kit.tasks()))
         .all()
         .apply(reason);
   }

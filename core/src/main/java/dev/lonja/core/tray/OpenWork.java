@@ -17,7 +17,7 @@ public final class OpenWork {
   public static Set<TaskId> of(List<TrayLine> lines) {
     return lines.stream()
         .filter(line -> line.leftOut().isPresent() && !line.isLaid())
-        .flatMap(line -> line.taskId().stream())
+        .flatMap(line -> line.tasks().stream())
         .collect(Collectors.toUnmodifiableSet());
   }
 }

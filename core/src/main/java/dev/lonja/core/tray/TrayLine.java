@@ -10,6 +10,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One thing that belongs on a tray.
@@ -55,6 +56,18 @@ public record TrayLine(
   /** The item that the service asks for, whatever is laid for it. */
   public ItemId askedItemId() {
     return substitution.map(Substitution::originalItemId).orElse(itemId());
+  }
+
+  /** The tasks that ask for it: several for a kit, none for what was put on by hand. */
+  public Set<TaskId> tasks() {
+    return reason instanceof LineReason.Kit kit
+        ? kit.tasks()
+        : taskId.map(Set::of).orElseGet(Set::of);
+  }
+
+  /** True for a kit that stands for what tasks of the tray ask for. */
+  public boolean isServiceKit() {
+    return reason instanceof LineReason.Kit kit && !kit.tasks().isEmpty();
   }
 
   public Optional<PositionId> positionId() {

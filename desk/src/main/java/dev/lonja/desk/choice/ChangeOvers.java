@@ -7,6 +7,7 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.StudyRepository.Study;
@@ -45,7 +46,8 @@ public record ChangeOvers(List<Change> changes, List<Rest> rests) {
     List<ChangeOverPlan.Change> wanted = wanted(study);
     Map<ProductId, Quantity> free = new HashMap<>();
     wanted.forEach(change -> free.computeIfAbsent(change.from(), book::free));
-    PlanLine year = FleetPicture.load(session, today).planLine(List.of(), List.of(), WEEKS);
+    FleetPicture fleet = FleetPicture.load(session, today);
+    PlanLine year = fleet.planLine(List.of(), List.of(), Kits.of(session, fleet), WEEKS);
     ChangeOverPlan plan =
         ChangeOverPlan.of(wanted, free, year.planned(), Set.copyOf(study.chosen()), today);
     return new ChangeOvers(

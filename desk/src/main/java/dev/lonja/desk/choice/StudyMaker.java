@@ -16,6 +16,7 @@ import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.StudyRepository.Line;
@@ -99,7 +100,7 @@ public final class StudyMaker {
     for (Unit unit : fleet.units()) {
       needs.put(unit.id(), fleet.needs(unit.id()));
     }
-    PlanLine year = fleet.planLine(List.of(), List.of(), WEEKS);
+    PlanLine year = fleet.planLine(List.of(), List.of(), Kits.of(session, fleet), WEEKS);
     return FluidUse.of(needs, session.products().ofItems(), year.planned());
   }
 

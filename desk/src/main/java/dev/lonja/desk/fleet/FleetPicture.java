@@ -3,6 +3,7 @@ package dev.lonja.desk.fleet;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.CertainDemand;
+import dev.lonja.core.forecast.KitDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.forecast.UnitDemand;
@@ -12,7 +13,9 @@ import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.policy.InForce;
 import dev.lonja.core.policy.Policies;
+import dev.lonja.core.policy.Question;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
@@ -209,9 +212,14 @@ public final class FleetPicture {
     return stands.values().parallelStream().map(stand -> stand.plan(until)).toList();
   }
 
-  /** What one unit will take up to a day. */
-  public UnitDemand demandOf(Unit unit, LocalDate until) {
-    return stands.get(unit.id()).demand(until);
+  /** What one unit will take up to a day, with the kits that the policies ask for. */
+  public UnitDemand demandOf(Unit unit, LocalDate until, Kits kits) {
+    return demand(stands.get(unit.id()), until, kits);
+  }
+
+  private static UnitDemand demand(UnitStand stand, LocalDate until, Kits kits) {
+    InForce way = stand.file().needs().ways().policies().of(Question.KIT_OR_LOOSE);
+    return KitDemand.of(stand.demand(until), way, kits.shelf());
   }
 
   /**
@@ -219,11 +227,13 @@ public final class FleetPicture {
    *
    * @param holds what lies on trays for it already
    * @param certain what is asked for whatever is planned
+   * @param kits that are taken where the policies say so
    */
-  public PlanLine planLine(List<TrayHold> holds, List<CertainDemand> certain, int weeks) {
+  public PlanLine planLine(
+      List<TrayHold> holds, List<CertainDemand> certain, Kits kits, int weeks) {
     LocalDate last = PlanLine.lastDay(today, weeks);
     return PlanLine.ofDemand(
-        stands.values().parallelStream().map(stand -> stand.demand(last)).toList(),
+        stands.values().parallelStream().map(stand -> demand(stand, last, kits)).toList(),
         holds,
         certain,
         today,

@@ -10,6 +10,7 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
@@ -39,7 +40,7 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
     wanted.forEach(part -> hold(part).ifPresent(holds::add));
     open.forEach(tray -> certain.addAll(waiting(tray, today)));
     wanted.forEach(part -> certain.add(CertainDemand.of(part, today)));
-    PlanLine plan = fleet.planLine(holds, certain, weeks);
+    PlanLine plan = fleet.planLine(holds, certain, Kits.of(session, fleet), weeks);
     return new Forecast(
         plan,
         Subject.all(session.items().all(), session.ledger().free(today), plan.demands(), today));

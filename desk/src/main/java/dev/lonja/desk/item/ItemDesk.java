@@ -16,6 +16,7 @@ import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.PartFile;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.Viewer;
@@ -128,11 +129,12 @@ public class ItemDesk {
     List<String> units = session.fleet().unitsThatUse(item.id(), today);
     Set<String> using = Set.copyOf(units);
     FleetPicture fleet = FleetPicture.load(session, today);
+    Kits kits = Kits.of(session, fleet);
     LocalDate last = PlanLine.lastDay(today, WEEKS_AHEAD);
     Map<String, List<ServiceDemand>> byUnit =
         fleet.units().stream()
             .filter(unit -> using.contains(unit.code()))
-            .flatMap(unit -> fleet.demandOf(unit, last).demands().stream())
+            .flatMap(unit -> fleet.demandOf(unit, last, kits).demands().stream())
             .filter(demand -> demand.itemId().equals(item.id()))
             .collect(Collectors.groupingBy(ServiceDemand::ofUnit));
     return units.stream()

@@ -8,6 +8,7 @@ import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.KitCover;
 import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.TakeLine;
@@ -26,6 +27,7 @@ import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -164,6 +166,7 @@ public class KitDesk {
       return Outcome.refused(objection.get());
     }
     int covered = 0;
+    Set<TaskId> tasks = new HashSet<>();
     for (Boxes.Content content : session.boxes().ofStockedItems().of(kit.id())) {
       Quantity left = Quantity.pieces(content.quantity());
       for (TrayLine line : tray.lines()) {
@@ -172,6 +175,7 @@ public class KitDesk {
           Quantity taken = left.min(line.wanted());
           left = left.minus(taken);
           covered++;
+          tasks.addAll(line.tasks());
           session.trayLines().lessen(line, taken);
         }
       }
@@ -185,7 +189,7 @@ public class KitDesk {
             tray.id(),
             kit.id(),
             "Kit",
-            new LineReason.Kit(covered),
+            new LineReason.Kit(covered, tasks),
             Quantity.pieces(1),
             Destination.NONE);
     session.trays().touch(tray.id(), tray.version());

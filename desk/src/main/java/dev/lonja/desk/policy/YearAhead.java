@@ -8,8 +8,10 @@ import dev.lonja.core.policy.Policies;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.store.Session;
 import java.util.Currency;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
@@ -34,11 +36,14 @@ public record YearAhead(Consumption consumption, Money cost) {
   }
 
   static YearAhead of(Session session, FleetPicture fleet, Policies policies) {
+    Kits kits = Kits.of(session, fleet);
     Consumption consumption =
         fleet.derived(
             Consumption.class,
-            policies,
-            () -> Consumption.of(fleet.under(policies).plans(fleet.today().plusWeeks(WEEKS))));
+            List.of(policies, kits.shelf()),
+            () ->
+                Consumption.of(
+                    fleet.under(policies).plans(fleet.today().plusWeeks(WEEKS)), kits.shelf()));
     Currency currency = session.settings().currency();
     return new YearAhead(
         consumption, consumption.cost(prices(session, consumption.byItem().keySet()), currency));

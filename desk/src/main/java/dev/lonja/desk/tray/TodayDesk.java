@@ -17,6 +17,7 @@ import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.Substitute;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -156,10 +157,16 @@ public class TodayDesk {
               .filter(finding -> finding.state() == Finding.State.OPEN)
               .toList(),
           wanted(),
-          trays.stream()
-              .map(TraysDesk.OnRack::tray)
-              .filter(tray -> TrayMaker.isOutdated(session, TrayMachine.of(fleet, tray), tray))
-              .toList());
+          outdated());
+    }
+
+    private List<Tray> outdated() {
+      Kits kits = Kits.of(session, fleet);
+      return trays.stream()
+          .map(TraysDesk.OnRack::tray)
+          .filter(
+              tray -> TrayMaker.isOutdated(session, TrayMachine.of(fleet, tray), tray, () -> kits))
+          .toList();
     }
 
     private List<WantedNow> wanted() {

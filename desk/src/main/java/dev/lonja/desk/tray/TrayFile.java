@@ -26,6 +26,7 @@ import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.crossref.Substitute;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.fluid.ShelfFluid;
@@ -144,7 +145,7 @@ public record TrayFile(
         fleet.units().stream().filter(unit -> tray.isFor(unit.id())).findFirst(),
         came(session, tray, tasks),
         beside(session, tray),
-        TrayMaker.isOutdated(session, machine, tray));
+        TrayMaker.isOutdated(session, machine, tray, () -> Kits.of(session, fleet)));
   }
 
   private static Beside beside(Session session, Tray tray) {

@@ -1,16 +1,19 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.FreshTray;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /** Starts the tray of an occurrence with a line for everything that it takes. */
 public final class TrayMaker {
@@ -18,7 +21,7 @@ public final class TrayMaker {
   private TrayMaker() {}
 
   /** Adds the tray, nothing laid yet, and returns its id. */
-  public static TrayId start(Session session, UnitPlan unit, Occurrence occurrence) {
+  public static TrayId start(Session session, UnitPlan unit, Occurrence occurrence, Kits kits) {
     List<Task> tasks = occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList();
     TrayId trayId =
         session
@@ -28,7 +31,8 @@ public final class TrayMaker {
                 occurrence.title(),
                 occurrence.date(),
                 tasks.stream().map(Task::id).toList());
-    for (TakeLine line : ServiceTake.of(unit.needs().on(occurrence.date()), tasks).lines()) {
+    UnitNeeds needs = unit.needs().on(occurrence.date());
+    for (TakeLine line : kits.chosen(needs, ServiceTake.of(needs, tasks))) {
       session.trayLines().addLine(trayId, line);
     }
     WantedLines.putOn(session, trayId);
@@ -36,19 +40,20 @@ public final class TrayMaker {
   }
 
   /** What the service of a tray takes by now. */
-  static List<TakeLine> takes(TrayMachine machine, Tray tray) {
-    return ServiceTake.of(machine.needs().on(tray.plannedOn()), machine.tasks()).lines();
+  static List<TakeLine> takes(TrayMachine machine, Tray tray, Kits kits) {
+    UnitNeeds needs = machine.needs().on(tray.plannedOn());
+    return kits.chosen(needs, ServiceTake.of(needs, machine.tasks()));
   }
 
   /**
    * True for an open tray that nobody has begun to lay and whose service takes otherwise by now.
    */
-  static boolean isOutdated(Session session, TrayMachine machine, Tray tray) {
+  static boolean isOutdated(Session session, TrayMachine machine, Tray tray, Supplier<Kits> kits) {
     FreshTray fresh = new FreshTray(tray.lines());
     return tray.isOpen()
         && !tray.taskIds().isEmpty()
         && fresh.isUntouched()
-        && fresh.differsFrom(takes(machine, tray))
+        && fresh.differsFrom(takes(machine, tray, kits.get()))
         && isUnsigned(session, tray, fresh);
   }
 
@@ -64,9 +69,9 @@ public final class TrayMaker {
   }
 
   /** Puts what the service takes by now in place of what it took when the tray was made. */
-  static void makeAnew(Session session, TrayMachine machine, Tray tray) {
+  static void makeAnew(Session session, TrayMachine machine, Tray tray, Kits kits) {
     new FreshTray(tray.lines()).lines().forEach(line -> session.trayLines().removeLine(line.id()));
-    takes(machine, tray).forEach(line -> session.trayLines().addLine(tray.id(), line));
+    takes(machine, tray, kits).forEach(line -> session.trayLines().addLine(tray.id(), line));
     WantedLines.putOn(session, tray.id());
   }
 }

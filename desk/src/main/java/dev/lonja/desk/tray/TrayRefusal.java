@@ -30,6 +30,12 @@ public sealed interface TrayRefusal extends Refusal {
   /** Two tasks would be parted of which neither can be laid without the other. */
   record Bound(TaskBond bond) implements TrayRefusal {}
 
+  /** Two tasks would be parted of which one kit covers something. */
+  record InOneKit(Item kit) implements TrayRefusal {}
+
+  /** The line is no kit that a service took. */
+  record NoKit() implements TrayRefusal {}
+
   /** The line is no longer on an open tray. */
   record NoSuchLine() implements TrayRefusal {}
 

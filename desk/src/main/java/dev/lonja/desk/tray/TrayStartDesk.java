@@ -9,6 +9,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -75,7 +76,10 @@ public class TrayStartDesk extends KeepersDesk {
             .filter(tray -> tray.taskIds().stream().anyMatch(tasks::contains))
             .findFirst()
             .map(Tray::id)
-            .orElseGet(() -> TrayMaker.start(session, plan.get(), occurrence.get())));
+            .orElseGet(
+                () ->
+                    TrayMaker.start(
+                        session, plan.get(), occurrence.get(), Kits.of(session, fleet))));
   }
 
   /**
@@ -90,13 +94,14 @@ public class TrayStartDesk extends KeepersDesk {
           FleetPicture fleet = FleetPicture.load(session, clock.today());
           List<LocalDate> days = WorkingDays.from(clock.today());
           LocalDate last = days.get(days.size() - 1);
+          Kits kits = Kits.of(session, fleet);
           for (Tray tray : session.trays().open()) {
-            makeAnew(session, fleet, tray);
+            makeAnew(session, fleet, tray, kits);
           }
           for (UnitPlan plan : fleet.plans(last)) {
             plan.occurrences().stream()
                 .filter(occurrence -> occurrence.inHand().isEmpty())
-                .forEach(occurrence -> TrayMaker.start(session, plan, occurrence));
+                .forEach(occurrence -> TrayMaker.start(session, plan, occurrence, kits));
           }
           return Outcome.done();
         });
@@ -114,17 +119,18 @@ public class TrayStartDesk extends KeepersDesk {
                 .filter(Tray::isOpen)
                 .map(
                     tray -> {
-                      makeAnew(session, FleetPicture.load(session, clock.today()), tray);
+                      FleetPicture fleet = FleetPicture.load(session, clock.today());
+                      makeAnew(session, fleet, tray, Kits.of(session, fleet));
                       return Outcome.done();
                     })
                 .orElseGet(() -> Outcome.refused(new TrayRefusal.NotOpen())));
   }
 
-  private static void makeAnew(Session session, FleetPicture fleet, Tray tray) {
+  private static void makeAnew(Session session, FleetPicture fleet, Tray tray, Kits kits) {
     TrayMachine machine = TrayMachine.of(fleet, tray);
-    if (TrayMaker.isOutdated(session, machine, tray)) {
+    if (TrayMaker.isOutdated(session, machine, tray, () -> kits)) {
       session.trays().touch(tray.id(), tray.version());
-      TrayMaker.makeAnew(session, machine, tray);
+      TrayMaker.makeAnew(session, machine, tray, kits);
     }
   }
 

@@ -6,9 +6,11 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TaskBond;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -122,6 +124,12 @@ public class TrayTasksDesk extends KeepersDesk {
           if (bond.isPresent()) {
             return Outcome.refused(new TrayRefusal.Bound(bond.get()));
           }
+          Optional<TrayLine> kit =
+              tray.lines().stream().filter(line -> isOfBoth(line, chosen)).findFirst();
+          if (kit.isPresent()) {
+            return Outcome.refused(
+                new TrayRefusal.InOneKit(session.items().byId(kit.get().itemId()).orElseThrow()));
+          }
           UnitId unit = tray.unitId().orElseThrow();
           TrayId made =
               session.trays().add(unit, Occurrence.title(going), tray.plannedOn(), List.of());
@@ -158,15 +166,21 @@ public class TrayTasksDesk extends KeepersDesk {
           Tray extended = session.trays().byId(id).orElseThrow();
           TrayMachine machine = TrayMachine.of(fleet, extended);
           if (untouched) {
-            TrayMaker.makeAnew(session, machine, extended);
+            TrayMaker.makeAnew(session, machine, extended, Kits.of(session, fleet));
           } else {
-            TrayMaker.takes(machine, extended).stream()
+            // what lies there stays as it lies, so nothing of it goes into a kit
+            TrayMaker.takes(machine, extended, Kits.NONE).stream()
                 .filter(line -> chosen.contains(line.taskId()))
                 .forEach(line -> session.trayLines().addLine(id, line));
           }
           note(session, sent, tray, Facts.of("joined", joining.stream().map(Task::name).toList()));
           return Outcome.done(id);
         });
+  }
+
+  /** True for a kit that covers something of what goes and of what stays. */
+  private static boolean isOfBoth(TrayLine line, Set<TaskId> going) {
+    return line.tasks().stream().anyMatch(going::contains) && !going.containsAll(line.tasks());
   }
 
   private static List<Task> chosen(List<Task> from, Set<TaskId> chosen) {

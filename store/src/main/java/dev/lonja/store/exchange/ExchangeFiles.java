@@ -21,14 +21,14 @@ import java.util.zip.ZipInputStream;
 
 /**
  * Reads the files of an exchange from a folder or a zip, within limits that a real store does not
- * meet: only plain names of CSV and JSON files, at most 64 of them and 512 MiB unpacked, and no zip
- * that unpacks to more than 200 times its size. Text must be UTF-8; a byte-order mark is passed
+ * meet: only plain names of CSV and JSON files, at most 128 of them and 512 MiB unpacked, and no
+ * zip that unpacks to more than 200 times its size. Text must be UTF-8; a byte-order mark is passed
  * over.
  */
 final class ExchangeFiles {
 
   private static final Pattern NAME = Pattern.compile("[a-z_]{1,40}\\.(csv|json)");
-  private static final int MOST_FILES = 64;
+  private static final int MOST_FILES = 128;
   private static final long MOST_BYTES = 512L << 20;
   private static final long MOST_RATIO = 200;
   private static final int BUFFER = 1 << 16;

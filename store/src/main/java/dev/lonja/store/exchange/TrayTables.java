@@ -13,6 +13,7 @@ import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.schema.Tables.FINDING;
+import static dev.lonja.store.schema.Tables.KIT_TASK;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.TRAY_TASK;
@@ -49,9 +50,26 @@ final class TrayTables {
       List.of("part", "new_seal", "new_plug", "on_inspection", "insurance", "by_hand");
 
   static final List<ExchangeTable> ALL =
-      List.of(trays(), trayTasks(), FluidTables.signOffs(), trayLines(), findings(), wantedParts());
+      List.of(
+          trays(),
+          trayTasks(),
+          FluidTables.signOffs(),
+          trayLines(),
+          kitTasks(),
+          findings(),
+          wantedParts());
 
   private TrayTables() {}
+
+  private static ExchangeTable kitTasks() {
+    return ExchangeTable.named("kit_tasks", KIT_TASK)
+        .with(number("id", KIT_TASK.ID, "number of the row"))
+        .with(reference("line_id", KIT_TASK.LINE_ID, "tray_lines", "the kit's line"))
+        .with(
+            reference("task_id", KIT_TASK.TASK_ID, "tasks", "a task of which it covers something"))
+        .unique("line_id", "task_id")
+        .build();
+  }
 
   private static ExchangeTable trays() {
     return ExchangeTable.named("trays", TRAY)

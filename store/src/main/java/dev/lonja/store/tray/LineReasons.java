@@ -65,7 +65,8 @@ final class LineReasons {
       case "NEW_PLUG" -> new LineReason.NewPlug(note);
       case "INSURANCE" -> new LineReason.Insurance(note);
       case "ON_INSPECTION" -> new LineReason.OnInspection(note);
-      case "KIT" -> new LineReason.Kit(Math.toIntExact(row.get(TRAY_LINE.KIT_LINES)));
+      case "KIT" ->
+          new LineReason.Kit(Math.toIntExact(row.get(TRAY_LINE.KIT_LINES)), KitTasks.of(row));
       case "NOT_IN_BOX" -> new LineReason.NotInBox(row.get(TRAY_LINE.BOX_OF_ID));
       case "WANTED" -> new LineReason.Wanted();
       case "BY_HAND" -> new LineReason.ByHand(note);

@@ -50,18 +50,23 @@ public final class TrayLineRepository {
       Quantity wanted,
       Destination destination,
       Optional<TaskId> taskId) {
-    return context
-        .insertInto(TRAY_LINE)
-        .set(TRAY_LINE.TRAY_ID, trayId)
-        .set(TRAY_LINE.ITEM_ID, itemId)
-        .set(TRAY_LINE.PLACE, place)
-        .set(LineReasons.columns(reason))
-        .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
-        .set(TRAY_LINE.POSITION_ID, destination.positionId().orElse(null))
-        .set(TRAY_LINE.COMPARTMENT_ID, destination.compartmentId().orElse(null))
-        .set(TRAY_LINE.TASK_ID, taskId.orElse(null))
-        .returning(TRAY_LINE.ID)
-        .fetchSingle(TRAY_LINE.ID);
+    long id =
+        context
+            .insertInto(TRAY_LINE)
+            .set(TRAY_LINE.TRAY_ID, trayId)
+            .set(TRAY_LINE.ITEM_ID, itemId)
+            .set(TRAY_LINE.PLACE, place)
+            .set(LineReasons.columns(reason))
+            .set(TRAY_LINE.WANTED_MICRO, wanted.millionths())
+            .set(TRAY_LINE.POSITION_ID, destination.positionId().orElse(null))
+            .set(TRAY_LINE.COMPARTMENT_ID, destination.compartmentId().orElse(null))
+            .set(TRAY_LINE.TASK_ID, taskId.orElse(null))
+            .returning(TRAY_LINE.ID)
+            .fetchSingle(TRAY_LINE.ID);
+    if (reason instanceof LineReason.Kit kit) {
+      KitTasks.add(context, id, kit.tasks());
+    }
+    return id;
   }
 
   /** Adds a line that a service asks for, not laid yet, with the policies that made it. */

@@ -43,7 +43,7 @@ record TrayQueries(FixedQuery tasks, FixedQuery lines, FixedQuery trays) {
   private static FixedQuery lines(Condition which) {
     return FixedQuery.of(
         DSL.select(TRAY_LINE.fields())
-            .select(ITEM.MEASURE, BIN.WALK_ORDER, LineWays.TOGETHER)
+            .select(ITEM.MEASURE, BIN.WALK_ORDER, LineWays.TOGETHER, KitTasks.TOGETHER)
             .from(TRAY_LINE)
             .join(TRAY)
             .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))

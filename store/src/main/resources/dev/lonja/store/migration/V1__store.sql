@@ -609,7 +609,7 @@ CREATE INDEX position_item ON position (item_id);
 -- row names.
 CREATE TABLE policy (
   id INTEGER NOT NULL PRIMARY KEY,
-  question TEXT NOT NULL CHECK (question IN ('DRAIN_SEAL', 'SERVICE_INTERVAL', 'CALENDAR_LIMIT', 'AIR_FILTER', 'FIRST_POUR', 'PRE_FILL', 'TIGHTENING', 'PLUGS_AND_FUEL_FILTERS', 'INSURANCE')),
+  question TEXT NOT NULL CHECK (question IN ('DRAIN_SEAL', 'SERVICE_INTERVAL', 'CALENDAR_LIMIT', 'AIR_FILTER', 'FIRST_POUR', 'PRE_FILL', 'TIGHTENING', 'PLUGS_AND_FUEL_FILTERS', 'INSURANCE', 'KIT_OR_LOOSE')),
   class_id INTEGER REFERENCES unit_class ON DELETE CASCADE,
   unit_id INTEGER REFERENCES unit ON DELETE CASCADE,
   compartment_id INTEGER REFERENCES compartment ON DELETE CASCADE,
@@ -845,6 +845,14 @@ CREATE TABLE line_policy (
   number_e4 INTEGER CHECK (number_e4 BETWEEN 1 AND 1000000),
   level TEXT NOT NULL CHECK (level IN ('STORE', 'UNIT_CLASS', 'UNIT', 'COMPARTMENT', 'POSITION')),
   UNIQUE (line_id, school)
+) STRICT;
+
+-- The tasks that ask for what a kit on a tray covers.
+CREATE TABLE kit_task (
+  id INTEGER NOT NULL PRIMARY KEY,
+  line_id INTEGER NOT NULL REFERENCES tray_line ON DELETE CASCADE,
+  task_id INTEGER NOT NULL REFERENCES task,
+  UNIQUE (line_id, task_id)
 ) STRICT;
 
 -- what somebody found wrong with a machine, until it is settled

@@ -26,6 +26,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -63,7 +64,8 @@ class TrayLinesTest {
         new LineReason.NewPlug("27 mm"),
         new LineReason.OnInspection("look at the pleats"),
         new LineReason.Insurance("it is brittle"),
-        new LineReason.Kit(3),
+        new LineReason.Kit(3, Set.of(new TaskId(1), new TaskId(2))),
+        new LineReason.Kit(2, Set.of()),
         new LineReason.NotInBox(new ItemId(1)),
         new LineReason.Wanted(),
         new LineReason.ByHand(""),

@@ -6,6 +6,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.LooseDesk;
 import dev.lonja.desk.tray.TrayDesk;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.desk.tray.TraysDesk;
@@ -34,12 +35,15 @@ class TrayController {
 
   private final TraysDesk trays;
   private final TrayDesk desk;
+  private final LooseDesk loose;
   private final TrayReply replies;
   private final StoreClock clock;
 
-  TrayController(TraysDesk trays, TrayDesk desk, TrayReply replies, StoreClock clock) {
+  TrayController(
+      TraysDesk trays, TrayDesk desk, LooseDesk loose, TrayReply replies, StoreClock clock) {
     this.trays = trays;
     this.desk = desk;
+    this.loose = loose;
     this.replies = replies;
     this.clock = clock;
   }
@@ -75,6 +79,7 @@ class TrayController {
           case "lay" -> desk.lay(sent, id, lineId);
           case "lay-used" -> desk.layUsed(sent, id, lineId);
           case "take-off" -> desk.takeOff(sent, id, lineId);
+          case "loose" -> loose.takeLoose(sent, id, lineId);
           case "want-again" -> desk.wantAgain(sent, id, lineId);
           default -> throw new ResponseStatusException(HttpStatus.NOT_FOUND);
         };

@@ -227,6 +227,7 @@ final class TrayPage {
         open && item.measure() == Measure.PIECES,
         open && line.fluid().isPresent(),
         open,
+        open && line.step().line().isServiceKit(),
         line.used().isPositive() ? line.used().display() : "",
         handedOver && line.out().isPositive() ? line.out().display() : "");
   }

@@ -53,6 +53,17 @@ public final class TrayRefusals {
                           + bound.bond().filter().name()
                           + "\" stay together: how much goes in depends on the filter."))
           .when(
+              TrayRefusal.InOneKit.class,
+              in ->
+                  new Problem(
+                      "task",
+                      in.kit().number()
+                          + " covers something of both. Take its parts loose first, or keep them"
+                          + " together."))
+          .when(
+              TrayRefusal.NoKit.class,
+              none -> Problem.ofWhole("That line is no kit of this tray's service."))
+          .when(
               TrayRefusal.NoSuchLine.class,
               gone -> Problem.ofWhole("That line is no longer on an open tray."))
           .when(

@@ -126,6 +126,7 @@ public record TrayView(
    * What may be done with a line.
    *
    * @param leave true if what is not laid may be left out
+   * @param loose true for a kit whose parts may be taken loose
    * @param used how many used, good ones may be laid for what it lacks; empty if none
    * @param back what may still come back, if the tray was handed over
    */
@@ -135,6 +136,7 @@ public record TrayView(
       boolean replace,
       boolean pour,
       boolean leave,
+      boolean loose,
       String used,
       String back) {}
 

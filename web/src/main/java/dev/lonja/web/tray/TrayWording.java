@@ -47,6 +47,9 @@ public final class TrayWording {
           .when(
               TakeLine.Reason.Insurance.class,
               in -> "brought in case, used on " + share(in.chance(), "trays"))
+          .when(
+              TakeLine.Reason.Kit.class,
+              kit -> "covers " + Words.count(kit.lines(), "line", "lines"))
           .when(TakeLine.Reason.Part.class, part -> "replaced every time")
           .all();
 

@@ -19,6 +19,7 @@ import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.FindingId;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.item.PictureMaker;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.desk.ledger.Salvage;
@@ -162,7 +163,10 @@ public final class DemoCounter {
     LocalDate day = today.minusDays(daysBack);
     TrayId tray =
         TrayMaker.start(
-            session, fleet.planOf(unit, fleet.horizon()), new Occurrence(day, next.tasks()));
+            session,
+            fleet.planOf(unit, fleet.horizon()),
+            new Occurrence(day, next.tasks()),
+            Kits.of(session, fleet));
     return new Job(tray, Optional.of(unit), day);
   }
 
