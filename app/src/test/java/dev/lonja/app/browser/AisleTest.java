@@ -156,6 +156,44 @@ class AisleTest {
     assertThat(page.locator("tbody tr").first()).containsText(number);
   }
 
+  /** The whole job comes back in the yard, with what was found; it is sent when the network is. */
+  @Test
+  void aJobIsTakenBackWithoutTheNetwork() {
+    Page counter = BROWSER.atCounter(SERVER.url());
+    counter.navigate(SERVER.url() + "/trays/new");
+    counter.check("[name=purpose][value='leak']");
+    counter.fill("[name=unit]", "SW-1");
+    counter.fill("[name=day]", "2027-03-15");
+    counter.fill("[name=title]", "drips");
+    counter.click("button:has-text('Start the tray')");
+    String path = counter.url().replace(SERVER.url(), "");
+    counter.navigate(SERVER.url() + "/items/" + SERVER.itemId("HC 16-25"));
+    counter.fill("form[action$='/put-on'] [name=quantity]", "1");
+    counter.click("form[action$='/put-on'] button");
+    counter.navigate(SERVER.url() + path);
+    counter.click(".tick");
+    counter.fill("#mechanic", "workshop");
+    counter.click("#hand-over button.main");
+
+    Page page = BROWSER.inAisle("storekeeper", SERVER.url());
+    page.navigate(SERVER.url() + path);
+    page.waitForFunction(
+        "async () => (await (await caches.open('aisle-pages')).match(location.pathname))"
+            + " !== undefined");
+    offline(page, true);
+    page.fill("#found", "hose chafes at the frame");
+    HarbourBrowser.tapAndWait(page, page.locator("#back button.main"));
+    assertThat(page.locator(WAITS)).containsText("1 thing that was done is not sent yet");
+    assertThat(page.locator(".title")).containsText("to workshop");
+    offline(page, false);
+    assertThat(page.locator(".title"))
+        .containsText(
+            "back from workshop", new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+    page.navigate(SERVER.url() + "/fleet/SW-1");
+    assertThat(page.locator("main")).containsText("hose chafes at the frame");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
   /** Without having signed out somebody else signs in on the same phone. */
   @Test
   void whatWasKeptForOneIsThrownAwayWhenAnotherSignsIn() {

@@ -94,4 +94,19 @@ class TrayTasksTest {
         .contains("\"Change cold unit oil\" and \"Replace cold unit filter\" stay together");
     assertThat(SERVER.isSound()).isTrue();
   }
+
+  /**
+   * As long as nobody has begun to lay it, RT-08's tray may be given its cold unit's oil and then
+   * the filter too: it is made anew, and beside the 3.60 L the filter takes 0.30 L.
+   */
+  @Test
+  void aFilterJoinsItsOilOnATrayThatNobodyHasBegun() {
+    Visitor.Page tray = visitor.submit(visitor.get("/fleet/RT-08").form("/trays/start"), Map.of());
+    Visitor.Page oil = send(tray, "/extend", task(tray, "/extend", "Change cold unit oil"));
+    assertThat(oil.text(".lines li:contains(Cold unit engine) .figure")).isEqualTo("3.60 L");
+    Visitor.Page both = send(oil, "/extend", task(oil, "/extend", "Replace cold unit filter"));
+    assertThat(both.text(".lines li:contains(Cold unit engine) .figure")).isEqualTo("3.90 L");
+    assertThat(both.text(".lines")).contains("Cold unit oil filter.");
+    assertThat(SERVER.isSound()).isTrue();
+  }
 }

@@ -1,6 +1,8 @@
 package dev.lonja.web.label;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.desk.label.LabelDesk;
 import dev.lonja.store.tray.Tray;
@@ -30,13 +32,16 @@ public record LabelView(String small, String large, List<String> lines, String c
   }
 
   static LabelView of(LabelDesk.LotLabel lot) {
+    StockedLot stocked = lot.lot().lot();
     return coded(
         lot.item().make() + " " + lot.item().number(),
         lot.lot().lotCode(),
         List.of(
             lot.item().description(),
-            "received " + lot.lot().lot().receivedOn(),
-            lot.lot().lot().expiresOn().map(day -> "good through " + day).orElse("no last day")),
+            stocked.condition() == LotCondition.NEW
+                ? "received " + stocked.receivedOn()
+                : stocked.condition().words() + ", here since " + stocked.receivedOn(),
+            stocked.expiresOn().map(day -> "good through " + day).orElse("no last day")),
         lot.item().key().text());
   }
 
