@@ -88,6 +88,10 @@ final class TouchLog {
             "item",
             "part",
             "part_property",
+            // which makes fit, and what each costs, may decide which is taken
+            "statement",
+            "withdrawal",
+            "supply",
             "box_content",
             "inspection")) {
       touches(table, Kind.COMMON, "SELECT 0 AS number");

@@ -54,19 +54,16 @@ class MemoryTest {
           "receipt",
           "request",
           "sign_off",
-          "statement",
           "stock",
           "study",
           "study_force",
           "study_line",
           "study_product",
           "supplier",
-          "supply",
           "top_up",
           "tray_line",
           "tray_task",
-          "wanted_part",
-          "withdrawal");
+          "wanted_part");
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
 

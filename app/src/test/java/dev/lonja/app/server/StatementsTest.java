@@ -42,15 +42,15 @@ class StatementsTest {
 
   @ParameterizedTest
   @CsvSource({
-    "/, 45",
+    "/, 46",
     "/fleet, 3",
     "/fleet/due, 3",
     "/fleet/RT-04, 24",
     "/fleet/RT-04/meters, 16",
     "/fleet/meters, 3",
     "/fleet/variants/1, 12",
-    "/items/1, 34",
-    "/items/5, 34",
+    "/items/1, 35",
+    "/items/5, 35",
     "/find?q=PL, 20",
     "/parts/1, 30",
     "/oils, 12",
@@ -58,7 +58,7 @@ class StatementsTest {
     "/oils/products/1, 32",
     "/trays, 9",
     "/trays/8, 32",
-    "/ahead, 8",
+    "/ahead, 9",
     "/book, 6",
     "/setup, 2",
   })

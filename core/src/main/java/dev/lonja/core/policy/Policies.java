@@ -48,6 +48,13 @@ public record Policies(Map<Holder, Map<Question, Choice>> made) {
         .orElseGet(() -> new InForce(Choice.of(question.usual()), Holder.Level.STORE));
   }
 
+  /** True if anybody has chosen another than the usual school. */
+  public boolean departsFrom(Question question) {
+    return made.keySet().stream()
+        .flatMap(holder -> own(holder, question).stream())
+        .anyMatch(choice -> choice.school() != question.usual());
+  }
+
   /** These with another choice of one holder. */
   public Policies with(Holder holder, Choice choice) {
     Map<Holder, Map<Question, Choice>> other = new HashMap<>(made);

@@ -21,7 +21,14 @@ public enum Question {
   PLUGS_AND_FUEL_FILTERS(
       "Spark plugs and fuel filters", Position.Kind.SPARK_PLUG, Position.Kind.FUEL_FILTER),
   INSURANCE("Wear parts that may break", Position.Kind.INSURANCE),
-  KIT_OR_LOOSE("Kit or loose", Reach.UNIT);
+  KIT_OR_LOOSE("Kit or loose", Reach.UNIT),
+  FILTER_MAKE(
+      "Filter make",
+      Position.Kind.OIL_FILTER,
+      Position.Kind.FUEL_FILTER,
+      Position.Kind.AIR_FILTER,
+      Position.Kind.CABIN_FILTER,
+      Position.Kind.HYDRAULIC_FILTER);
 
   /** The narrowest that may have an answer of its own; whatever is wider may too. */
   public enum Reach {

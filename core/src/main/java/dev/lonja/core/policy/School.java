@@ -48,7 +48,11 @@ public enum School {
   CHEAPEST_COVER(Question.KIT_OR_LOOSE, "whichever costs less for what is used"),
   KIT_IF_ALL_NEEDED(Question.KIT_OR_LOOSE, "kit when all its lines are needed"),
   ALWAYS_LOOSE(Question.KIT_OR_LOOSE, "always loose"),
-  ALWAYS_KIT(Question.KIT_OR_LOOSE, "always kit");
+  ALWAYS_KIT(Question.KIT_OR_LOOSE, "always kit"),
+
+  ANY_THAT_FITS(Question.FILTER_MAKE, "any that fits and is verified"),
+  MACHINE_MAKER_ONLY(Question.FILTER_MAKE, "machine maker only"),
+  CHEAPEST_THAT_FITS(Question.FILTER_MAKE, "cheapest that fits");
 
   /**
    * A number that a school needs to be complete.

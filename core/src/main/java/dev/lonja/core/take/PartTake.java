@@ -67,6 +67,17 @@ final class PartTake {
 
   /** The policy behind a replacement; none where the maker alone asks for it. */
   private List<InForce> ofReplacing(Position position) {
+    return Stream.concat(ofTask(position).stream(), ofMake(position)).toList();
+  }
+
+  /** By which policy it is this make; none where any will do. */
+  private Stream<InForce> ofMake(Position position) {
+    return Question.FILTER_MAKE.kinds().contains(position.kind())
+        ? Stream.of(at(Question.FILTER_MAKE, position)).filter(way -> !way.is(School.ANY_THAT_FITS))
+        : Stream.empty();
+  }
+
+  private List<InForce> ofTask(Position position) {
     return switch (position.kind()) {
       case AIR_FILTER ->
           Stream.of(at(Question.AIR_FILTER, position))
@@ -80,7 +91,7 @@ final class PartTake {
   /** The policy behind a look. */
   private List<InForce> ofLooking(Position position) {
     return position.kind() == Position.Kind.AIR_FILTER
-        ? List.of(at(Question.AIR_FILTER, position))
+        ? Stream.concat(Stream.of(at(Question.AIR_FILTER, position)), ofMake(position)).toList()
         : ofReplacing(position);
   }
 

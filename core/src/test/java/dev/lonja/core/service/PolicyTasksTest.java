@@ -46,7 +46,8 @@ class PolicyTasksTest {
                 new Ways(
                     new UnitPolicies(
                         Policies.USUAL.with(Holder.STORE, choice), List.of(Holder.STORE)),
-                    Map.of()));
+                    Map.of(),
+                    ""));
     return UnitFile.of(needs, List.of(OIL, LOOK, REPLACE_AIR, REPLACE_FUEL), List.of(deviations));
   }
 

@@ -17,7 +17,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What may stand for one part at a place, and what the store has of it.
@@ -81,16 +81,15 @@ public record Alternatives(
   }
 
   /**
-   * The first item that fits without a look, of which enough is free.
+   * The items that fit without a look, of which enough is free, in the order of the candidates.
    *
    * @param but an item that is lacking itself
    */
-  public Optional<Item> firstThatFits(ItemId but, Quantity wanted) {
+  public Stream<Item> thatFit(ItemId but, Quantity wanted) {
     return candidates.others().stream()
         .filter(candidate -> candidate.verdict() == Verdict.FITS)
         .flatMap(candidate -> shelf.item(candidate.part().id()).stream())
         .filter(item -> !item.id().equals(but))
-        .filter(item -> shelf.freeOf(item).compareTo(wanted) >= 0)
-        .findFirst();
+        .filter(item -> shelf.freeOf(item).compareTo(wanted) >= 0);
   }
 }

@@ -1,13 +1,22 @@
 package dev.lonja.desk.crossref;
 
+import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.policy.Question;
+import dev.lonja.core.policy.School;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** An item that fits where another is short, with what of it is free. */
 public record Substitute(Item item, Quantity free) {
@@ -22,7 +31,34 @@ public record Substitute(Item item, Quantity free) {
     Alternatives all =
         Alternatives.of(
             session, today, asked.partId(), PlaceDemands.of(session, needs, line.positionId()));
-    return all.firstThatFits(line.itemId(), lacking)
-        .map(item -> new Substitute(item, all.shelf().freeOf(item)));
+    Optional<Position> position = line.positionId().flatMap(needs::knownPosition);
+    Stream<Item> allowed =
+        all.thatFit(line.itemId(), lacking)
+            .filter(item -> position.map(p -> needs.ways().takesMake(p, item.make())).orElse(true));
+    Optional<Item> best =
+        position.filter(p -> wantsCheapest(needs, p)).isPresent()
+            ? cheapest(session, allowed.toList())
+            : allowed.findFirst();
+    return best.map(item -> new Substitute(item, all.shelf().freeOf(item)));
+  }
+
+  private static boolean wantsCheapest(UnitNeeds needs, Position position) {
+    return Question.FILTER_MAKE.kinds().contains(position.kind())
+        && needs.ways().policies().at(Question.FILTER_MAKE, position).is(School.CHEAPEST_THAT_FITS);
+  }
+
+  /** Whoever looks; what has no price comes last. */
+  private static Optional<Item> cheapest(Session session, List<Item> items) {
+    Map<ItemId, UnitPrice> prices =
+        session
+            .keeping()
+            .lowestPrices(items.stream().map(Item::id).toList(), session.settings().currency());
+    return items.stream()
+        .min(
+            Comparator.comparing(
+                item ->
+                    Optional.ofNullable(prices.get(item.id()))
+                        .map(UnitPrice::tenThousandthsOfMinor)
+                        .orElse(Long.MAX_VALUE)));
   }
 }

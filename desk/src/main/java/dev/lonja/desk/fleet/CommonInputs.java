@@ -6,6 +6,7 @@ import dev.lonja.core.fluid.ProductClaims;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.FilterOptions;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.machine.Ways;
 import dev.lonja.core.policy.Policies;
@@ -26,19 +27,27 @@ import org.jspecify.annotations.Nullable;
  * @param fluidClasses by item, the classes that the fluid in it meets, with and without the
  *     organisation's name
  * @param chances by class and kind of position, how inspections ended
+ * @param filters what may go where filters sit, if anybody chooses among makes
+ * @param kits that the store keeps
  */
 record CommonInputs(
     Policies policies,
     Map<Long, UnitNeeds> variants,
     Map<ItemId, List<String>> fluidClasses,
-    Map<Long, Map<Position.Kind, ReplacementChance>> chances) {
+    Map<Long, Map<Position.Kind, ReplacementChance>> chances,
+    FilterOptions filters,
+    KitPrices kits) {
 
   static CommonInputs load(Session session) {
+    Policies policies = session.policies().all();
+    Map<Long, UnitNeeds> variants = session.fleet().needs(session.shelf());
     return new CommonInputs(
-        session.policies().all(),
-        session.fleet().needs(session.shelf()),
+        policies,
+        variants,
         fluidClasses(session),
-        session.records().chances());
+        session.records().chances(),
+        FilterMakes.load(session, policies, variants.values()),
+        KitPrices.load(session));
   }
 
   private static Map<ItemId, List<String>> fluidClasses(Session session) {
@@ -64,7 +73,9 @@ record CommonInputs(
         same(policies, known.policies),
         same,
         same(fluidClasses, known.fluidClasses),
-        same(chances, known.chances));
+        same(chances, known.chances),
+        same(filters, known.filters),
+        same(kits, known.kits));
   }
 
   private static <T> T same(T now, @Nullable T known) {
@@ -72,16 +83,24 @@ record CommonInputs(
   }
 
   /** The same under other policies. */
-  CommonInputs under(Policies other) {
-    return new CommonInputs(other, variants, fluidClasses, chances);
+  CommonInputs under(Policies other, Session session) {
+    return new CommonInputs(
+        other,
+        variants,
+        fluidClasses,
+        chances,
+        FilterMakes.load(session, other, variants.values()),
+        kits);
   }
 
   /** What of it concerns one unit. */
   Share of(Unit unit) {
     Ways ways =
         new Ways(
-            UnitPolicies.of(policies, unit), chances.getOrDefault(unit.unitClass().id(), Map.of()));
-    return new Share(variants.get(unit.variant().id()), fluidClasses, ways);
+            UnitPolicies.of(policies, unit),
+            chances.getOrDefault(unit.unitClass().id(), Map.of()),
+            unit.variant().make());
+    return new Share(variants.get(unit.variant().id()), fluidClasses, ways, filters);
   }
 
   /**
@@ -89,8 +108,10 @@ record CommonInputs(
    *
    * @param variant what it would be made of without its deviations
    * @param ways how things are done on it
+   * @param filters what may go where its filters sit
    */
-  record Share(UnitNeeds variant, Map<ItemId, List<String>> fluidClasses, Ways ways) {
+  record Share(
+      UnitNeeds variant, Map<ItemId, List<String>> fluidClasses, Ways ways, FilterOptions filters) {
 
     IntervalPolicy intervals() {
       return IntervalPolicy.of(ways.policies());

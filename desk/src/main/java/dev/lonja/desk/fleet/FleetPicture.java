@@ -114,8 +114,8 @@ public final class FleetPicture {
   }
 
   /** The fleet as it would stand under other policies. */
-  public FleetPicture under(Policies policies) {
-    CommonInputs other = common.under(policies);
+  public FleetPicture under(Policies policies, Session session) {
+    CommonInputs other = common.under(policies, session);
     return new FleetPicture(
         today,
         standing(
@@ -172,6 +172,11 @@ public final class FleetPicture {
     return Optional.ofNullable(stands.get(unit)).stream()
         .flatMap(stand -> stand.inputs().inHand().stream())
         .anyMatch(tray -> tray.out() && tray.taskIds().contains(task));
+  }
+
+  /** The kits that the store keeps. */
+  KitPrices kits() {
+    return common.kits();
   }
 
   /** How things are done. */

@@ -1,11 +1,8 @@
 package dev.lonja.desk.fleet;
 
 import dev.lonja.core.forecast.Consumption;
-import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.machine.UnitNeeds;
-import dev.lonja.core.part.Family;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.policy.Question;
 import dev.lonja.core.quantity.Quantity;
@@ -16,10 +13,8 @@ import dev.lonja.core.take.Take;
 import dev.lonja.core.take.TakeLine;
 import dev.lonja.store.Session;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /** The kits of the store as they are chosen for services. */
 public final class Kits {
@@ -37,27 +32,14 @@ public final class Kits {
 
   /** With today's prices, and what the fleet is expected to use loose within a year. */
   public static Kits of(Session session, FleetPicture fleet) {
-    Map<ItemId, List<Boxes.Content>> kits = kits(session);
-    if (kits.isEmpty()) {
+    KitPrices kept = fleet.kits();
+    if (kept.contents().isEmpty()) {
       return NONE;
     }
-    Set<ItemId> items = new HashSet<>(kits.keySet());
-    kits.values().stream().flatMap(List::stream).forEach(content -> items.addAll(content.items()));
-    Map<ItemId, UnitPrice> averages = session.ledger().averages(items);
+    Map<ItemId, UnitPrice> averages = session.ledger().averages(kept.items());
     Map<ItemId, UnitPrice> prices = new HashMap<>(averages);
-    prices.putAll(session.keeping().lowestPrices(items, session.settings().currency()));
-    return new Kits(new KitShelf(kits, prices, averages, yearUse(fleet)));
-  }
-
-  private static Map<ItemId, List<Boxes.Content>> kits(Session session) {
-    Boxes boxes = session.boxes().ofStockedItems();
-    Map<ItemId, List<Boxes.Content>> kits = new HashMap<>();
-    for (Item kit : session.items().ofFamily(Family.KIT)) {
-      if (kit.keeping().retiredOn().isEmpty() && !boxes.of(kit.id()).isEmpty()) {
-        kits.put(kit.id(), boxes.of(kit.id()));
-      }
-    }
-    return kits;
+    prices.putAll(kept.prices());
+    return new Kits(new KitShelf(kept.contents(), prices, averages, yearUse(fleet)));
   }
 
   private static Map<ItemId, Quantity> yearUse(FleetPicture fleet) {

@@ -3,6 +3,7 @@ package dev.lonja.desk.fleet;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.service.OccurrencePlanner;
@@ -45,8 +46,9 @@ final class UnitStand {
 
   /** A unit with its deviations and policies applied, in service or not. */
   static UnitFile file(LocalDate today, UnitInputs inputs, CommonInputs.Share share) {
+    UnitNeeds variant = share.variant().on(today).under(share.ways());
     return UnitFile.of(
-        share.variant().on(today).under(share.ways()),
+        share.filters().chosen(variant),
         inputs.makers().stream().map(share.intervals()::applyTo).toList(),
         inputs.deviations());
   }

@@ -43,7 +43,8 @@ public record YearAhead(Consumption consumption, Money cost) {
             List.of(policies, kits.shelf()),
             () ->
                 Consumption.of(
-                    fleet.under(policies).plans(fleet.today().plusWeeks(WEEKS)), kits.shelf()));
+                    fleet.under(policies, session).plans(fleet.today().plusWeeks(WEEKS)),
+                    kits.shelf()));
     Currency currency = session.settings().currency();
     return new YearAhead(
         consumption, consumption.cost(prices(session, consumption.byItem().keySet()), currency));

@@ -81,7 +81,9 @@ public class SubstituteDesk extends KeepersDesk {
         trayId,
         lineId,
         (session, tray, line) -> {
-          Optional<TrayRefusal> refusal = refusal(file(session, tray, line).alternatives(), itemId);
+          Optional<TrayRefusal> refusal =
+              refusal(file(session, tray, line).alternatives(), itemId)
+                  .or(() -> otherMake(session, tray, line, itemId));
           if (refusal.isPresent()) {
             return Outcome.refused(refusal.get());
           }
@@ -138,6 +140,17 @@ public class SubstituteDesk extends KeepersDesk {
     return candidate
         .filter(c -> c.verdict() == Verdict.DOES_NOT_FIT)
         .map(TrayRefusal.DoesNotFit::new);
+  }
+
+  /** By policy the store takes one make only at that place, and this is another. */
+  private Optional<TrayRefusal> otherMake(
+      Session session, Tray tray, TrayLine line, ItemId itemId) {
+    UnitNeeds needs = TrayMachine.of(FleetPicture.load(session, clock.today()), tray).needs();
+    Item item = session.items().byId(itemId).orElseThrow();
+    return line.positionId()
+        .flatMap(needs::knownPosition)
+        .filter(position -> !needs.ways().takesMake(position, item.make()))
+        .map(position -> new TrayRefusal.OtherMake(item, needs.ways().make()));
   }
 
   private void settleBoxes(Session session, TrayId trayId, TrayLine before) {

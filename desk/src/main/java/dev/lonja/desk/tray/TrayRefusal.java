@@ -36,6 +36,9 @@ public sealed interface TrayRefusal extends Refusal {
   /** The line is no kit that a service took. */
   record NoKit() implements TrayRefusal {}
 
+  /** By policy only parts of the machine's maker go there. */
+  record OtherMake(Item item, String make) implements TrayRefusal {}
+
   /** The line is no longer on an open tray. */
   record NoSuchLine() implements TrayRefusal {}
 

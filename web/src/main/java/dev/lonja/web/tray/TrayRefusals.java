@@ -64,6 +64,17 @@ public final class TrayRefusals {
               TrayRefusal.NoKit.class,
               none -> Problem.ofWhole("That line is no kit of this tray's service."))
           .when(
+              TrayRefusal.OtherMake.class,
+              other ->
+                  new Problem(
+                      "itemId",
+                      other.item().make()
+                          + " "
+                          + other.item().number()
+                          + " is not of "
+                          + other.make()
+                          + ", and by the policy in force only the machine maker's go there."))
+          .when(
               TrayRefusal.NoSuchLine.class,
               gone -> Problem.ofWhole("That line is no longer on an open tray."))
           .when(
