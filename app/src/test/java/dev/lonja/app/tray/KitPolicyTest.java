@@ -53,8 +53,9 @@ class KitPolicyTest {
     Visitor.Page tray = tray("AT-2");
     assertThat(kit(tray).text())
         .contains("Covers 5 lines; what is left over comes back.")
+        .contains("In it: 1 × 05107, 1 × Bond M18, 2 × Al 14×18×1.5, 1 × LT 1-0095, 2 × OS Z14R.")
         .contains("Kit or loose: always kit (the store's policy)");
-    assertThat(tray.document().select(".lines > li:contains(05107)")).isEmpty();
+    assertThat(tray.document().select(".lines .plate-number:contains(05107)")).isEmpty();
     assertThat(visitor.get("/ahead/" + SERVER.itemId("KIT AT7")).words()).contains("AT-2");
 
     FormElement split = tray.form("/split");

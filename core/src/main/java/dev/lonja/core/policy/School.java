@@ -45,7 +45,7 @@ public enum School {
   INSURANCE_ON_TRAY(Question.INSURANCE, "on the tray, returned if unused"),
   NO_INSURANCE(Question.INSURANCE, "none"),
 
-  CHEAPEST_COVER(Question.KIT_OR_LOOSE, "whichever costs less for what is used"),
+  CHEAPEST_COVER(Question.KIT_OR_LOOSE, "whichever costs less"),
   KIT_IF_ALL_NEEDED(Question.KIT_OR_LOOSE, "kit when all its lines are needed"),
   ALWAYS_LOOSE(Question.KIT_OR_LOOSE, "always loose"),
   ALWAYS_KIT(Question.KIT_OR_LOOSE, "always kit"),

@@ -9,6 +9,7 @@ import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.PlaceDemands;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;

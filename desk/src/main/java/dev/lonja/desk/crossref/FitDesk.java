@@ -7,6 +7,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.PlaceDemands;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;

@@ -10,6 +10,7 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.tray.TrayLine;
+import dev.lonja.desk.fleet.PlaceDemands;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.Comparator;

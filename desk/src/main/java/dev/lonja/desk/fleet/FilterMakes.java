@@ -5,7 +5,6 @@ import dev.lonja.core.crossref.Candidates;
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.Verdict;
-import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
@@ -56,15 +55,7 @@ final class FilterMakes {
   }
 
   private List<FilterOptions.Option> options(UnitNeeds needs, Position position, Item chosen) {
-    Optional<Compartment> compartment = position.compartmentId().map(needs::compartment);
-    Fitting place =
-        Fitting.of(
-            position,
-            compartment,
-            compartment
-                .flatMap(Compartment::itemId)
-                .flatMap(id -> session.items().byId(id))
-                .flatMap(Item::product));
+    Fitting place = PlaceDemands.of(session, needs, position);
     List<PartId> fitting =
         Candidates.of(
                 Neighbourhood.around(chosen.partId(), session.statements()),

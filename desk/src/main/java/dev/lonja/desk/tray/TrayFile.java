@@ -9,6 +9,8 @@ import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.part.BoxContent;
+import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -46,6 +48,7 @@ import java.util.stream.Stream;
  * A tray with everything that goes with it.
  *
  * @param items every item that its lines name
+ * @param kits what is in each kit that lies on it
  * @param lines in walking order
  * @param job what its tasks touch
  * @param hazards of its work and of the fluids on it, each once
@@ -59,6 +62,7 @@ import java.util.stream.Stream;
 public record TrayFile(
     TraysDesk.OnRack onRack,
     Map<ItemId, Item> items,
+    Map<ItemId, List<BoxContent>> kits,
     List<Line> lines,
     JobFacts job,
     List<Hazards.Text> hazards,
@@ -137,6 +141,7 @@ public record TrayFile(
     return new TrayFile(
         onRack,
         items,
+        kits(session, tray, items),
         lines(session, today, onRack, needs, items, free),
         job,
         hazards(session, tray, items, job),
@@ -146,6 +151,21 @@ public record TrayFile(
         came(session, tray, tasks),
         beside(session, tray),
         TrayMaker.isOutdated(session, machine, tray, () -> Kits.of(session, fleet)));
+  }
+
+  private static Map<ItemId, List<BoxContent>> kits(
+      Session session, Tray tray, Map<ItemId, Item> items) {
+    List<Item> kits =
+        tray.lines().stream()
+            .filter(line -> line.reason() instanceof LineReason.Kit)
+            .map(line -> items.get(line.itemId()))
+            .distinct()
+            .toList();
+    Map<PartId, List<BoxContent>> contents =
+        kits.isEmpty() ? Map.of() : session.boxes().of(kits.stream().map(Item::partId).toList());
+    Map<ItemId, List<BoxContent>> inside = new HashMap<>();
+    kits.forEach(kit -> inside.put(kit.id(), contents.getOrDefault(kit.partId(), List.of())));
+    return inside;
   }
 
   private static Beside beside(Session session, Tray tray) {

@@ -126,7 +126,7 @@ final class JobCard {
         line.wanted().display(),
         item.number(),
         item.description().equals(line.place()) ? "" : item.description(),
-        used + leftOut + note);
+        (used + leftOut + note + " " + TrayWording.inside(file, line)).strip());
   }
 
   private Optional<JobCardView.TorqueRow> fastened(Position position) {

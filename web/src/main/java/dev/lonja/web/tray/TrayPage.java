@@ -198,7 +198,12 @@ final class TrayPage {
   private String note(TrayFile.Line asked) {
     TrayLine line = asked.step().line();
     String note =
-        (TrayWording.note(line.reason(), file.items()) + " " + TrayWording.level(asked)).strip();
+        Stream.of(
+                TrayWording.note(line.reason(), file.items()),
+                TrayWording.inside(file, line),
+                TrayWording.level(asked))
+            .filter(words -> !words.isEmpty())
+            .collect(Collectors.joining(" "));
     return Optional.ofNullable(file.beside().brought().get(line.id()))
         .map(cause -> note + " Wanted: " + WantedWording.cause(cause) + ".")
         .orElse(note)

@@ -4,6 +4,7 @@ import dev.lonja.core.cases.Cases;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.take.TakeLine;
@@ -16,7 +17,9 @@ import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Why a line is on a tray and what to watch for, in words. */
 public final class TrayWording {
@@ -98,6 +101,16 @@ public final class TrayWording {
         .when(LineReason.ByHand.class, hand -> join("Put on by hand.", hand.note()))
         .all()
         .apply(reason);
+  }
+
+  /** "In it: 1 × RV 1180-2, 2 × Al 14×18×1.5."; empty for what is no kit. */
+  public static String inside(TrayFile file, TrayLine line) {
+    List<BoxContent> contents = file.kits().getOrDefault(line.itemId(), List.of());
+    return contents.isEmpty()
+        ? ""
+        : contents.stream()
+            .map(content -> content.quantity() + " × " + content.part().number())
+            .collect(Collectors.joining(", ", "In it: ", "."));
   }
 
   /** How the level is read where a line goes; empty for parts, and where nobody has said. */

@@ -1,4 +1,4 @@
-package dev.lonja.desk.crossref;
+package dev.lonja.desk.fleet;
 
 import dev.lonja.core.crossref.Fitting;
 import dev.lonja.core.fleet.Compartment;
