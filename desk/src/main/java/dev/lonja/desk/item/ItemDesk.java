@@ -124,17 +124,17 @@ public class ItemDesk {
                         session.items().byParts(List.of(part.id())).get(part.id()))));
   }
 
+  /** Which machines take it, whether loose or in a kit. */
   private List<ItemFile.Use> uses(Session session, Item item) {
     LocalDate today = clock.today();
     List<String> units = session.fleet().unitsThatUse(item.id(), today);
     Set<String> using = Set.copyOf(units);
     FleetPicture fleet = FleetPicture.load(session, today);
-    Kits kits = Kits.of(session, fleet);
     LocalDate last = PlanLine.lastDay(today, WEEKS_AHEAD);
     Map<String, List<ServiceDemand>> byUnit =
         fleet.units().stream()
             .filter(unit -> using.contains(unit.code()))
-            .flatMap(unit -> fleet.demandOf(unit, last, kits).demands().stream())
+            .flatMap(unit -> fleet.demandOf(unit, last, Kits.NONE).demands().stream())
             .filter(demand -> demand.itemId().equals(item.id()))
             .collect(Collectors.groupingBy(ServiceDemand::ofUnit));
     return units.stream()
