@@ -83,7 +83,7 @@ class KitTest {
     assertThat(laid.path()).isEqualTo(tray.path());
     assertThat(laid.document().select(".lines > li:contains(KIT V23)").text())
         .contains("what is left over comes back");
-    assertThat(laid.document().select(".lines > li:contains(RV 1180-2)")).isEmpty();
+    assertThat(laid.document().select(".lines .plate-number:contains(RV 1180-2)")).isEmpty();
     assertThat(laid.document().select(".lines > li:contains(OR 68×3 NBR)")).hasSize(1);
   }
 }
