@@ -12,8 +12,8 @@ public record Part(
     PartId id, String make, String number, Optional<Family> family, Properties properties) {
 
   /**
-   * True if one that came off a machine may go onto another. What took up oil, fuel or dust is
-   * waste, and so is a seal, unless it is known to be reusable.
+   * True if one that came off a machine may go onto another. A filter is waste, but for an air
+   * filter of the engine, which may be cleaned; so is a seal, unless it is known to be reusable.
    */
   public boolean mayBeUsedAgain() {
     return family.filter(this::mayBeUsedAgain).isPresent();
@@ -22,7 +22,6 @@ public record Part(
   private boolean mayBeUsedAgain(Family known) {
     return switch (known) {
       case SEAL, O_RING -> properties.get(Property.REUSABLE).orElse(false);
-      // those that are cleaned: a foam, and an air filter of which the book says so
       case FOAM_FILTER, ROUND_AIR_FILTER, PANEL_AIR_FILTER -> true;
       case DRAIN_PLUG, BELT, SPARK_PLUG, CONSUMABLE -> true;
       case SPIN_ON_FILTER, CARTRIDGE_FILTER, CABIN_FILTER, INLINE_FUEL_FILTER, FLUID, KIT -> false;
