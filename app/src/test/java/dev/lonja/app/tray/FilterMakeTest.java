@@ -65,6 +65,12 @@ class FilterMakeTest {
             Map.of("itemId", String.valueOf(SERVER.itemId("PL 4107-B")), "reason", "it lies here"));
     assertThat(refused.words())
         .contains("PL 4107-B is not of Corvane, and by the policy in force only the machine");
+    // nor is it put on by hand
+    Visitor.Page put =
+        visitor.submit(
+            visitor.get("/items/" + SERVER.itemId("RV 1160-7")).form("/put-on"),
+            Map.of("quantity", "1", "why", "it fits"));
+    assertThat(put.words()).contains("RV 1160-7 is not of Corvane");
     assertThat(SERVER.isSound()).isTrue();
   }
 

@@ -20,6 +20,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -73,7 +74,28 @@ public final class ByHand {
     if (item.family() == Family.KIT) {
       return kit(item, why);
     }
-    return item.product().isPresent() ? fluid(item) : part(item, why);
+    return item.product().isPresent() ? fluid(item) : part(item, why).or(() -> otherMake(item));
+  }
+
+  /** By policy one make only goes to every place that takes such parts, and this is another. */
+  private Optional<TrayRefusal> otherMake(Item item) {
+    Map<Position, Item> places = new HashMap<>();
+    for (Position position : needs.positions()) {
+      position
+          .itemId()
+          .flatMap(id -> session.items().byId(id))
+          .filter(preferred -> preferred.family() == item.family())
+          .ifPresent(preferred -> places.put(position, preferred));
+    }
+    boolean allowed =
+        places.entrySet().stream()
+            .anyMatch(
+                place ->
+                    place.getValue().equals(item)
+                        || needs.ways().takesMake(place.getKey(), item.make()));
+    return places.isEmpty() || allowed
+        ? Optional.empty()
+        : Optional.of(new TrayRefusal.OtherMake(item, needs.ways().make()));
   }
 
   /**
@@ -91,7 +113,7 @@ public final class ByHand {
   private Optional<TrayRefusal> piece(Boxes.Content content) {
     List<Optional<TrayRefusal>> judged =
         session.items().byIds(content.items()).values().stream()
-            .map(item -> objection(item, ""))
+            .map(item -> item.product().isPresent() ? fluid(item) : part(item, ""))
             .toList();
     return judged.stream().anyMatch(Optional::isEmpty)
         ? Optional.empty()
