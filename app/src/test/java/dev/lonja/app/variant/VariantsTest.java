@@ -31,7 +31,7 @@ class VariantsTest {
             Map.of("like", like, "make", "Quillon", "model", "230", "name", "long"));
     assertThat(copy.words())
         .contains("Quillon 230, long", "No unit is made like it yet.")
-        .contains("every 3. time of Change engine oil");
+        .contains("every 3rd time of Change engine oil");
     Visitor.Page changed =
         visitor.submit(
             edit(copy, "compartment", "Engine sump"),

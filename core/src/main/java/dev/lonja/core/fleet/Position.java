@@ -67,7 +67,19 @@ public record Position(
     DRAIN_SEAL("drain seal", false),
     COVER_SEAL("cover seal", false),
     BELT("belt", false),
+    CHAIN("chain", false),
     SPARK_PLUG("spark plug", false),
+    SPARK_ARRESTER("spark arrester screen", false),
+    PRE_FILTER("pre-filter", false),
+    GASKET("gasket", false),
+    HOSE_CLIP("hose clip", false),
+    DRAIN_PAN("drain pan", false),
+    WIPER("wiper", false),
+    BULB("bulb", false),
+    BLADE("blade", false),
+    TYRE("tyre", false),
+    BATTERY("battery", false),
+    GREASE_POINT("grease point", false),
     INSURANCE("insurance part", false);
 
     private final String words;

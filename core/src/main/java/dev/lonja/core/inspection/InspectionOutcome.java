@@ -1,10 +1,13 @@
 package dev.lonja.core.inspection;
 
-/** What came of an inspection. */
+/** What came of an inspection: what was done about what was found. */
 public enum InspectionOutcome {
   SOUND("sound"),
   CLEANED("cleaned"),
-  REPLACED("replaced");
+  ADJUSTED("adjusted"),
+  REPLACED("replaced"),
+  /** Out of limits, and nothing done about it yet. */
+  LEFT("left as it is");
 
   private final String words;
 
@@ -14,5 +17,10 @@ public enum InspectionOutcome {
 
   public String words() {
     return words;
+  }
+
+  /** True if something was done, so that what was measured before no longer tells of its state. */
+  public boolean isRemedy() {
+    return this == CLEANED || this == ADJUSTED || this == REPLACED;
   }
 }

@@ -53,6 +53,11 @@ public record Pressure(long pascals) implements Comparable<Pressure> {
     return BaseUnits.text(pascals, BAR, 1) + " bar";
   }
 
+  /** In bar with two decimals: what a gauge on a hose shows. */
+  public BigDecimal roundedToHundredths() {
+    return BaseUnits.to(pascals, BAR, 2);
+  }
+
   @Override
   public int compareTo(Pressure other) {
     return Long.compare(pascals, other.pascals);

@@ -48,15 +48,13 @@ final class PolicyTasks {
   }
 
   private Task airFilter(Task task, Position position) {
-    if (!(task.action() instanceof Task.Action.Inspect)) {
+    if (!(task.action() instanceof Task.Action.Inspect inspect)) {
       return task;
     }
     InForce way = needs.ways().policies().at(Question.AIR_FILTER, position);
     return switch (way.school()) {
       case EVERY_SERVICE -> task.withAction(new Task.Action.Replace(position.id()));
-      case EVERY_NTH ->
-          task.withAction(
-              new Task.Action.Inspect(position.id(), new ReplacementTurn(way.choice().count(), 0)));
+      case EVERY_NTH -> task.withAction(inspect.at(new ReplacementTurn(way.choice().count(), 0)));
       default -> task;
     };
   }

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.inspection.ReplacementOdds;
 import dev.lonja.core.inspection.ReplacementTurn;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.meter.MeterId;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -19,8 +20,32 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
     /** Replaces the part at a position. */
     record Replace(PositionId positionId) implements Action {}
 
-    /** Looks at the part at a position and replaces it if need be. */
-    record Inspect(PositionId positionId, ReplacementOdds odds) implements Action {}
+    /**
+     * Looks at the part at a position and replaces it if need be.
+     *
+     * @param limits of the value that is asked for, if one is
+     */
+    record Inspect(PositionId positionId, ReplacementOdds odds, Optional<ValueLimits> limits)
+        implements Action {
+
+      /** One that asks for no value. */
+      public Inspect(PositionId positionId, ReplacementOdds odds) {
+        this(positionId, odds, Optional.empty());
+      }
+
+      /** The same at other odds. */
+      public Inspect at(ReplacementOdds other) {
+        return new Inspect(positionId, other, limits);
+      }
+    }
+
+    /**
+     * Looks at the fluid of a compartment, without draining it.
+     *
+     * @param limits of the value that is asked for, if one is
+     */
+    record InspectFluid(CompartmentId compartmentId, Optional<ValueLimits> limits)
+        implements Action {}
   }
 
   /** The meter it counts by, if it does. */
@@ -33,7 +58,30 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
     return timing instanceof Timing.ByInterval interval ? Optional.of(interval) : Optional.empty();
   }
 
-  /** The position it works on, if it is not a change of fluid. */
+  /** True if what it finds is asked for. */
+  public boolean inspects() {
+    return action instanceof Action.Inspect || action instanceof Action.InspectFluid;
+  }
+
+  /** Between what the value it asks for is sound; empty if it asks for none. */
+  public Optional<ValueLimits> limits() {
+    if (action instanceof Action.Inspect inspect) {
+      return inspect.limits();
+    }
+    return action instanceof Action.InspectFluid inspect ? inspect.limits() : Optional.empty();
+  }
+
+  /** The compartment whose fluid it changes or looks at. */
+  public Optional<CompartmentId> compartmentId() {
+    if (action instanceof Action.ChangeFluid change) {
+      return Optional.of(change.compartmentId());
+    }
+    return action instanceof Action.InspectFluid inspect
+        ? Optional.of(inspect.compartmentId())
+        : Optional.empty();
+  }
+
+  /** The position it works on, if it is about no fluid. */
   public Optional<PositionId> positionId() {
     if (action instanceof Action.Replace replace) {
       return Optional.of(replace.positionId());
@@ -47,7 +95,7 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
   Task withTurn(UnaryOperator<ReplacementTurn> change) {
     return action instanceof Action.Inspect inspect
             && inspect.odds() instanceof ReplacementTurn turn
-        ? withAction(new Action.Inspect(inspect.positionId(), change.apply(turn)))
+        ? withAction(inspect.at(change.apply(turn)))
         : this;
   }
 

@@ -53,8 +53,7 @@ public record UnitFacts(List<LayUp> layUps, Map<CompartmentId, List<String>> flu
     if (task.action() instanceof Task.Action.Inspect inspect
         && inspect.odds() instanceof ReplacementChance) {
       Position.Kind kind = needs.position(inspect.positionId()).kind();
-      return task.withAction(
-          new Task.Action.Inspect(inspect.positionId(), needs.ways().chance(kind)));
+      return task.withAction(inspect.at(needs.ways().chance(kind)));
     }
     return task;
   }

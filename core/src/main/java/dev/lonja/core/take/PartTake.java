@@ -177,9 +177,8 @@ final class PartTake {
   }
 
   private Optional<CompartmentId> compartmentOf(Task task) {
-    return task.action() instanceof Task.Action.ChangeFluid change
-        ? Optional.of(change.compartmentId())
-        : task.positionId().flatMap(needs::knownPosition).flatMap(Position::compartmentId);
+    return task.compartmentId()
+        .or(() -> task.positionId().flatMap(needs::knownPosition).flatMap(Position::compartmentId));
   }
 
   private void addPart(Task task, Position position, TakeLine.Reason reason, List<InForce> ways) {

@@ -1,6 +1,6 @@
 package dev.lonja.core.tray;
 
-import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.Found;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -12,7 +12,7 @@ public sealed interface TaskOutcome {
    *
    * @param found for an inspection, what it found
    */
-  record Done(Optional<InspectionOutcome> found) implements TaskOutcome {}
+  record Done(Optional<Found> found) implements TaskOutcome {}
 
   /**
    * The work was not done; its clock runs on.

@@ -1,7 +1,7 @@
 package dev.lonja.desk.service;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.quantity.MeterValue;
@@ -68,7 +68,7 @@ public class WorkDesk extends KeepersDesk {
   public record Work(
       LocalDate day,
       Map<MeterId, MeterValue> meters,
-      Map<TaskId, Optional<InspectionOutcome>> done,
+      Map<TaskId, Optional<Found>> done,
       String note) {}
 
   /** Empty for a unit that is not in service. */

@@ -1,6 +1,7 @@
 package dev.lonja.desk.service;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.LifePoint;
@@ -90,6 +91,10 @@ final class WorkNoting {
       if (session.workLog().isDone(unit.id(), task.id(), work.day())) {
         refusals.add(new WorkRefusal.DoneThatDay(task, work.day()));
       }
+      work.done()
+          .get(task.id())
+          .flatMap(found -> objection(task, found))
+          .ifPresent(why -> refusals.add(new WorkRefusal.FoundWrong(task, why)));
       task.meterId()
           .filter(meter -> !work.meters().containsKey(meter))
           .ifPresent(meter -> refusals.add(new WorkRefusal.NoReading(meter, task)));
@@ -101,6 +106,11 @@ final class WorkNoting {
                 judge(meter, work.day(), value);
               }
             });
+  }
+
+  /** Of what lies back it may be known that it was sound, and not what was measured. */
+  private static Optional<Found.Objection> objection(Task task, Found found) {
+    return found.objection(found.value().isPresent() ? task.limits() : Optional.empty());
   }
 
   private Map<TaskId, String> out(Unit unit) {
@@ -164,6 +174,6 @@ final class WorkNoting {
     work.done()
         .get(task.id())
         .ifPresent(
-            found -> session.records().addOutcome(record, found, "", sent.actor(), clock.now()));
+            found -> session.records().addFound(record, found, "", sent.actor(), clock.now()));
   }
 }

@@ -1,5 +1,6 @@
 package dev.lonja.desk.service;
 
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.service.Task;
 import dev.lonja.desk.request.Refusal;
@@ -22,6 +23,9 @@ public sealed interface WorkRefusal extends Refusal {
 
   /** A task that was done counts by a meter, and nobody says what it showed. */
   record NoReading(MeterId meterId, Task task) implements WorkRefusal {}
+
+  /** An inspection cannot have found what is said of it. */
+  record FoundWrong(Task task, Found.Objection why) implements WorkRefusal {}
 
   /** The task is on record for that day already. */
   record DoneThatDay(Task task, LocalDate day) implements WorkRefusal {}

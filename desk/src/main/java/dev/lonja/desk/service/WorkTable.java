@@ -1,7 +1,7 @@
 package dev.lonja.desk.service;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Task;
@@ -119,7 +119,7 @@ final class WorkTable {
   }
 
   private void note(Visit visit, Work work) {
-    Map<TaskId, Optional<InspectionOutcome>> done = new HashMap<>();
+    Map<TaskId, Optional<Found>> done = new HashMap<>();
     work.tasks().keySet().forEach(task -> done.put(task, Optional.empty()));
     Outcome outcome =
         new WorkNoting(session, clock, sent, fleet)

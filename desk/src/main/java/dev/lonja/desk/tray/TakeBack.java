@@ -1,6 +1,7 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
@@ -125,10 +126,13 @@ final class TakeBack {
           .filter(day -> day.isBefore(today))
           .map(day -> new TrayRefusal.AgainInPast(task.id(), day, today));
     }
-    boolean inspects = task.action() instanceof Task.Action.Inspect;
-    return inspects && ((TaskOutcome.Done) outcome).found().isEmpty()
+    return task.inspects() ? judge(task, ((TaskOutcome.Done) outcome).found()) : Optional.empty();
+  }
+
+  private static Optional<Refusal> judge(Task task, Optional<Found> found) {
+    return found.isEmpty()
         ? Optional.of(new TrayRefusal.NothingFound(task))
-        : Optional.empty();
+        : found.get().objection(task.limits()).map(why -> new TrayRefusal.FoundWrong(task, why));
   }
 
   /** A job of an earlier day must not set aside what was read since. */
@@ -197,7 +201,7 @@ final class TakeBack {
     ((TaskOutcome.Done) outcome)
         .found()
         .ifPresent(
-            found -> session.records().addOutcome(record, found, "", sent.actor(), clock.now()));
+            found -> session.records().addFound(record, found, "", sent.actor(), clock.now()));
   }
 
   private void askAgain(TaskId task, LocalDate day, String why) {

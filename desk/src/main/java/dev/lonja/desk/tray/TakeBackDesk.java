@@ -89,7 +89,7 @@ public class TakeBackDesk {
 
     /** True if what it found is asked for. */
     public boolean inspects() {
-      return task.action() instanceof Task.Action.Inspect;
+      return task.inspects();
     }
   }
 

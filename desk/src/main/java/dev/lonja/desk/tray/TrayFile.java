@@ -204,7 +204,7 @@ public record TrayFile(
     session
         .records()
         .inspectionsOf(tray.id())
-        .forEach(look -> found.put(look.taskId(), new TaskOutcome.Done(look.outcome())));
+        .forEach(look -> found.put(look.taskId(), new TaskOutcome.Done(look.found())));
     return tray.tasks().stream()
         .filter(served -> served.outcome().isPresent())
         .map(

@@ -2,6 +2,7 @@ package dev.lonja.desk.tray;
 
 import dev.lonja.core.crossref.Candidate;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
@@ -180,6 +181,9 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** It was looked at, and nobody says what was found. */
   record NothingFound(Task task) implements TrayRefusal {}
+
+  /** An inspection cannot have found what is said of it. */
+  record FoundWrong(Task task, Found.Objection why) implements TrayRefusal {}
 
   /** It is asked for again on a day that is past. */
   record AgainInPast(TaskId taskId, LocalDate day, LocalDate today) implements TrayRefusal {}

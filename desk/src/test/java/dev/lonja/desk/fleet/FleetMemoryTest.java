@@ -7,6 +7,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.meter.MeterId;
@@ -239,7 +240,7 @@ class FleetMemoryTest {
     MeterValue life = MeterValue.ofHours("2262.0");
     long record =
         session.services().addDone(BOAT, task, Cage.TODAY, Optional.of(life), tray, "a", NOW);
-    session.records().addOutcome(record, InspectionOutcome.SOUND, "", "a", NOW);
+    session.records().addFound(record, Found.of(InspectionOutcome.SOUND), "", "a", NOW);
   }
 
   private static void rename(Session session) {

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.inspection.Found;
+import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.ValueKind;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
@@ -25,6 +28,7 @@ import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.service.ValuesDesk;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
@@ -203,5 +207,52 @@ class TakeBackDeskTest {
     assertThat(Cage.reasons(back(tray, "2230", not, Map.of(line, kept("VM 12-0150", "1")))))
         .containsExactly(new TrayRefusal.KeptWithoutWork(line));
     assertThat(used().onHand()).isEqualTo(Quantity.pieces(0));
+  }
+
+  private static final TaskId PUMP = new TaskId(5);
+
+  private Outcome pumpBack(TrayId tray, Found found) {
+    return desk()
+        .takeBack(
+            cage.sent(),
+            tray,
+            1,
+            new TakeBackDesk.Notes(
+                LocalDate.parse("2027-03-02"),
+                Map.of(),
+                Map.of(PUMP, new TaskOutcome.Done(Optional.of(found))),
+                Map.of(),
+                Set.of(),
+                Map.of(),
+                List.of(),
+                Map.of(),
+                Map.of()));
+  }
+
+  private static Found pump(InspectionOutcome outcome, String bar) {
+    return new Found(outcome, ValueKind.PRESSURE.read(bar), Optional.empty());
+  }
+
+  /** The port pump of the first boat is sound from 0.8 to 1.6 bar; 0.79 bar is not. */
+  @Test
+  void aMeasuredValueIsJudgedWhenTheJobComesBack() {
+    cage.write(
+        session -> {
+          TrayId tray = session.trays().add(new UnitId(1), "Pump", Cage.TODAY, List.of(PUMP));
+          session.trays().handOver(tray, 0, "workshop", LocalDate.parse("2027-03-01"));
+        });
+    TrayId tray = cage.read(session -> session.trays().out().get(0).id());
+    assertThat(Cage.reasons(pumpBack(tray, Found.of(InspectionOutcome.SOUND))))
+        .extracting(why -> ((TrayRefusal.FoundWrong) why).why())
+        .containsExactly(Found.Objection.NO_VALUE);
+    assertThat(Cage.reasons(pumpBack(tray, pump(InspectionOutcome.SOUND, "0.79"))))
+        .extracting(why -> ((TrayRefusal.FoundWrong) why).why())
+        .containsExactly(Found.Objection.NOT_SOUND);
+    Found left = pump(InspectionOutcome.LEFT, "0.79");
+    assertThat(pumpBack(tray, left)).isInstanceOf(Outcome.Done.class);
+    assertThat(
+            new ValuesDesk(cage.store(), cage.clock()).sheet("WB-1", PUMP).orElseThrow().checks())
+        .extracting(ValuesDesk.Check::found)
+        .containsExactly(left);
   }
 }

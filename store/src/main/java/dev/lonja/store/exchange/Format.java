@@ -112,6 +112,11 @@ record Format<T>(
     return scaled(0, lowest, highest);
   }
 
+  /** What an inspection measures, in the base unit of its kind. */
+  static Format<Long> inspectedValue() {
+    return whole(-10_000, 1_000_000_000_000L);
+  }
+
   /** The number of a row, as the type that its field has. */
   static <T> Format<T> id(DataType<T> type) {
     Format<Long> whole = whole(1, 999_999_999_999L);

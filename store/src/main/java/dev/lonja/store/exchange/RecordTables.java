@@ -6,6 +6,7 @@ import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.METER_TENTHS;
 import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.inspectedValue;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.symbol;
@@ -19,6 +20,7 @@ import static dev.lonja.store.schema.Tables.TASK_RECORD;
 
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.ValueKind;
 import dev.lonja.core.text.Lengths;
 import java.util.List;
 import java.util.Map;
@@ -64,6 +66,19 @@ final class RecordTables {
         .with(reference("record_id", INSPECTION.RECORD_ID, "task_records", "the inspection"))
         .with(
             of("outcome", INSPECTION.OUTCOME, words(InspectionOutcome.values()), "what was found"))
+        .with(
+            of("value_kind", INSPECTION.VALUE_KIND, words(ValueKind.values()), "what was measured")
+                .optional())
+        .with(of("value", INSPECTION.VALUE, inspectedValue(), "as it was met").optional())
+        .with(
+            of("value_after", INSPECTION.VALUE_AFTER, inspectedValue(), "as it was left")
+                .optional())
+        .together("value_kind", "value")
+        .rule(
+            new RowRule(
+                "value_after",
+                "empty where value is",
+                row -> row.get("value_after").isEmpty() || !row.get("value").isEmpty()))
         .with(of("note", INSPECTION.NOTE, text(Lengths.REASON), "in words").orEmptyText())
         .with(of("actor", INSPECTION.ACTOR, text(Lengths.NAME), "who noted it"))
         .with(of("recorded_at", INSPECTION.RECORDED_AT, instant(), "when"))

@@ -7,6 +7,7 @@ import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.RUN_TENTHS;
 import static dev.lonja.store.exchange.ExchangeTables.TORQUE_MNM;
 import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.inspectedValue;
 import static dev.lonja.store.exchange.Format.monthDay;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -20,6 +21,7 @@ import static dev.lonja.store.schema.Tables.SERVICE;
 import static dev.lonja.store.schema.Tables.TASK;
 
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.inspection.ValueKind;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.text.Lengths;
@@ -99,9 +101,23 @@ final class ServiceTables {
         .with(
             of("lead_days", TASK.LEAD_DAYS, whole(0, Limits.LEAD_DAYS), "how many days before")
                 .optional())
+        .with(
+            of("value_kind", TASK.VALUE_KIND, words(ValueKind.values()), "what is measured")
+                .optional())
+        .with(of("value_low", TASK.VALUE_LOW, inspectedValue(), "sound from here").optional())
+        .with(of("value_high", TASK.VALUE_HIGH, inspectedValue(), "sound up to here").optional())
         .unique("service_id", "name")
-        .filledExactlyFor("compartment_id", "action", "change_fluid")
-        .filledExactlyFor("position_id", "action", "replace", "inspect")
+        .rule(
+            new RowRule(
+                "compartment_id",
+                "filled for change_fluid, for replace empty, for inspect where position_id is empty",
+                ServiceTables::hasItsSubject))
+        .rule(
+            new RowRule(
+                "value_kind",
+                "filled for inspect only, exactly where value_low or value_high is, and low is not"
+                    + " above high",
+                ServiceTables::limitsAgree))
         .together("meter", "interval_h_or_km")
         .rule(
             new RowRule(
@@ -129,6 +145,28 @@ final class ServiceTables {
                     row.get("first_interval_h_or_km").isEmpty()
                         || !row.get("interval_h_or_km").isEmpty()))
         .build();
+  }
+
+  private static boolean hasItsSubject(Map<String, String> row) {
+    boolean compartment = !row.get("compartment_id").isEmpty();
+    boolean position = !row.get("position_id").isEmpty();
+    return compartment != position
+        && switch (row.get("action")) {
+          case "change_fluid" -> compartment;
+          case "replace" -> position;
+          default -> true;
+        };
+  }
+
+  private static boolean limitsAgree(Map<String, String> row) {
+    String low = row.get("value_low");
+    String high = row.get("value_high");
+    boolean hasKind = !row.get("value_kind").isEmpty();
+    boolean inOrder =
+        low.isEmpty() || high.isEmpty() || Long.parseLong(low) <= Long.parseLong(high);
+    return hasKind != (low.isEmpty() && high.isEmpty())
+        && (!hasKind || row.get("action").equals("inspect"))
+        && inOrder;
   }
 
   private static boolean isSeasonal(Map<String, String> row) {

@@ -10,6 +10,9 @@ import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.inspection.InspectedValue;
+import dev.lonja.core.inspection.ValueKind;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.store.query.NextNumber;
 import java.math.BigDecimal;
@@ -65,8 +68,9 @@ public final class VariantTasks {
   /**
    * A task as it is kept; exactly one of interval, lead, season and lay-up says when it comes.
    *
-   * @param compartment of a change of fluid
+   * @param compartment of a change of fluid, or of a look at one
    * @param position of any other
+   * @param limits of the value that an inspection asks for, if it does
    * @param meter empty without a run in the interval
    * @param nth with every nth time of {@code lead}
    */
@@ -77,6 +81,7 @@ public final class VariantTasks {
       Action action,
       Optional<CompartmentId> compartment,
       Optional<PositionId> position,
+      Optional<ValueLimits> limits,
       Optional<String> meter,
       Span interval,
       Span first,
@@ -121,6 +126,7 @@ public final class VariantTasks {
         Action.valueOf(row.get(TASK.ACTION)),
         Optional.ofNullable(row.get(TASK.COMPARTMENT_ID)),
         Optional.ofNullable(row.get(TASK.POSITION_ID)),
+        limits(row),
         Optional.ofNullable(row.get(TASK.METER_NAME)),
         span(row.get(TASK.INTERVAL_TENTHS), row.get(TASK.INTERVAL_MONTHS)),
         span(row.get(TASK.FIRST_INTERVAL_TENTHS), row.get(TASK.FIRST_INTERVAL_MONTHS)),
@@ -132,6 +138,18 @@ public final class VariantTasks {
         row.get(TASK.BEFORE_LAY_UP) == 1,
         Optional.ofNullable(row.get(TASK.LEAD_DAYS)).map(Math::toIntExact),
         byFluid);
+  }
+
+  /** Of the value that a task asks for, if it does. */
+  public static Optional<ValueLimits> limits(Record row) {
+    return Optional.ofNullable(row.get(TASK.VALUE_KIND))
+        .map(ValueKind::valueOf)
+        .map(
+            kind ->
+                ValueLimits.of(
+                    kind,
+                    Optional.ofNullable(row.get(TASK.VALUE_LOW)),
+                    Optional.ofNullable(row.get(TASK.VALUE_HIGH))));
   }
 
   private static Span span(@Nullable Long tenths, @Nullable Long months) {
@@ -152,6 +170,9 @@ public final class VariantTasks {
     row.set(TASK.ACTION, task.action().name());
     row.set(TASK.COMPARTMENT_ID, task.compartment().orElse(null));
     row.set(TASK.POSITION_ID, task.position().orElse(null));
+    row.set(TASK.VALUE_KIND, task.limits().map(l -> l.kind().name()).orElse(null));
+    row.set(TASK.VALUE_LOW, base(task.limits().flatMap(ValueLimits::low)));
+    row.set(TASK.VALUE_HIGH, base(task.limits().flatMap(ValueLimits::high)));
     row.set(TASK.METER_NAME, task.meter().orElse(null));
     row.set(TASK.INTERVAL_TENTHS, task.interval().tenths().orElse(null));
     row.set(TASK.INTERVAL_MONTHS, months(task.interval()));
@@ -171,6 +192,10 @@ public final class VariantTasks {
     }
     saveByFluid(task.id(), task.byFluid());
     removeEmptyServices(variantId);
+  }
+
+  private static @Nullable Long base(Optional<InspectedValue> value) {
+    return value.map(InspectedValue::base).orElse(null);
   }
 
   private void saveByFluid(TaskId taskId, List<WhileIn> byFluid) {
@@ -267,6 +292,7 @@ public final class VariantTasks {
               task.action(),
               task.compartment().map(compartments::get),
               task.position().map(positions::get),
+              task.limits(),
               task.meter(),
               task.interval(),
               task.first(),

@@ -11,8 +11,11 @@ import static dev.lonja.store.schema.Tables.UNIT;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.inspection.Found;
+import dev.lonja.core.inspection.InspectedValue;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.inspection.ValueKind;
 import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Volume;
@@ -30,12 +33,13 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 
 /** What inspections found, what was poured, and what a person put on another day. */
 public final class RecordRepository {
 
-  /** The inspection of a task that a tray brought about; empty until its outcome is noted. */
-  public record Inspected(long recordId, TaskId taskId, Optional<InspectionOutcome> outcome) {}
+  /** The inspection of a task that a tray brought about; empty until what it found is noted. */
+  public record Inspected(long recordId, TaskId taskId, Optional<Found> found) {}
 
   /** A fill with the tray it was noted on, if it was. */
   private record NotedFill(RecordedFill fill, UnitId unitId, Optional<TrayId> trayId) {}
@@ -124,7 +128,7 @@ public final class RecordRepository {
     return new ReplacementChance(a.replaced() + b.replaced(), a.inspected() + b.inspected());
   }
 
-  private static Condition isLatest() {
+  static Condition isLatest() {
     var later = INSPECTION.as("later_inspection");
     return DSL.notExists(
         DSL.selectOne()
@@ -135,7 +139,8 @@ public final class RecordRepository {
   /** The inspections that a tray brought about, in order of their tasks. */
   public List<Inspected> inspectionsOf(TrayId trayId) {
     return context
-        .select(TASK_RECORD.ID, TASK_RECORD.TASK_ID, INSPECTION.OUTCOME)
+        .select(TASK_RECORD.ID, TASK_RECORD.TASK_ID)
+        .select(INSPECTION.fields())
         .from(TASK_RECORD)
         .join(TASK)
         .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
@@ -146,19 +151,35 @@ public final class RecordRepository {
         .orderBy(TASK_RECORD.TASK_ID)
         .fetch(
             row ->
-                new Inspected(
-                    row.value1(),
-                    row.value2(),
-                    Optional.ofNullable(row.value3()).map(InspectionOutcome::valueOf)));
+                new Inspected(row.get(TASK_RECORD.ID), row.get(TASK_RECORD.TASK_ID), found(row)));
   }
 
-  /** Notes what an inspection found; an earlier outcome of it gives way. */
-  public void addOutcome(
-      long recordId, InspectionOutcome outcome, String note, String actor, Instant at) {
+  /** What an inspection found; empty for a record without one. */
+  static Optional<Found> found(Record row) {
+    return Optional.ofNullable(row.get(INSPECTION.OUTCOME))
+        .map(InspectionOutcome::valueOf)
+        .map(
+            outcome ->
+                new Found(
+                    outcome,
+                    value(row, row.get(INSPECTION.VALUE)),
+                    value(row, row.get(INSPECTION.VALUE_AFTER))));
+  }
+
+  private static Optional<InspectedValue> value(Record row, @Nullable Long base) {
+    return Optional.ofNullable(base)
+        .map(b -> new InspectedValue(ValueKind.valueOf(row.get(INSPECTION.VALUE_KIND)), b));
+  }
+
+  /** Notes what an inspection found; what was noted of it earlier gives way. */
+  public void addFound(long recordId, Found found, String note, String actor, Instant at) {
     context
         .insertInto(INSPECTION)
         .set(INSPECTION.RECORD_ID, recordId)
-        .set(INSPECTION.OUTCOME, outcome.name())
+        .set(INSPECTION.OUTCOME, found.outcome().name())
+        .set(INSPECTION.VALUE_KIND, found.value().map(v -> v.kind().name()).orElse(null))
+        .set(INSPECTION.VALUE, found.value().map(InspectedValue::base).orElse(null))
+        .set(INSPECTION.VALUE_AFTER, found.after().map(InspectedValue::base).orElse(null))
         .set(INSPECTION.NOTE, note)
         .set(INSPECTION.ACTOR, actor)
         .set(INSPECTION.RECORDED_AT, at)

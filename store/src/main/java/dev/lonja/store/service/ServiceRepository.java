@@ -9,6 +9,7 @@ import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
@@ -20,6 +21,7 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.Timing;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.store.fleet.VariantTasks;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.schema.tables.TaskRecord;
 import java.math.BigDecimal;
@@ -259,8 +261,15 @@ public final class ServiceRepository {
     return switch (row.get(TASK.ACTION)) {
       case "CHANGE_FLUID" -> new Task.Action.ChangeFluid(row.get(TASK.COMPARTMENT_ID));
       case "REPLACE" -> new Task.Action.Replace(row.get(TASK.POSITION_ID));
-      default -> new Task.Action.Inspect(row.get(TASK.POSITION_ID), ReplacementChance.UNKNOWN);
+      default -> inspection(row);
     };
+  }
+
+  private static Task.Action inspection(Record row) {
+    Optional<ValueLimits> limits = VariantTasks.limits(row);
+    return row.get(TASK.POSITION_ID) == null
+        ? new Task.Action.InspectFluid(row.get(TASK.COMPARTMENT_ID), limits)
+        : new Task.Action.Inspect(row.get(TASK.POSITION_ID), ReplacementChance.UNKNOWN, limits);
   }
 
   /** A unit lacks no meter that its tasks count by; one that does is broken data and throws. */

@@ -1,16 +1,20 @@
 package dev.lonja.store.service;
 
+import static dev.lonja.store.schema.Tables.INSPECTION;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import static dev.lonja.store.schema.Tables.TRAY;
 
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.TaskId;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.Condition;
@@ -33,6 +37,7 @@ public final class WorkLog {
    *
    * @param life of the machine by the task's meter
    * @param tray its number, if it came from one
+   * @param found by an inspection, where that is known
    * @param note where it was done and what proves it, for work without a tray
    */
   public record Noted(
@@ -42,12 +47,24 @@ public final class WorkLog {
       LocalDate doneOn,
       Optional<MeterValue> life,
       Optional<String> tray,
+      Optional<Found> found,
       String note,
       String actor) {}
 
   /** The latest work of a unit, the last done first. */
   public List<Noted> latest(UnitId unitId, int most) {
     return noted(TASK_RECORD.UNIT_ID.eq(unitId), most);
+  }
+
+  /** All records of one task of a unit that stand, the first done first. */
+  public List<Noted> of(UnitId unitId, TaskId taskId) {
+    List<Noted> noted =
+        new ArrayList<>(
+            noted(
+                TASK_RECORD.UNIT_ID.eq(unitId).and(TASK_RECORD.TASK_ID.eq(taskId)),
+                Integer.MAX_VALUE));
+    Collections.reverse(noted);
+    return noted;
   }
 
   /** One record of a unit, unless it was withdrawn. */
@@ -71,11 +88,14 @@ public final class WorkLog {
     return context
         .select(TASK_RECORD.fields())
         .select(TASK.NAME, TRAY.NUMBER, METER.MEASURE)
+        .select(INSPECTION.OUTCOME, INSPECTION.VALUE_KIND, INSPECTION.VALUE, INSPECTION.VALUE_AFTER)
         .from(TASK_RECORD)
         .join(TASK)
         .on(TASK.ID.eq(TASK_RECORD.TASK_ID))
         .leftJoin(TRAY)
         .on(TRAY.ID.eq(TASK_RECORD.TRAY_ID))
+        .leftJoin(INSPECTION)
+        .on(INSPECTION.RECORD_ID.eq(TASK_RECORD.ID), RecordRepository.isLatest())
         .leftJoin(METER)
         .on(METER.UNIT_ID.eq(TASK_RECORD.UNIT_ID), METER.NAME.eq(TASK.METER_NAME))
         .where(which, ServiceRepository.stands())
@@ -94,6 +114,7 @@ public final class WorkLog {
             .filter(tenths -> row.get(METER.MEASURE) != null)
             .map(tenths -> new MeterValue(tenths, MeterMeasure.ofSymbol(row.get(METER.MEASURE)))),
         Optional.ofNullable(row.get(TRAY.NUMBER)),
+        RecordRepository.found(row),
         row.get(TASK_RECORD.REASON),
         row.get(TASK_RECORD.ACTOR));
   }

@@ -586,7 +586,7 @@ CREATE TABLE position (
   variant_id INTEGER NOT NULL REFERENCES variant,
   compartment_id INTEGER REFERENCES compartment,
   name TEXT NOT NULL,
-  kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'FILL_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'SPARK_PLUG', 'INSURANCE')),
+  kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'FILL_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'CHAIN', 'SPARK_PLUG', 'SPARK_ARRESTER', 'PRE_FILTER', 'GASKET', 'HOSE_CLIP', 'DRAIN_PAN', 'WIPER', 'BULB', 'BLADE', 'TYRE', 'BATTERY', 'GREASE_POINT', 'INSURANCE')),
   item_id INTEGER REFERENCES item,
   quantity INTEGER NOT NULL CHECK (quantity BETWEEN 1 AND 200),
   torque_low_mnm INTEGER CHECK (torque_low_mnm BETWEEN 1 AND 10000000),
@@ -651,10 +651,18 @@ CREATE TABLE task (
   season_start TEXT CHECK (length(season_start) = 5),
   before_lay_up INTEGER NOT NULL DEFAULT 0 CHECK (before_lay_up IN (0, 1)),
   lead_days INTEGER CHECK (lead_days BETWEEN 0 AND 120),
+  -- an inspection may ask for a value, in base units: µm, Pa, tenths of °C, mN·m, mV, or a count
+  value_kind TEXT CHECK (value_kind IN ('LENGTH', 'PRESSURE', 'TEMPERATURE', 'TORQUE', 'VOLTAGE', 'COUNT')),
+  value_low INTEGER CHECK (value_low BETWEEN -10000 AND 1000000000000),
+  value_high INTEGER CHECK (value_high BETWEEN -10000 AND 1000000000000),
   UNIQUE (service_id, name),
   CHECK (severity_e4 = 10000 OR severity_reason <> ''),
-  CHECK ((action = 'CHANGE_FLUID') = (compartment_id IS NOT NULL)),
-  CHECK ((action = 'CHANGE_FLUID') = (position_id IS NULL)),
+  CHECK ((compartment_id IS NOT NULL) + (position_id IS NOT NULL) = 1),
+  CHECK (action <> 'CHANGE_FLUID' OR compartment_id IS NOT NULL),
+  CHECK (action <> 'REPLACE' OR position_id IS NOT NULL),
+  CHECK (value_kind IS NULL OR action = 'INSPECT'),
+  CHECK ((value_kind IS NULL) = (value_low IS NULL AND value_high IS NULL)),
+  CHECK (value_low <= value_high),
   CHECK ((interval_tenths IS NOT NULL OR interval_months IS NOT NULL) + (with_task_id IS NOT NULL) + (season_start IS NOT NULL) + before_lay_up = 1),
   CHECK ((with_task_id IS NULL) = (every_nth IS NULL)),
   CHECK ((season_start IS NOT NULL OR before_lay_up = 1) = (lead_days IS NOT NULL)),
@@ -936,10 +944,16 @@ CREATE INDEX receipt_unit ON receipt (unit_id);
 CREATE TABLE inspection (
   id INTEGER NOT NULL PRIMARY KEY,
   record_id INTEGER NOT NULL REFERENCES task_record,
-  outcome TEXT NOT NULL CHECK (outcome IN ('SOUND', 'CLEANED', 'REPLACED')),
+  outcome TEXT NOT NULL CHECK (outcome IN ('SOUND', 'CLEANED', 'ADJUSTED', 'REPLACED', 'LEFT')),
+  -- what was measured, and what it was once something had been done about it, in base units
+  value_kind TEXT CHECK (value_kind IN ('LENGTH', 'PRESSURE', 'TEMPERATURE', 'TORQUE', 'VOLTAGE', 'COUNT')),
+  value INTEGER CHECK (value BETWEEN -10000 AND 1000000000000),
+  value_after INTEGER CHECK (value_after BETWEEN -10000 AND 1000000000000),
   note TEXT NOT NULL CHECK (length(note) <= 200),
   actor TEXT NOT NULL,
-  recorded_at TEXT NOT NULL
+  recorded_at TEXT NOT NULL,
+  CHECK ((value_kind IS NULL) = (value IS NULL)),
+  CHECK (value_after IS NULL OR value IS NOT NULL)
 ) STRICT;
 CREATE INDEX inspection_record ON inspection (record_id);
 

@@ -7,6 +7,7 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
@@ -114,7 +115,8 @@ class RecordsTest {
   void inspectionsAreCountedByClassAndKind() {
     assertThat(hoistAirFilters()).isEqualTo(new ReplacementChance(1, 2));
     write(
-        records -> records.addOutcome(25, InspectionOutcome.REPLACED, "torn", "workshop", NOW),
+        records ->
+            records.addFound(25, Found.of(InspectionOutcome.REPLACED), "torn", "workshop", NOW),
         readings -> {});
     assertThat(hoistAirFilters()).isEqualTo(new ReplacementChance(2, 2));
   }

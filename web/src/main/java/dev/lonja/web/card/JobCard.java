@@ -3,6 +3,7 @@ package dev.lonja.web.card;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
@@ -149,7 +150,11 @@ final class JobCard {
   }
 
   private static JobCardView.WorkRow work(Task task) {
-    return new JobCardView.WorkRow(task.name(), task.action() instanceof Task.Action.Inspect);
+    return new JobCardView.WorkRow(
+        task.name(),
+        task.inspects(),
+        task.limits().map(ValueLimits::display).orElse(""),
+        task.limits().map(limits -> limits.kind().symbol()).orElse(""));
   }
 
   private JobCardView.Hints hints() {

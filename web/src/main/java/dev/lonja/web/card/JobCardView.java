@@ -69,8 +69,10 @@ public record JobCardView(
    * A task to be ticked.
    *
    * @param looks true if what was found is written down
+   * @param limits between what a value that is asked for is sound; empty if none is
+   * @param unit of that value
    */
-  public record WorkRow(String task, boolean looks) {}
+  public record WorkRow(String task, boolean looks, String limits, String unit) {}
 
   /** What to know beforehand. */
   public record Hints(

@@ -2,7 +2,8 @@ package dev.lonja.web.report;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.Found;
+import dev.lonja.core.inspection.InspectedValue;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.tray.TaskOutcome;
@@ -15,6 +16,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -40,9 +42,29 @@ public record CompletionView(
   /** What a meter stood at when the work was done. */
   public record Reading(BigDecimal life, String unit) {}
 
-  /** A task and what became of it. */
+  /**
+   * A task and what became of it.
+   *
+   * @param value that an inspection measured, with its unit
+   * @param valueAfter what it was left at
+   */
   @JsonInclude(JsonInclude.Include.NON_EMPTY)
-  public record TaskRow(String task, String outcome, String found, String why, String againOn) {}
+  public record TaskRow(
+      String task,
+      String outcome,
+      String found,
+      String value,
+      String valueAfter,
+      String why,
+      String againOn) {
+
+    /** What an inspection found, in words; empty for other work. */
+    public String foundWords() {
+      return Stream.of(found, value, valueAfter)
+          .filter(part -> !part.isEmpty())
+          .collect(Collectors.joining(", "));
+    }
+  }
 
   /** What stayed on the machine. */
   @JsonInclude(JsonInclude.Include.NON_EMPTY)
@@ -89,16 +111,20 @@ public record CompletionView(
           came.task(),
           "not_done",
           "",
+          "",
+          "",
           not.why(),
           not.againOn().map(LocalDate::toString).orElse(""));
     }
-    String found =
-        ((TaskOutcome.Done) came.outcome())
-            .found()
-            .map(InspectionOutcome::name)
-            .orElse("")
-            .toLowerCase(Locale.ROOT);
-    return new TaskRow(came.task(), "done", found, "", "");
+    Optional<Found> found = ((TaskOutcome.Done) came.outcome()).found();
+    return new TaskRow(
+        came.task(),
+        "done",
+        found.map(f -> f.outcome().name().toLowerCase(Locale.ROOT)).orElse(""),
+        found.flatMap(Found::value).map(InspectedValue::display).orElse(""),
+        found.flatMap(Found::after).map(InspectedValue::display).orElse(""),
+        "",
+        "");
   }
 
   private static PartRow part(RecordDesk.Used used) {
@@ -147,7 +173,7 @@ public record CompletionView(
   static String words(TaskRow row) {
     String end =
         row.outcome().equals("done")
-            ? "done" + (row.found().isEmpty() ? "" : ", found " + row.found())
+            ? "done" + (row.found().isEmpty() ? "" : ", found " + row.foundWords())
             : "not done, "
                 + row.why()
                 + (row.againOn().isEmpty() ? "" : ", again on " + row.againOn());

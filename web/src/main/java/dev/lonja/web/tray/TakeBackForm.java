@@ -1,7 +1,7 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
@@ -18,6 +18,8 @@ import dev.lonja.desk.tray.Pour;
 import dev.lonja.desk.tray.TakeBackDesk;
 import dev.lonja.web.book.ConditionForms;
 import dev.lonja.web.frame.LevelWording;
+import dev.lonja.web.inspection.FoundEntry;
+import dev.lonja.web.inspection.FoundWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
@@ -26,10 +28,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The form of a job that comes back: shown, and read. */
 final class TakeBackForm {
@@ -148,22 +150,23 @@ final class TakeBackForm {
 
   private static TakeBackView.WorkRow work(TakeBackDesk.Work work) {
     TaskId id = work.task().id();
-    List<TakeBackView.Choice> choices = new ArrayList<>();
+    FoundEntry entry = new FoundEntry(taskField(id), work.task());
+    List<FoundEntry.Choice> choices = new ArrayList<>();
     if (work.inspects()) {
-      for (InspectionOutcome found : InspectionOutcome.values()) {
-        choices.add(new TakeBackView.Choice(word(found), found.words()));
-      }
+      choices.addAll(entry.choices());
     } else {
-      choices.add(new TakeBackView.Choice(DONE, "done"));
+      choices.add(new FoundEntry.Choice(DONE, "done"));
     }
-    choices.add(new TakeBackView.Choice(NOT, "not done"));
+    choices.add(new FoundEntry.Choice(NOT, "not done"));
     String chosen = work.open() ? NOT : work.inspects() ? "" : DONE;
     return new TakeBackView.WorkRow(
-        taskField(id), WHY_NOT + id, againField(id), work.task().name(), choices, chosen);
-  }
-
-  private static String word(InspectionOutcome outcome) {
-    return outcome.name().toLowerCase(Locale.ROOT);
+        taskField(id),
+        WHY_NOT + id,
+        againField(id),
+        work.task().name(),
+        entry.values(),
+        choices,
+        chosen);
   }
 
   /** Empty, with the problems noted, if it cannot be read. */
@@ -189,6 +192,7 @@ final class TakeBackForm {
     Map<Long, String> wrong = new HashMap<>();
     substitutes(fields, typed, fitted, wrong);
     List<String> found = found(fields, typed);
+    found.addAll(outOfLimits(outcomes));
     Map<WantedPartId, String> dropped = dropped(fields, typed);
     Map<Long, TakeBackDesk.Kept> kept = kept(fields, typed);
     return typed.all(
@@ -219,6 +223,20 @@ final class TakeBackForm {
     return kept;
   }
 
+  /** What goes out of limits is found wrong with the machine, whether somebody writes it or not. */
+  private List<String> outOfLimits(Map<TaskId, TaskOutcome> outcomes) {
+    List<String> words = new ArrayList<>();
+    for (TakeBackDesk.Work work : asked.works()) {
+      ValueLimits limits = work.task().limits().orElse(null);
+      if (limits != null
+          && outcomes.get(work.task().id()) instanceof TaskOutcome.Done done
+          && done.found().filter(found -> found.staysOutside(limits)).isPresent()) {
+        words.add(FoundWording.finding(work.task(), done.found().get(), limits));
+      }
+    }
+    return words;
+  }
+
   /** One finding a line. */
   private static List<String> found(Map<String, String> fields, Typed typed) {
     return fields
@@ -226,7 +244,7 @@ final class TakeBackForm {
         .lines()
         .filter(line -> !line.isBlank())
         .flatMap(line -> typed.text(FOUND, "A finding", line, Lengths.REASON).stream())
-        .toList();
+        .collect(Collectors.toCollection(ArrayList::new));
   }
 
   private Map<WantedPartId, String> dropped(Map<String, String> fields, Typed typed) {
@@ -247,7 +265,13 @@ final class TakeBackForm {
       TakeBackDesk.Work work, Map<String, String> fields, Typed typed) {
     TaskId id = work.task().id();
     String said = fields.getOrDefault(taskField(id), "");
+    FoundEntry entry = new FoundEntry(taskField(id), work.task());
     if (said.equals(NOT)) {
+      if (entry.hasValue(fields)) {
+        typed.refuse(
+            FoundEntry.valueField(id),
+            "A value stands here, and it was not done. Take out one of the two.");
+      }
       Optional<String> why =
           typed.text(
               WHY_NOT + id,
@@ -260,11 +284,7 @@ final class TakeBackForm {
       return why.map(reason -> new TaskOutcome.NotDone(reason, day));
     }
     if (work.inspects()) {
-      return said.isEmpty()
-          ? Optional.of(new TaskOutcome.Done(Optional.empty()))
-          : typed
-              .choice(taskField(id), "what was found", said, InspectionOutcome.class)
-              .map(found -> new TaskOutcome.Done(Optional.of(found)));
+      return Optional.of(new TaskOutcome.Done(entry.read(fields, typed)));
     }
     if (!said.equals(DONE)) {
       typed.refuse(taskField(id), "Say whether \"" + work.task().name() + "\" was done.");

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.web.inspection.FoundEntry;
 import java.util.List;
 
 /** What is asked when a job comes back, as the page shows it. */
@@ -19,6 +20,7 @@ public record TakeBackView(
   /**
    * A task.
    *
+   * @param values the value that it asks for, if it does
    * @param choices what may be said of it
    * @param chosen what stands there until somebody says otherwise; empty if somebody has to say
    */
@@ -27,11 +29,9 @@ public record TakeBackView(
       String whyField,
       String againField,
       String task,
-      List<Choice> choices,
+      List<FoundEntry.ValueFields> values,
+      List<FoundEntry.Choice> choices,
       String chosen) {}
-
-  /** A word that may be chosen, and how it reads. */
-  public record Choice(String value, String words) {}
 
   /**
    * A compartment that was filled.

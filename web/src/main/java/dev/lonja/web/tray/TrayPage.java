@@ -122,7 +122,7 @@ final class TrayPage {
         State.ready("done"),
         ((TaskOutcome.Done) came.outcome())
             .found()
-            .map(found -> "found " + found.words())
+            .map(found -> "found " + found.display())
             .orElse(""));
   }
 

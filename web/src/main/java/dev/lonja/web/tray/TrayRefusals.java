@@ -9,6 +9,7 @@ import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.web.book.LedgerWording;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
+import dev.lonja.web.inspection.FoundWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.meter.ReadingWording;
 import dev.lonja.web.request.Problem;
@@ -344,6 +345,12 @@ public final class TrayRefusals {
                   new Problem(
                       TakeBackForm.taskField(none.task().id()),
                       "Say what \"" + none.task().name() + "\" found, or that it was not done."))
+          .when(
+              TrayRefusal.FoundWrong.class,
+              wrong ->
+                  new Problem(
+                      TakeBackForm.taskField(wrong.task().id()),
+                      FoundWording.why(wrong.task(), wrong.why())))
           .when(
               TrayRefusal.AgainInPast.class,
               past ->

@@ -3,7 +3,6 @@ package dev.lonja.web.unit;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.service.RecordDesk;
-import dev.lonja.store.service.WorkLog;
 import java.time.LocalDate;
 import java.util.Base64;
 import java.util.List;
@@ -75,7 +74,9 @@ public record RecordView(
             .collect(Collectors.joining(", ")),
         entry.title(),
         entry.by(),
-        entry.works().stream().map(WorkLog.Noted::task).toList(),
+        entry.works().stream()
+            .map(work -> work.task() + work.found().map(found -> ": " + found.display()).orElse(""))
+            .toList(),
         entry.used().stream()
             .map(
                 used ->

@@ -84,11 +84,16 @@ public record UnitView(
       String trayNumber,
       boolean canMove) {}
 
-  /** A task with when it is due; {@code how} opens the date to the figures behind it. */
+  /**
+   * A task with when it is due; {@code how} opens the date to the figures behind it.
+   *
+   * @param sound between what the value it asks for is sound; empty if it asks for none
+   */
   public record DueRow(
       TaskId taskId,
       String service,
       String task,
+      String sound,
       String interval,
       String limits,
       String lastDone,

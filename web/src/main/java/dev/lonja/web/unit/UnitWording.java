@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.JudgedMeter;
@@ -266,6 +267,7 @@ final class UnitWording {
         id,
         due.task().serviceName(),
         due.task().name(),
+        due.task().limits().map(ValueLimits::display).orElse(""),
         DueWording.interval(due.task()),
         DueWording.limits(due, today),
         DueWording.lastDone(due.standing().origin(), today),

@@ -1,6 +1,6 @@
 package dev.lonja.web.unit;
 
-import dev.lonja.core.inspection.InspectionOutcome;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
@@ -11,6 +11,7 @@ import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.service.WorkDesk;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.web.frame.Words;
+import dev.lonja.web.inspection.FoundEntry;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
@@ -18,7 +19,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -29,20 +29,11 @@ final class WorkForm {
   static final String DONE = "done";
   private static final String TASK = "task-";
   private static final String FOUND = "found-";
-  private static final Map<String, InspectionOutcome> FINDINGS = findings();
 
   private final WorkDesk.Sheet sheet;
 
   WorkForm(WorkDesk.Sheet sheet) {
     this.sheet = sheet;
-  }
-
-  private static Map<String, InspectionOutcome> findings() {
-    Map<String, InspectionOutcome> byWord = new LinkedHashMap<>();
-    for (InspectionOutcome outcome : InspectionOutcome.values()) {
-      byWord.put(outcome.name().toLowerCase(Locale.ROOT), outcome);
-    }
-    return byWord;
   }
 
   static String taskField(TaskId id) {
@@ -56,7 +47,11 @@ final class WorkForm {
           .computeIfAbsent(task.serviceName(), name -> new ArrayList<>())
           .add(
               new WorkView.TaskField(
-                  taskField(task.id()), task.name(), inspects(task) ? FOUND + task.id() : ""));
+                  taskField(task.id()),
+                  task.name(),
+                  task.inspects() ? FOUND + task.id() : "",
+                  entry(task).values(),
+                  task.inspects() ? entry(task).choices() : List.of()));
     }
     return new WorkView(
         sheet.unit().code(),
@@ -69,8 +64,8 @@ final class WorkForm {
         sheet.latest().stream().map(noted -> row(noted, today)).toList());
   }
 
-  private static boolean inspects(Task task) {
-    return task.action() instanceof Task.Action.Inspect;
+  private static FoundEntry entry(Task task) {
+    return new FoundEntry(FOUND + task.id(), task);
   }
 
   private static WorkView.MeterField meter(MeterStanding standing) {
@@ -83,7 +78,7 @@ final class WorkForm {
     return new WorkView.Row(
         noted.id(),
         Words.day(noted.doneOn(), today),
-        noted.task(),
+        noted.task() + noted.found().map(found -> ": " + found.display()).orElse(""),
         noted.life().map(MeterValue::display).orElse(""),
         noted.tray().orElse(noted.note()),
         noted.actor(),
@@ -103,11 +98,12 @@ final class WorkForm {
             .ifPresent(value -> meters.put(meter.id(), value));
       }
     }
-    Map<TaskId, Optional<InspectionOutcome>> done = new HashMap<>();
+    Map<TaskId, Optional<Found>> done = new HashMap<>();
     for (Task task : sheet.tasks()) {
       if (fields.getOrDefault(taskField(task.id()), "").equals("yes")) {
-        String found = FOUND + task.id();
-        done.put(task.id(), typed.choiceOrNone(found, fields.getOrDefault(found, ""), FINDINGS));
+        done.put(task.id(), entry(task).read(fields, typed));
+      } else if (entry(task).hasValue(fields)) {
+        typed.refuse(taskField(task.id()), "A value stands here; tick what was done.");
       }
     }
     Optional<String> note =

@@ -3,6 +3,7 @@ package dev.lonja.web.unit;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.service.WorkRefusal;
+import dev.lonja.web.inspection.FoundWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.meter.ReadingWording;
 import dev.lonja.web.request.Problem;
@@ -42,6 +43,12 @@ final class WorkRefusals {
                           new Problem(
                               MeterEntry.field(none.meterId()),
                               "\"" + none.task().name() + "\" counts by it; say what it showed."))
+                  .when(
+                      WorkRefusal.FoundWrong.class,
+                      wrong ->
+                          new Problem(
+                              WorkForm.taskField(wrong.task().id()),
+                              FoundWording.why(wrong.task(), wrong.why())))
                   .when(
                       WorkRefusal.DoneThatDay.class,
                       twice ->

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.web.inspection.FoundEntry;
 import java.util.List;
 
 /** The page on which work without a tray is noted. */
@@ -21,8 +22,14 @@ public record WorkView(
    * A task that may be ticked.
    *
    * @param foundField where what an inspection found is chosen; empty for other work
+   * @param values the value that it asks for, if it does
    */
-  public record TaskField(String field, String name, String foundField) {}
+  public record TaskField(
+      String field,
+      String name,
+      String foundField,
+      List<FoundEntry.ValueFields> values,
+      List<FoundEntry.Choice> choices) {}
 
   /**
    * Work on record.

@@ -2,6 +2,9 @@ package dev.lonja.web.variant;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.inspection.InspectedValue;
+import dev.lonja.core.inspection.ValueKind;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
@@ -51,6 +54,7 @@ final class TaskEntry {
     }
     Optional<CompartmentId> compartment = compartment();
     Optional<PositionId> position = position();
+    Optional<ValueLimits> limits = limits();
     Span interval = span("run", "The interval", "months");
     Span first = span("firstRun", "The first interval", "firstMonths");
     Optional<BigDecimal> severity = severity();
@@ -73,6 +77,7 @@ final class TaskEntry {
                     action(),
                     compartment,
                     position,
+                    limits,
                     meter,
                     interval,
                     first,
@@ -98,10 +103,13 @@ final class TaskEntry {
   }
 
   private Optional<CompartmentId> compartment() {
-    if (action() != Action.CHANGE_FLUID) {
+    Optional<CompartmentId> chosen = subject("compartment-").map(CompartmentId::valueOf);
+    if (action() == Action.INSPECT) {
+      return chosen;
+    }
+    if (action() == Action.REPLACE) {
       return Optional.empty();
     }
-    Optional<CompartmentId> chosen = subject("compartment-").map(CompartmentId::valueOf);
     if (chosen.isEmpty()) {
       typed.refuse("subject", "Choose the compartment whose fluid is changed.");
     }
@@ -113,10 +121,60 @@ final class TaskEntry {
       return Optional.empty();
     }
     Optional<PositionId> chosen = subject("position-").map(PositionId::valueOf);
-    if (chosen.isEmpty()) {
+    boolean looksAtFluid = action() == Action.INSPECT && subject("compartment-").isPresent();
+    if (chosen.isEmpty() && !looksAtFluid) {
       typed.refuse("subject", "Choose the position that is worked on.");
     }
     return chosen;
+  }
+
+  /** Of the value that an inspection asks for; none where neither limit is typed. */
+  private Optional<ValueLimits> limits() {
+    Optional<ValueKind> kind =
+        typed.choiceOrNone("valueKind", text("valueKind"), ValueKind.values());
+    Optional<InspectedValue> low = limit(kind, "valueLow");
+    Optional<InspectedValue> high = limit(kind, "valueHigh");
+    if (kind.isPresent() && action() != Action.INSPECT) {
+      typed.refuse("valueKind", "Only an inspection asks for a value.");
+    } else if (kind.isPresent() && text("valueLow").isEmpty() && text("valueHigh").isEmpty()) {
+      typed.refuse(
+          "valueLow",
+          "Between what it is sound is missing: a low limit, a high one, or" + " both.");
+    } else if (low.isPresent() && high.isPresent() && low.get().compareTo(high.get()) > 0) {
+      typed.refuse(
+          "valueHigh",
+          "It is sound up to "
+              + high.get().display()
+              + "; allowed is "
+              + low.get().display()
+              + " or more.");
+    } else if (low.isPresent() || high.isPresent()) {
+      return kind.map(measured -> new ValueLimits(measured, low, high));
+    }
+    return Optional.empty();
+  }
+
+  private Optional<InspectedValue> limit(Optional<ValueKind> kind, String field) {
+    if (text(field).isEmpty()) {
+      return Optional.empty();
+    }
+    if (kind.isEmpty()) {
+      typed.refuse("valueKind", "Choose what is measured.");
+      return Optional.empty();
+    }
+    Optional<InspectedValue> limit = kind.get().read(text(field));
+    if (limit.isEmpty()) {
+      typed.refuse(
+          field,
+          "\""
+              + text(field)
+              + "\" is no "
+              + kind.get().words()
+              + "; write a number: "
+              + kind.get().units()
+              + ".");
+    }
+    return limit;
   }
 
   private Span span(String runField, String what, String monthsField) {

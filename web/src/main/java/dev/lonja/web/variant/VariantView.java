@@ -35,6 +35,7 @@ public record VariantView(
    *
    * @param subjects what a task may be about: its compartments and positions
    * @param leads tasks that may lead another
+   * @param valueKinds what an inspection may measure
    */
   public record Choices(
       List<Choice> compartmentKinds,
@@ -43,7 +44,8 @@ public record VariantView(
       Levels levels,
       List<Choice> subjects,
       List<Choice> meters,
-      List<Choice> leads) {}
+      List<Choice> leads,
+      List<Choice> valueKinds) {}
 
   /** How a level may be read, and what is then said of a stick. */
   public record Levels(

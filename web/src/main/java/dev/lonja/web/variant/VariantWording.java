@@ -9,6 +9,9 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.inspection.InspectedValue;
+import dev.lonja.core.inspection.ValueKind;
+import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.PlainDecimal;
@@ -17,6 +20,7 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import dev.lonja.web.frame.Words;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -94,6 +98,9 @@ final class VariantWording {
         file.tasks().stream()
             .filter(task -> task.lead().isEmpty())
             .map(task -> choice(String.valueOf(task.id()), task.name()))
+            .toList(),
+        Arrays.stream(ValueKind.values())
+            .map(k -> choice(k.name(), k.words() + ": " + k.units()))
             .toList());
   }
 
@@ -174,6 +181,9 @@ final class VariantWording {
         t.compartment()
             .map(id -> "compartment-" + id)
             .orElseGet(() -> "position-" + t.position().orElseThrow()));
+    fields.put("valueKind", t.limits().map(limits -> limits.kind().name()).orElse(""));
+    fields.put("valueLow", exact(t.limits().flatMap(ValueLimits::low)));
+    fields.put("valueHigh", exact(t.limits().flatMap(ValueLimits::high)));
     fields.put("meter", t.meter().orElse(""));
     fields.put("run", VariantFormat.run(t.interval()));
     fields.put("months", VariantFormat.months(t.interval()));
@@ -191,7 +201,18 @@ final class VariantWording {
     if (t.beforeLayUp()) {
       fields.put("beforeLayUp", "true");
     }
-    return new VariantView.Row<>(t.id(), joined(t.service(), t.name(), when(t)), fields);
+    return new VariantView.Row<>(
+        t.id(),
+        joined(
+            t.service(),
+            t.name(),
+            t.limits().map(limits -> "sound: " + limits.display()).orElse(""),
+            when(t)),
+        fields);
+  }
+
+  private static String exact(Optional<InspectedValue> value) {
+    return value.map(InspectedValue::exactText).orElse("");
   }
 
   private String when(StoredTask t) {
@@ -202,7 +223,7 @@ final class VariantWording {
               .findFirst()
               .map(StoredTask::name)
               .orElse("");
-      return "every " + t.nth().orElse(0) + ". time of " + lead;
+      return "every " + Words.ordinal(t.nth().orElse(0)) + " time of " + lead;
     } else if (t.beforeLayUp()) {
       return t.leadDays().orElse(0) + " days before a lay-up";
     }

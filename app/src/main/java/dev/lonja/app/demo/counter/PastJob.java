@@ -1,6 +1,7 @@
 package dev.lonja.app.demo.counter;
 
 import dev.lonja.app.demo.master.DemoMaster;
+import dev.lonja.core.inspection.Found;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
@@ -106,10 +107,7 @@ final class PastJob {
   }
 
   private void done(Task task) {
-    Optional<InspectionOutcome> found =
-        task.action() instanceof Task.Action.Inspect
-            ? Optional.of(InspectionOutcome.SOUND)
-            : Optional.empty();
+    Optional<Found> found = task.inspects() ? Optional.of(sound(task)) : Optional.empty();
     session.trays().setOutcome(tray.id(), task.id(), new TaskOutcome.Done(found));
     long record =
         session
@@ -122,7 +120,15 @@ final class PastJob {
                 tray.id(),
                 MECHANIC,
                 at());
-    found.ifPresent(outcome -> session.records().addOutcome(record, outcome, "", MECHANIC, at()));
+    found.ifPresent(said -> session.records().addFound(record, said, "", MECHANIC, at()));
+  }
+
+  /** Sound, where a value is asked for with one at the limit it is furthest from. */
+  private static Found sound(Task task) {
+    return new Found(
+        InspectionOutcome.SOUND,
+        task.limits().flatMap(limits -> limits.low().or(limits::high)),
+        Optional.empty());
   }
 
   private MeterValue life(MeterId id) {

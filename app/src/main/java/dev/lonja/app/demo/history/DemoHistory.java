@@ -27,6 +27,9 @@ public final class DemoHistory {
     "cleaned", "replaced", "sound", "cleaned", "replaced", "cleaned", "sound"
   };
 
+  /** By how much a fan belt gave under the thumb, µm, the latest first. */
+  private static final int[] BELT_GIVES = {10_800, 9_900, 9_200};
+
   private final LocalDate today;
   private final DemoMaster master;
   private final Random random;
@@ -37,7 +40,8 @@ public final class DemoHistory {
           "id,unit_id,task_id,done_on,life_h_or_km,tray_id,withdraws,reason,actor,recorded_at");
   private final Sheet replacements =
       new Sheet("id,end_reading_id,start_h_or_km,withdraws,reason,actor,recorded_at");
-  private final Sheet inspections = new Sheet("id,record_id,outcome,note,actor,recorded_at");
+  private final Sheet inspections =
+      new Sheet("id,record_id,outcome,value_kind,value,value_after,note,actor,recorded_at");
   private final Sheet fills =
       new Sheet(
           "id,unit_id,compartment_id,item_id,condition,volume_l,filled_on,tray_id,withdraws,note,"
@@ -143,12 +147,25 @@ public final class DemoHistory {
 
   /** Records a task as done where its meter stood so much of an interval below today's life. */
   private void record(DemoFleet.UnitPlan plan, DemoMaster.TaskPlan task, double passed) {
+    if (task.isMeasured()) {
+      for (int ago = BELT_GIVES.length - 1; ago > 0; ago--) {
+        recordOnce(plan, task, passed, ago);
+      }
+    }
+    recordOnce(plan, task, passed, 0);
+  }
+
+  /**
+   * @param ago how many times it was done since
+   */
+  private void recordOnce(
+      DemoFleet.UnitPlan plan, DemoMaster.TaskPlan task, double passed, int ago) {
     boolean metered = !task.meter().isEmpty();
     double life = 0;
-    LocalDate day = byCalendar(task, passed);
+    LocalDate day = byCalendar(task, passed).minusYears(ago);
     if (metered) {
       DemoFleet.MeterPlan meter = plan.meters().get(task.meter());
-      life = Math.max(0, meter.lifeToday() - passed * task.interval());
+      life = Math.max(0, meter.lifeToday() - (passed + ago) * task.interval());
       day = dayAt(meter, life).orElse(day);
     }
     long record =
@@ -162,9 +179,19 @@ public final class DemoHistory {
             "carried over from the paper book",
             "storekeeper",
             DemoMaster.morning(day));
-    if (task.inspects() && plan.code().startsWith("FL")) {
+    if (task.isMeasured()) {
+      inspections.add(
+          record,
+          "sound",
+          "length",
+          BELT_GIVES[ago],
+          null,
+          "",
+          "workshop",
+          DemoMaster.morning(day));
+    } else if (task.inspects() && plan.code().startsWith("FL")) {
       String outcome = OUTCOMES[inspected++ % OUTCOMES.length];
-      inspections.add(record, outcome, "", "workshop", DemoMaster.morning(day));
+      inspections.add(record, outcome, null, null, null, "", "workshop", DemoMaster.morning(day));
     }
   }
 

@@ -68,9 +68,19 @@ public final class DemoMaster {
   private final Map<String, String> texts = new HashMap<>();
   private final Map<String, List<NamedCsvRecord>> rows = new HashMap<>();
 
-  /** A task of a variant; {@code interval} is in force, shortened where dust asks for it. */
+  /**
+   * A task of a variant; {@code interval} is in force, shortened where dust asks for it.
+   *
+   * @param isMeasured true for an inspection that asks for a value
+   */
   public record TaskPlan(
-      TaskId taskId, String service, String meter, double interval, int months, boolean inspects) {}
+      TaskId taskId,
+      String service,
+      String meter,
+      double interval,
+      int months,
+      boolean inspects,
+      boolean isMeasured) {}
 
   /** A unit of the fleet. */
   public record UnitRow(
@@ -189,7 +199,8 @@ public final class DemoMaster {
             ? 0
             : Double.parseDouble(interval) * Double.parseDouble(row.getField("severity")),
         byInterval ? (months.isEmpty() ? 0 : Integer.parseInt(months)) : 12,
-        row.getField("action").equals("inspect"));
+        row.getField("action").equals("inspect"),
+        !row.getField("value_kind").isEmpty());
   }
 
   /** When the store opens. */
