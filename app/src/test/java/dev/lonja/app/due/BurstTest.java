@@ -54,7 +54,7 @@ class BurstTest {
         .contains("The use a day is 25; allowed is more than 0, up to 24.0.")
         .contains("The last day, 2027-03-16, lies before the first, 2027-03-20.");
     assertThat(page.document().select("#perDay").val()).isEqualTo("25");
-    assertThat(burst("GN-1", "first=soon&last=2099-01-01&perDay=1,5").words())
+    assertThat(burst("GN-1", "first=soon&last=2099-01-01&perDay=1,500").words())
         .contains("\"soon\" is not a date", "allowed is up to a year ahead", "has a comma");
     assertThat(visitor.get("/fleet/XX-1/burst").status()).isEqualTo(404);
   }

@@ -35,7 +35,7 @@ class ItemPagesTest {
         "0|the quantity is 0; allowed is more than 0.",
         "-2|the quantity is -2; allowed is more than 0.",
         "1.5|the quantity is 1.5; allowed are whole pieces.",
-        "1,5|\"1,5\" has a comma.",
+        "1,500|\"1,500\" has a comma that may stand for thousands.",
         "900|900 wanted,",
         "''|The quantity is missing.",
         "a few|\"a few\" is not a number."

@@ -40,12 +40,12 @@ class MetersTest {
     Visitor.Page page = visitor.get("/fleet/meters");
     Map<String, String> typed = new HashMap<>();
     typed.put(field(page, "RT-06", "road"), "77330");
-    typed.put(field(page, "VN-4", "road"), "29,8");
+    typed.put(field(page, "VN-4", "road"), "29,800");
     typed.put(field(page, "FL-5", "hours"), "5000");
     Visitor.Page refused = visitor.submit(page.form("/fleet/meters"), typed);
     assertThat(refused.words())
         .contains("2 readings are wrong. Nothing was noted.")
-        .contains("VN-4 road: \"29,8\" has a comma.")
+        .contains("VN-4 road: \"29,800\" has a comma that may stand for thousands.")
         .contains("FL-5 hours: 5,000 h is below the last accepted reading, 5,742 h");
     assertThat(refused.document().select("[name=" + field(page, "RT-06", "road") + "]").val())
         .isEqualTo("77330");

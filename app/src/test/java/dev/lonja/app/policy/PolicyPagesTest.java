@@ -86,7 +86,7 @@ class PolicyPagesTest {
       delimiter = '|',
       value = {
         "air-filter?school=EVERY_NTH&of=class-4&number-every_nth=1|The number n is 1; allowed is 2 to 20.",
-        "air-filter?school=EVERY_NTH&of=class-4&number-every_nth=2,5|has a comma",
+        "air-filter?school=EVERY_NTH&of=class-4&number-every_nth=2,5|The number n is 2,5; write a whole number.",
         "air-filter?school=EVERY_NTH&of=class-4|The number n is",
         "air-filter?school=NEW_SEAL&of=class-4|Choose one of the ways that are offered.",
         "air-filter?school=EVERY_SERVICE&of=|Choose for whom it holds.",

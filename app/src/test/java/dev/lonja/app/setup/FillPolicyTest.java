@@ -39,7 +39,7 @@ class FillPolicyTest {
       value = {
         "handlingLoss|21|The handling loss in % is 21; allowed is 0 to 20.",
         "holdBack|26|The hold-back in % is 26; allowed is 0 to 25.",
-        "holdBack|2,5|has a comma",
+        "holdBack|2,500|has a comma",
         "leastHoldBack|-1|The least hold-back in L is -1; allowed is 0 to 5.",
         "jug|0|The jug's graduation in L is 0; allowed is 0.01 to 1.",
         "jug|0.1234|The jug's graduation in L is 0.1234; write at most 3 decimals."

@@ -74,6 +74,7 @@ class RoleWalkTest {
           "/fleet/{code}/meters",
           "/fleet/{code}/move",
           "/fleet/{code}/sheet.pdf",
+          "/fleet/{code}/values/{task}",
           "/items/{id}",
           "/items/{id}/picture",
           "/parts/{id}",

@@ -63,7 +63,7 @@ class DeviationsTest {
     put("VN-5", "Sump plug", "torque", "30 - 35 Nm", "", "from an old sheet");
     assertThat(visitor.get("/fleet/VN-5").words()).contains("30–35 N·m");
     assertThat(put("VN-5", "Sump plug", "torque", "80 lbf", "", "a test").words())
-        .contains("\"80 lbf\" is not a number.");
+        .contains("The torque is \"80 lbf\"; allowed is more than 0");
   }
 
   @Test
@@ -80,13 +80,13 @@ class DeviationsTest {
       value = {
         "Engine sump|capacity|8.1|with_filter|with the filter it cannot be less",
         "Engine sump|capacity|0|with_filter|The capacity in L is 0; allowed is more than 0",
-        "Engine sump|capacity|9,2|with_filter|has a comma",
+        "Engine sump|capacity|9,200|with_filter|has a comma",
         "Engine sump|capacity|9.2||Choose the condition",
         "Engine sump|item|PL 4107-B||No fluid has the number",
         "Engine sump|torque|30||a compartment may be absent",
         "Oil filter|item|nothing||No part has the number",
         "Sump plug|torque|42-38||write the lower end first",
-        "Sump plug|torque|-5||The torque in N·m is -5; allowed is more than 0",
+        "Sump plug|torque|-5||The torque is \"-5\"; allowed is more than 0",
         "Task: Change engine oil|interval|0||The interval is 0; allowed is more than 0",
         "Task: Change engine oil|capacity|1|dry|a task may be absent"
       })

@@ -70,7 +70,7 @@ class FleetPagesTest {
       value = {
         "8000|2027-03-15|8,000 h is below the last accepted reading",
         "9100|2027-03-15|would be more than 24 h a day since",
-        "8941,5|2027-03-15|\"8941,5\" has a comma",
+        "8,941|2027-03-15|\"8,941\" has a comma",
         "lots|2027-03-15|\"lots\" is not a number",
         "''|2027-03-15|The reading is missing",
         "-4|2027-03-15|The reading is -4; allowed is 0 to 10000000",

@@ -35,14 +35,14 @@ class UnitsTest {
     typed.put("name", " ");
     typed.put("inService", "2027-03-16");
     typed.put("start-road", "-1");
-    typed.put("start-cold unit", "1,5");
+    typed.put("start-cold unit", "1,500");
     Visitor.Page answer = add("RT-01", typed);
     assertThat(answer.words())
         .contains("The name is missing.")
         .contains("What the road meter stands at is -1; allowed is 0 to 10000000.")
-        .contains("\"1,5\" has a comma.");
+        .contains("\"1,500\" has a comma that may stand for thousands.");
     assertThat(answer.document().select("#code").val()).isEqualTo("RT-02");
-    assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,5");
+    assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,500");
     Map<String, String> taken = Map.of("code", "RT-02", "name", "x", "inService", "2027-03-16");
     assertThat(add("RT-01", taken).words())
         .contains("There is a unit RT-02 already.")

@@ -31,7 +31,8 @@ class ClassesTest {
     Visitor.Page page = months("BH", 3, "-1", "1");
     assertThat(page.words()).contains("April is -1; allowed is 0 to 12.");
     assertThat(page.document().select("#month-4").val()).isEqualTo("-1");
-    assertThat(months("BH", 3, "1,5", "1").words()).contains("\"1,5\" has a comma.");
+    assertThat(months("BH", 3, "1,500", "1").words())
+        .contains("\"1,500\" has a comma that may stand for thousands.");
   }
 
   /** The trucks were read through all twelve months; what was learned is taken with one press. */

@@ -5,6 +5,7 @@ import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Pressure;
+import dev.lonja.core.quantity.Spoken;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -27,24 +28,32 @@ record Values<T>(
     Function<T, String> display) {
 
   private static final Pattern DECIMAL = Pattern.compile("[0-9]{1,6}(\\.[0-9]{1,3})?");
-  private static final BigDecimal MOST_MILLIMETRES = BigDecimal.valueOf(Limits.MILLIMETRES);
-  private static final BigDecimal MOST_BAR = BigDecimal.valueOf(1_000);
+  private static final Pressure MOST_PRESSURE = Pressure.ofBar(BigDecimal.valueOf(1_000));
   private static final BigDecimal MOST_MICROMETRES = BigDecimal.valueOf(1_000);
 
   static Values<Length> length() {
     return new Values<>(
         "millimetres above 0 up to 10000, such as 13.5, or inches such as 3/4 in",
         List.of(),
-        Measured::parse,
+        text ->
+            Spoken.LENGTH
+                .read(text)
+                .filter(
+                    length ->
+                        length.micrometres() > 0
+                            && length.micrometres() <= 1_000L * Limits.MILLIMETRES),
         length -> length.exactText(),
         Length::display);
   }
 
   static Values<Pressure> pressure() {
     return new Values<>(
-        "bar above 0 up to 1000, such as 1.2",
+        "bar above 0 up to 1000, such as 1.2, or psi such as 12 psi",
         List.of(),
-        text -> decimal(text, MOST_BAR).map(Pressure::ofBar),
+        text ->
+            Spoken.PRESSURE
+                .read(text)
+                .filter(bar -> bar.pascals() > 0 && bar.compareTo(MOST_PRESSURE) <= 0),
         pressure -> pressure.exactText(),
         Pressure::display);
   }
@@ -122,27 +131,6 @@ record Values<T>(
                 .filter(value -> value >= lowest && value <= highest),
         String::valueOf,
         value -> value + " " + unit);
-  }
-
-  /** A length as millimetres or as inches with a fraction. */
-  private static final class Measured {
-    private static final Pattern INCHES =
-        Pattern.compile("(?:([0-9]{1,3})[ -])?([0-9]{1,3})/([0-9]{1,3}) ?(?:in|\")");
-    private static final Pattern WHOLE_INCHES =
-        Pattern.compile("([0-9]{1,3}(?:\\.[0-9]{1,4})?) ?(?:in|\")");
-
-    static Optional<Length> parse(String text) {
-      Optional<BigDecimal> inches = ScrewThread.inches(text, INCHES, WHOLE_INCHES);
-      Optional<Length> length =
-          inches.isPresent()
-              ? inches.map(Length::ofInches)
-              : decimal(
-                      text.endsWith("mm") ? text.substring(0, text.length() - 2).strip() : text,
-                      MOST_MILLIMETRES)
-                  .map(Length::ofMillimetres);
-      return length.filter(
-          l -> l.micrometres() > 0 && l.micrometres() <= 1_000L * Limits.MILLIMETRES);
-    }
   }
 
   private static Optional<BigDecimal> decimal(String text, BigDecimal most) {

@@ -153,7 +153,8 @@ final class ValueDrawing {
     svg.label(LEFT, HEIGHT - 12, words(first, 0), look + "start\"");
     double latest = place(sheet.checks().get(sheet.checks().size() - 1));
     if (last - latest > (last - first) / 5) {
-      svg.label(x(latest), HEIGHT - 12, words(latest, sheet.checks().size() - 1), look + "middle\"");
+      svg.label(
+          x(latest), HEIGHT - 12, words(latest, sheet.checks().size() - 1), look + "middle\"");
     }
     svg.label(WIDTH - RIGHT, HEIGHT - 12, words(last, sheet.checks().size() - 1), look + "end\"");
   }

@@ -3,6 +3,7 @@ package dev.lonja.web.request;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.SensibleDay;
+import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -28,6 +29,10 @@ public final class Typed {
   /** A litre has a million microlitres. */
   private static final int FINEST_LITRES = 6;
 
+  /** With one, two, or four digits and more behind it, a comma stands for no thousands. */
+  private static final Pattern DECIMAL_COMMA =
+      Pattern.compile("^([-+]?[0-9]{1,12}),([0-9]{1,2}|[0-9]{4,9})$");
+
   /** As many as {@link #NUMBER} lets through. */
   private static final int FINEST_DECIMALS = 9;
 
@@ -43,9 +48,12 @@ public final class Typed {
     problems.add(new Problem(field, text));
   }
 
-  /** A decimal number; a comma is refused, since "1,585" may mean two things. */
+  /**
+   * A decimal number with a point or a comma; a comma before three digits is refused, since "1,585"
+   * may mean two things.
+   */
   public Optional<BigDecimal> decimal(String field, String what, String text) {
-    String typed = text.strip();
+    String typed = DECIMAL_COMMA.matcher(text.strip()).replaceFirst("$1.$2");
     if (typed.isEmpty()) {
       refuse(field, what + " is missing. Write a number such as 1585.5.");
     } else if (typed.contains(",")) {
@@ -53,8 +61,8 @@ public final class Typed {
           field,
           "\""
               + typed
-              + "\" has a comma. Write decimals with a point and no thousands sign, "
-              + "such as 1585.5.");
+              + "\" has a comma that may stand for thousands. Write decimals with a point and no"
+              + " thousands sign, such as 1585.5.");
     } else if (!NUMBER.matcher(typed).matches()) {
       refuse(field, "\"" + typed + "\" is not a number. Write one such as 1585.5.");
     } else {
@@ -92,9 +100,33 @@ public final class Typed {
     return decimalUpTo(field, what, text, BigDecimal.valueOf(most), decimals);
   }
 
-  /** A volume in litres, of a microlitre at least. */
+  /** A volume in litres, or in the unit that stands behind it; of a microlitre at least. */
   public Optional<Volume> litres(String field, String what, String text, int most) {
-    return decimalUpTo(field, what, text, most, FINEST_LITRES).map(Volume::ofLitres);
+    if (!hasUnit(text)) {
+      return decimalUpTo(field, what, text, most, FINEST_LITRES).map(Volume::ofLitres);
+    }
+    Optional<Volume> volume =
+        Spoken.VOLUME
+            .read(text)
+            .filter(
+                v -> v.microlitres() > 0 && v.litres().compareTo(BigDecimal.valueOf(most)) <= 0);
+    if (volume.isEmpty()) {
+      refuse(
+          field,
+          what
+              + " is \""
+              + text.strip()
+              + "\"; allowed is more than 0, up to "
+              + most
+              + " L, with "
+              + Spoken.VOLUME.units()
+              + ".");
+    }
+    return volume;
+  }
+
+  private static boolean hasUnit(String text) {
+    return text.chars().anyMatch(Character::isLetter) || text.contains("/") || text.contains("½");
   }
 
   /** A decimal number from 0 up to a limit that all floors share. */

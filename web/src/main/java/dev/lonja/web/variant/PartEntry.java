@@ -3,57 +3,60 @@ package dev.lonja.web.variant;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Limits;
+import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.web.request.Typed;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Torques, lengths and materials as people type them. */
 public final class PartEntry {
 
-  private static final Pattern TORQUE_UNIT =
-      Pattern.compile("lbf?[·. -]?(ft|in)$", Pattern.CASE_INSENSITIVE);
-  private static final Pattern NEWTON_METRES =
-      Pattern.compile("n[·. ]?m$", Pattern.CASE_INSENSITIVE);
+  private static final Pattern RANGE = Pattern.compile("([0-9.,/ ]+?) *[-–] *([0-9.,/]+)(.*)");
 
   private PartEntry() {}
 
-  /** "32", "30-35 N·m", "24 lbf·ft" or "80-90 lbf·in"; without a unit it is N·m. */
+  /** "32", "30-35 N·m", "24 lbf·ft" or "80-90 in-lb"; without a unit it is N·m. */
   public static Optional<TorqueRange> torque(Typed typed, String field, String text) {
-    Matcher unit = TORQUE_UNIT.matcher(text.strip());
-    Function<BigDecimal, Torque> inUnit = Torque::ofNewtonMetres;
-    String symbol = "N·m";
-    String numbers = text.strip();
-    if (unit.find()) {
-      boolean inches = unit.group(1).toLowerCase(Locale.ROOT).startsWith("in");
-      inUnit = inches ? Torque::ofPoundInches : Torque::ofPoundFeet;
-      symbol = inches ? "lbf·in" : "lbf·ft";
-      numbers = text.strip().substring(0, unit.start()).strip();
-    } else {
-      numbers = NEWTON_METRES.matcher(numbers).replaceFirst("").strip();
-    }
-    String[] ends = numbers.split("(?<=[0-9])\\s*[-–]\\s*", 2);
-    String what = "The torque in " + symbol;
-    Optional<BigDecimal> low = typed.decimalUpTo(field, what, ends[0], Limits.TORQUE, 3);
-    Optional<BigDecimal> high =
-        ends.length == 1 ? low : typed.decimalUpTo(field, what, ends[1], Limits.TORQUE, 3);
+    Matcher range = RANGE.matcher(text.strip());
+    boolean isRange = range.matches();
+    Optional<Torque> low =
+        torqueOf(typed, field, isRange ? range.group(1) + range.group(3) : text.strip());
+    Optional<Torque> high = isRange ? torqueOf(typed, field, range.group(2) + range.group(3)) : low;
     if (low.isEmpty() || high.isEmpty()) {
       return Optional.empty();
     }
     if (low.get().compareTo(high.get()) > 0) {
       typed.refuse(
           field,
-          "The range runs from " + ends[0] + " to " + ends[1] + "; write the lower end first.");
+          "The range runs from "
+              + range.group(1)
+              + " to "
+              + range.group(2)
+              + "; write the lower end first.");
       return Optional.empty();
     }
-    return Optional.of(new TorqueRange(inUnit.apply(low.get()), inUnit.apply(high.get())));
+    return Optional.of(new TorqueRange(low.get(), high.get()));
+  }
+
+  private static Optional<Torque> torqueOf(Typed typed, String field, String text) {
+    Optional<Torque> torque = Spoken.TORQUE.read(text);
+    if (torque.isEmpty()) {
+      typed.refuse(
+          field,
+          "The torque is \""
+              + text
+              + "\"; allowed is more than 0, up to "
+              + Limits.TORQUE
+              + " N·m, with "
+              + Spoken.TORQUE.units()
+              + ".");
+    }
+    return torque;
   }
 
   /** A length that may be left out. */

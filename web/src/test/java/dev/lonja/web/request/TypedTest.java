@@ -2,6 +2,7 @@ package dev.lonja.web.request;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Currency;
@@ -16,8 +17,16 @@ class TypedTest {
   private final Typed typed = new Typed();
 
   @ParameterizedTest
-  @CsvSource({"1585.5, 1585.5", "' 7 ', 7", "-0.25, -0.25", "+3, 3", "0, 0"})
-  void numbersAreReadWithAPoint(String text, BigDecimal value) {
+  @CsvSource({
+    "1585.5, 1585.5",
+    "' 7 ', 7",
+    "-0.25, -0.25",
+    "+3, 3",
+    "0, 0",
+    "'1,5', 1.5",
+    "'6,4250', 6.4250"
+  })
+  void numbersAreReadWithAPointOrAComma(String text, BigDecimal value) {
     assertThat(typed.decimal("f", "The reading", text)).contains(value);
     assertThat(typed.problems()).isEmpty();
   }
@@ -26,8 +35,8 @@ class TypedTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "1,585|\"1,585\" has a comma.",
-        "1.585,5|\"1.585,5\" has a comma.",
+        "1,585|\"1,585\" has a comma that may stand for thousands.",
+        "1.585,5|\"1.585,5\" has a comma that may stand for thousands.",
         "1e5|\"1e5\" is not a number.",
         "NaN|\"NaN\" is not a number.",
         "1.|\"1.\" is not a number.",
@@ -112,5 +121,20 @@ class TypedTest {
     assertThat(typed.problems())
         .extracting(Problem::text)
         .containsExactly("The reason has 8 characters; allowed are 7.", "The reason is missing.");
+  }
+
+  /** 1.5 qt are 1.5 × 946,352.946 µL. */
+  @Test
+  void litresMayHaveAnotherUnit() {
+    assertThat(typed.litres("f", "The capacity", "1.5 qt", 100)).contains(new Volume(1_419_529));
+    assertThat(typed.litres("f", "The capacity", "420 mL", 100)).contains(new Volume(420_000));
+    assertThat(typed.problems()).isEmpty();
+    assertThat(typed.litres("f", "The capacity", "5 kg", 100)).isEmpty();
+    assertThat(typed.litres("f", "The capacity", "200 gal", 100)).isEmpty();
+    assertThat(typed.problems())
+        .extracting(Problem::text)
+        .first()
+        .asString()
+        .startsWith("The capacity is \"5 kg\"; allowed is more than 0, up to 100 L, with L, mL");
   }
 }
