@@ -25,8 +25,10 @@ const functionKeys = {
 
 const goByRail = (event) => event.altKey && press(`[data-rail="${CSS.escape(event.key)}"]`);
 
+// From nowhere in particular the arrows enter a list that is all of its page.
 const moveInList = (event) => {
-  const list = event.target.closest?.("[data-list]");
+  const isNowhere = event.target === document.body;
+  const list = isNowhere ? document.querySelector("[data-list=whole]") : event.target.closest?.("[data-list]");
   const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
   if (!list || !step || isField(event.target)) {
     return false;

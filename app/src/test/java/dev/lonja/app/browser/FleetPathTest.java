@@ -7,6 +7,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import dev.lonja.app.server.LonjaServer;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -27,6 +29,41 @@ class FleetPathTest {
     page.keyboard().press("F8");
     assertThat(page.locator("[role=status]")).containsText("1 noted.");
     assertThat(page.locator("tr:has-text('AT-5')")).containsText("1,905.4 h on 15 Mar");
+  }
+
+  /** Enter goes down the list without sending it, Tab passes the links, and leaving asks first. */
+  @Test
+  void aListOfReadingsIsTypedInARow() {
+    Page page = BROWSER.atCounter(SERVER.url());
+    page.navigate(SERVER.url() + "/fleet/meters");
+    Locator fields = page.locator("tbody input");
+    fields.first().focus();
+    page.keyboard().type("99");
+    page.keyboard().press("Enter");
+    assertThat(fields.nth(1)).isFocused();
+    page.keyboard().press("Tab");
+    assertThat(fields.nth(2)).isFocused();
+    assertThat(page).hasURL(SERVER.url() + "/fleet/meters");
+    List<String> asked = new ArrayList<>();
+    page.onDialog(
+        dialog -> {
+          asked.add(dialog.type());
+          dialog.accept();
+        });
+    page.locator("nav a[href='/fleet']").first().click();
+    assertThat(page).hasURL(SERVER.url() + "/fleet");
+    assertThat(asked).containsExactly("beforeunload");
+  }
+
+  /** On the fleet's page the arrows begin with the first machine, wherever one was before. */
+  @Test
+  void arrowsWalkTheFleet() {
+    Page page = BROWSER.atCounter(SERVER.url());
+    page.navigate(SERVER.url() + "/fleet");
+    page.keyboard().press("ArrowDown");
+    assertThat(page.locator("[data-list] a").first()).isFocused();
+    page.keyboard().press("ArrowDown");
+    assertThat(page.locator("[data-list] a").nth(1)).isFocused();
   }
 
   /** The fold is opened with the keyboard, filled and sent. */

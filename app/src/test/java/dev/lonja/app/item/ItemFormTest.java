@@ -143,6 +143,9 @@ class ItemFormTest {
         "homeBin|Z-99|There is no bin \"Z-99\".",
         "shelfLife|2.5|The shelf life in days is 2.5; write a whole number.",
         "barcodes|7302214107024|is that of PL 4107-B already",
+        "least-3|4|\"4\" stands in this row without its bin.",
+        "price-2|4.20|\"4.20\" stands in this row without who sells it.",
+        "contentQuantity-1|2|\"2\" stands in this row without what it counts.",
         "content-0|QQ 9|No part has the number \"QQ 9\".",
         "content-0|44107|2 parts have that number"
       })
@@ -167,11 +170,13 @@ class ItemFormTest {
         .contains("No item, unit, bin or tray is called");
   }
 
-  /** The same number of another make is another part. */
+  /** The same number of another make may be another part, if somebody says so. */
   @Test
-  void aNumberThatAnotherMakeHasIsFree() {
-    Visitor.Page answer = add("number", "PL 4107-B", "number", "PL 4107-B");
-    assertThat(answer.path()).startsWith("/items/");
+  void aNumberThatAnotherMakeHasIsAskedAbout() {
+    Visitor.Page asked = add("number", "PL 4107-B", "number", "PL 4107-B");
+    assertThat(asked.words()).contains("The store keeps Pellam PL 4107-B, which reads like it.");
+    assertThat(visitor.submit(asked.form("/items/new"), Map.of("apart", "yes")).path())
+        .startsWith("/items/");
   }
 
   @Test

@@ -176,12 +176,25 @@ final class PartPair {
     within(Property.OUTER_DIAMETER, Weight.MUST_AGREE, ONE_MILLIMETRE);
     within(Property.THICKNESS, Weight.MUST_AGREE, WASHER_BORE);
     equal(Property.SEAL_FORM, Weight.MUST_AGREE);
-    if (place.materials().isEmpty()) {
+    if (listed(Property.MATERIAL).isEmpty()) {
       equal(Property.MATERIAL, Weight.MUST_AGREE);
     } else {
-      Allowance listed = new Allowance.OneOf(place.materials());
-      demand(Property.MATERIAL, listed, material -> place.materials().contains(material));
+      demandListed(Property.MATERIAL);
       equal(Property.MATERIAL, Weight.CHECK);
+    }
+  }
+
+  /**
+   * What the place's list names of a property: of washers their material, of O-rings the rubber.
+   */
+  private List<String> listed(Property<String> property) {
+    return place.materials().stream().filter(property.choices()::contains).toList();
+  }
+
+  private void demandListed(Property<String> property) {
+    List<String> listed = listed(property);
+    if (!listed.isEmpty()) {
+      demand(property, new Allowance.OneOf(listed), listed::contains);
     }
   }
 
@@ -193,6 +206,7 @@ final class PartPair {
             id -> within(Property.INNER_DIAMETER, Weight.MUST_AGREE, ofRing(id)),
             () -> within(Property.INNER_DIAMETER, Weight.MUST_AGREE, O_RING_LEAST));
     within(Property.CROSS_SECTION, Weight.MUST_AGREE, CORD);
+    demandListed(Property.RUBBER);
     rubber();
     judge(
         Property.HARDNESS,

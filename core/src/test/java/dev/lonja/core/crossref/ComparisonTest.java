@@ -324,6 +324,29 @@ class ComparisonTest {
     assertThat(comparison.contradicts()).isFalse();
   }
 
+  /** A cover that takes NBR or FKM; copper in the list is for the washer beside it. */
+  @ParameterizedTest
+  @CsvSource({"NBR, false", "FKM, false", "EPDM, true"})
+  void aListOfRubbers(String rubber, boolean forbidden) {
+    Fitting listed =
+        new Fitting(
+            Optional.empty(),
+            Optional.empty(),
+            false,
+            false,
+            List.of("copper", "NBR", "FKM"),
+            Optional.empty());
+    String whole = WHOLE.get(Family.O_RING);
+    assertThat(
+            Comparison.of(
+                    part(Family.O_RING, whole),
+                    part(Family.O_RING, whole + "; rubber=" + rubber),
+                    listed,
+                    RUBBERS)
+                .forbids())
+        .isEqualTo(forbidden);
+  }
+
   @ParameterizedTest
   @CsvSource({
     "FKM, mineral oil, AGREES, POSITION",

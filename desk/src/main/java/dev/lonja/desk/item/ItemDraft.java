@@ -25,8 +25,13 @@ public record ItemDraft(
     Keeping keeping,
     Rows rows) {
 
-  /** Which part it is, and what is recorded of it. */
-  public record Identity(String make, String number, Family family, Properties properties) {}
+  /**
+   * Which part it is, and what is recorded of it.
+   *
+   * @param apart true if somebody says that it is none of those whose numbers read alike
+   */
+  public record Identity(
+      String make, String number, Family family, Properties properties, boolean apart) {}
 
   /** A fluid in its pack. */
   public record Fill(ProductId product, Volume pack) {}

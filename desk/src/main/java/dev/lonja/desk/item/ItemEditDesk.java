@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
+import dev.lonja.core.part.PartKey;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
@@ -24,12 +25,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Adds, edits, retires and deletes items. */
 @Service
 @Allowed.ToKeepStore
 public class ItemEditDesk {
+
+  private static final int MOST_ALIKE = 5;
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -107,6 +111,11 @@ public class ItemEditDesk {
     Optional<Part> known = session.parts().byNumber(identity.make(), identity.number());
     if (known.filter(p -> !session.items().byParts(List.of(p.id())).isEmpty()).isPresent()) {
       reader.refusals().add(new ItemRefusal.StockedAlready(identity.make(), identity.number()));
+    } else if (!identity.apart()) {
+      List<Item> alike = alike(session, identity.number());
+      if (!alike.isEmpty()) {
+        reader.refusals().add(new ItemRefusal.ReadsAlike(alike));
+      }
     }
     if (!reader.refusals().isEmpty()) {
       return new Outcome.Refused(reader.refusals());
@@ -130,6 +139,18 @@ public class ItemEditDesk {
         Facts.NONE,
         Facts.of("make", identity.make()).with("number", identity.number()));
     return Outcome.done(id);
+  }
+
+  /** Items whose numbers have the same key, or read like it on an oily label. */
+  private static List<Item> alike(Session session, String number) {
+    return PartKey.of(number).stream()
+        .flatMap(
+            key ->
+                Stream.concat(
+                    session.parts().byKey(key, MOST_ALIKE).stream(),
+                    session.parts().byNearKey(key, MOST_ALIKE).stream()))
+        .flatMap(part -> session.items().byParts(List.of(part.id())).values().stream())
+        .toList();
   }
 
   /** Writes an edit, unless someone else changed the item since the form was shown. */

@@ -6,6 +6,7 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.desk.crossref.PartNaming;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.store.item.ItemRepository;
+import java.util.List;
 import java.util.Set;
 
 /** Why an item is not written as somebody wants it. */
@@ -49,6 +50,9 @@ public sealed interface ItemRefusal extends Refusal {
 
   /** This part is stocked already. */
   record StockedAlready(String make, String number) implements ItemRefusal {}
+
+  /** Items are stocked whose numbers read alike; it may be one of them. */
+  record ReadsAlike(List<Item> items) implements ItemRefusal {}
 
   /** Another part has this number. */
   record NumberTaken(String make, String number) implements ItemRefusal {}

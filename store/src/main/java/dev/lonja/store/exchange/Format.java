@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jooq.DataType;
 
 /**
@@ -61,12 +62,12 @@ record Format<T>(
 
   /** Materials of seals with a comma and a space between them. */
   static Format<String> materials() {
+    List<String> all =
+        Stream.of(Property.MATERIAL, Property.RUBBER).flatMap(p -> p.choices().stream()).toList();
     return new Format<>(
         "string",
-        "some of " + String.join(", ", Property.MATERIAL.choices()) + ", with \", \" between them",
-        cell ->
-            Optional.of(cell)
-                .filter(t -> Property.MATERIAL.choices().containsAll(List.of(t.split(", ")))),
+        "some of " + String.join(", ", all) + ", with \", \" between them",
+        cell -> Optional.of(cell).filter(t -> all.containsAll(List.of(t.split(", ")))),
         text -> text);
   }
 

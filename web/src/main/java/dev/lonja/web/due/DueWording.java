@@ -111,7 +111,7 @@ public final class DueWording {
       due.overdueDays().ifPresent(days -> by.add(Words.count(days, "day", "days")));
       return State.ofShort("overdue by " + String.join(", ", by));
     }
-    if (due.flags().contains(Due.Flag.NOT_FORECASTABLE)) {
+    if (due.plannedDate().isEmpty() && due.flags().contains(Due.Flag.NOT_FORECASTABLE)) {
       return State.note("no rate, no date by meter");
     }
     if (due.flags().contains(Due.Flag.NO_LAY_UP)) {

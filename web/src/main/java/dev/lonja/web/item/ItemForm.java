@@ -69,7 +69,11 @@ final class ItemForm {
         () ->
             new ItemDraft(
                 new ItemDraft.Identity(
-                    make.orElseThrow(), number.orElseThrow(), family.orElseThrow(), properties),
+                    make.orElseThrow(),
+                    number.orElseThrow(),
+                    family.orElseThrow(),
+                    properties,
+                    text("apart").equals("yes")),
                 description.orElseThrow(),
                 home.orElseThrow(),
                 fluid,
@@ -165,6 +169,8 @@ final class ItemForm {
         Optional<Quantity> least = least(row, address, measure);
         Optional<Quantity> most = amount("most-" + row, "The most in " + address, measure);
         least.ifPresent(l -> most.ifPresent(m -> bins.add(new ItemDraft.Bin(line, address, l, m))));
+      } else {
+        refuseAlone(row, "its bin", "least-", "most-");
       }
     }
     return bins;
@@ -192,6 +198,7 @@ final class ItemForm {
     for (int row = 0; row < MOST_ROWS; row++) {
       String name = text("supplier-" + row);
       if (name.isEmpty()) {
+        refuseAlone(row, "who sells it", "orderNumber-", "price-", "supplyPack-", "supplyLeast-");
         continue;
       }
       Optional<BigDecimal> price =
@@ -235,9 +242,22 @@ final class ItemForm {
                 ? Optional.of(1)
                 : typed.wholeBetween(field, "How many " + part, text(field), 1, Limits.PIECES);
         quantity.ifPresent(q -> contents.add(new ItemDraft.Content(line, part, q)));
+      } else {
+        refuseAlone(row, "what it counts", "contentQuantity-");
       }
     }
     return contents;
+  }
+
+  /** Nothing that was typed is dropped unsaid: a row lacks what the rest of it is about. */
+  private void refuseAlone(int row, String what, String... fields) {
+    for (String field : fields) {
+      if (!text(field + row).isEmpty()) {
+        typed.refuse(
+            field + row, "\"" + text(field + row) + "\" stands in this row without " + what + ".");
+        return;
+      }
+    }
   }
 
   /** Rows of a list of the form, the spare ones included. */

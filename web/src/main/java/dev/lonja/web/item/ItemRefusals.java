@@ -12,6 +12,8 @@ import java.util.stream.Collectors;
 /** Why an item was not written, each reason at its field of the form. */
 final class ItemRefusals {
 
+  private static final String APART = "apart";
+
   static final RefusalWording WORDS =
       RefusalWording.of(
           ItemRefusal.class,
@@ -73,6 +75,16 @@ final class ItemRefusals {
                               + " "
                               + already.number()
                               + " is stocked already. Edit that one."))
+              .when(
+                  ItemRefusal.ReadsAlike.class,
+                  alike ->
+                      new Problem(
+                          APART,
+                          "The store keeps "
+                              + alike.items().stream()
+                                  .map(item -> item.make() + " " + item.number())
+                                  .collect(Collectors.joining(", "))
+                              + ", which reads like it. Is it the same? Then edit that one."))
               .when(
                   ItemRefusal.NumberTaken.class,
                   taken ->

@@ -85,6 +85,7 @@ public final class PartEntry {
       if (!word.isBlank()) {
         Property.MATERIAL
             .parse(word)
+            .or(() -> Property.RUBBER.parse(word))
             .ifPresentOrElse(
                 materials::add,
                 () ->
@@ -94,6 +95,8 @@ public final class PartEntry {
                             + word.strip()
                             + "\" is no material of a seal; allowed is "
                             + Property.MATERIAL.allowed()
+                            + ", or the rubber of an O-ring, "
+                            + Property.RUBBER.allowed()
                             + "."));
       }
     }
