@@ -17,6 +17,7 @@ import dev.lonja.core.grade.Grade;
 import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.grade.Window;
+import dev.lonja.core.mixture.Protection;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Temperature;
@@ -124,6 +125,7 @@ public class FluidBenchmark {
               Optional.empty(),
               Optional.empty(),
               Optional.empty(),
+              Optional.empty(),
               List.of());
       return new Product(
           new ProductId(i + 1L),
@@ -164,7 +166,8 @@ public class FluidBenchmark {
               false,
               false,
               Optional.empty(),
-              Optional.empty()));
+              Optional.empty(),
+              Protection.UNSAID));
     }
   }
 

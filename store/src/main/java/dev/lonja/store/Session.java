@@ -3,7 +3,9 @@ package dev.lonja.store;
 import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.Labels;
+import dev.lonja.core.grade.Climate;
 import dev.lonja.core.machine.ShelfFacts;
+import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.policy.Policies;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.crossref.RubberRepository;
@@ -43,6 +45,7 @@ import dev.lonja.store.tray.TrayTaskRepository;
 import dev.lonja.store.verification.Verification;
 import dev.lonja.store.wanted.FindingRepository;
 import dev.lonja.store.wanted.WantedRepository;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalLong;
@@ -129,7 +132,19 @@ public final class Session {
 
   /** What the store knows of the things that machines take. */
   public ShelfFacts shelf() {
-    return ShelfQueries.read(context, settings().fillPolicy());
+    return ShelfQueries.read(
+        context,
+        settings().fillPolicy(),
+        fluidReference().freezing(),
+        new MixPolicy(
+            settings().coolantShare(),
+            climate()
+                .stated()
+                .flatMap(
+                    year ->
+                        year.months().stream()
+                            .map(Climate.MonthRange::lowest)
+                            .min(Comparator.naturalOrder()))));
   }
 
   public ClassRepository classes() {

@@ -84,6 +84,8 @@ final class TouchLog {
             "product",
             "product_approval",
             "reference_change",
+            // the coldest month says how strong a coolant is mixed
+            "climate_month",
             "rubber_fluid",
             "item",
             "part",

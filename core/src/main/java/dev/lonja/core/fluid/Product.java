@@ -2,6 +2,7 @@ package dev.lonja.core.fluid;
 
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
+import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
 import java.util.List;
@@ -35,6 +36,7 @@ public record Product(
    * @param chemistry of a coolant
    * @param base of a brake fluid
    * @param type of a hydraulic fluid
+   * @param strength of a coolant or a screen wash
    * @param hazards codes of the hazard texts that go with it, in order
    */
   public record Data(
@@ -46,11 +48,13 @@ public record Product(
       Optional<Chemistry> chemistry,
       Optional<BrakeBase> base,
       Optional<HydraulicType> type,
+      Optional<Strength> strength,
       List<String> hazards) {
 
     /** Nothing is known. */
     public static final Data UNKNOWN =
         new Data(
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),

@@ -2,6 +2,7 @@ package dev.lonja.core.fluid;
 
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.GradeChart;
+import dev.lonja.core.mixture.Protection;
 import dev.lonja.core.quantity.AshContent;
 import java.util.List;
 import java.util.Optional;
@@ -56,6 +57,7 @@ public record Spec(
    * @param biodegradable true if it must be readily biodegradable
    * @param chemistry of a coolant
    * @param base of a brake fluid
+   * @param protection of a coolant or a screen wash, against frost
    */
   public record Limits(
       Optional<AshContent> mostAsh,
@@ -64,7 +66,8 @@ public record Spec(
       boolean wetClutch,
       boolean biodegradable,
       Optional<Chemistry> chemistry,
-      Optional<BrakeBase> base) {
+      Optional<BrakeBase> base,
+      Protection protection) {
 
     public static final Limits NONE =
         new Limits(
@@ -74,7 +77,8 @@ public record Spec(
             false,
             false,
             Optional.empty(),
-            Optional.empty());
+            Optional.empty(),
+            Protection.UNSAID);
   }
 
   public Spec {

@@ -14,16 +14,18 @@ import java.util.Set;
  * @param reusableSeals seals whose spec allows that they are used again if they are sound
  * @param spinOns the filters that are screwed on, with how far they are turned after the gasket
  *     touches where that is printed on them
+ * @param mixes the fluids that are mixed with water
  */
 public record ShelfFacts(
     Boxes boxes,
     FillPolicy fills,
     Set<ItemId> reusableSeals,
-    Map<ItemId, Optional<String>> spinOns) {
+    Map<ItemId, Optional<String>> spinOns,
+    Mixes mixes) {
 
   /** Of parts with nothing else in their boxes, filled as every store does by default. */
   public static final ShelfFacts NONE =
-      new ShelfFacts(Boxes.NONE, FillPolicy.DEFAULT, Set.of(), Map.of());
+      new ShelfFacts(Boxes.NONE, FillPolicy.DEFAULT, Set.of(), Map.of(), Mixes.NONE);
 
   public ShelfFacts {
     reusableSeals = Set.copyOf(reusableSeals);

@@ -6,7 +6,13 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Mixes;
 import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.mixture.Mix;
+import dev.lonja.core.mixture.Mixture;
+import dev.lonja.core.mixture.Strength;
+import dev.lonja.core.mixture.WantedShare;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.policy.Question;
 import dev.lonja.core.policy.School;
@@ -14,6 +20,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -53,6 +60,7 @@ final class FillTake {
     BigDecimal withLoss = BigDecimal.ONE.add(loss);
     // of a range the high end may be wanted, and some of it stays in jugs and funnels
     Volume laid = capacity.isRange() ? capacity.high().times(withLoss) : capacity.high();
+    Optional<Mixed> mixed = mixed(compartment, laid);
     TakeLine.Reason reason =
         new TakeLine.Reason.Fill(
             fill.get().condition(),
@@ -62,17 +70,58 @@ final class FillTake {
             capacity,
             fill.get().filterVolume(),
             loss,
-            needs.firstPour(compartment, capacity, laid, preFill(compartment)));
+            needs.firstPour(compartment, capacity, laid, preFill(compartment)),
+            mixed.map(Mixed::mix));
+    Quantity expected = Quantity.of(capacity.middle()).times(withLoss);
     lines.add(
         new TakeLine(
             task.id(),
             compartment.itemId().get(),
             compartment.name(),
             Destination.compartment(compartment.id()),
-            Quantity.of(capacity.middle()).times(withLoss),
-            Quantity.of(laid),
+            mixed.map(mix -> expected.times(mix.shareOfProduct())).orElse(expected),
+            Quantity.of(mixed.map(mix -> laid.minus(mix.mix().water())).orElse(laid)),
             reason,
             waysOfFill(compartment)));
+  }
+
+  /**
+   * A fill that is mixed.
+   *
+   * @param shareOfProduct of what goes in, the rest being water
+   */
+  private record Mixed(Mix mix, BigDecimal shareOfProduct) {}
+
+  /** Empty for fluids that go in as they come, and where a mixture cannot be said. */
+  private Optional<Mixed> mixed(Compartment compartment, Volume total) {
+    Mixes mixes = needs.shelf().mixes();
+    ItemId item = compartment.itemId().orElseThrow();
+    if (!mixes.isMixed(item)) {
+      return Optional.empty();
+    }
+    Optional<Strength> strength = mixes.strength(item);
+    if (strength.isEmpty()) {
+      gaps.add(new Take.Gap.StrengthUnknown(compartment.name()));
+      return Optional.empty();
+    }
+    Optional<WantedShare> wanted = mixes.wanted(compartment, strength.get());
+    if (wanted.isEmpty()) {
+      gaps.add(new Take.Gap.NotReached(compartment.name()));
+      return Optional.empty();
+    }
+    Optional<Mixture> fresh = Mixture.fresh(total, wanted.get().share(), strength.get().share());
+    if (fresh.isEmpty()) {
+      gaps.add(new Take.Gap.TooWeak(compartment.name(), wanted.get()));
+    }
+    return fresh.map(mixture -> mixed(mixture, wanted.get(), strength.get(), mixes));
+  }
+
+  private static Mixed mixed(Mixture fresh, WantedShare wanted, Strength strength, Mixes mixes) {
+    boolean isGeneral =
+        strength.freezing(mixes.general()).filter(Strength.Freezing::isGeneral).isPresent();
+    return new Mixed(
+        new Mix(wanted.share(), fresh.water(), wanted.protectsTo(), isGeneral),
+        wanted.share().divide(strength.share(), MathContext.DECIMAL64));
   }
 
   private List<InForce> waysOfFill(Compartment compartment) {

@@ -1,5 +1,6 @@
 package dev.lonja.core.take;
 
+import dev.lonja.core.mixture.WantedShare;
 import java.util.List;
 
 /** What an occurrence takes, and what could not be said for want of data. */
@@ -15,6 +16,15 @@ public record Take(List<TakeLine> lines, List<Gap> gaps) {
 
     /** The filter's own volume is unknown, so the fill counts without it. */
     record FilterVolumeUnknown(String position) implements Gap {}
+
+    /** Nobody has said whether what goes in is a concentrate or ready mixed. */
+    record StrengthUnknown(String compartment) implements Gap {}
+
+    /** What goes in is weaker than the compartment wants it, and goes in as it comes. */
+    record TooWeak(String compartment, WantedShare wanted) implements Gap {}
+
+    /** No mixture is known to reach the protection that the compartment wants. */
+    record NotReached(String compartment) implements Gap {}
 
     /** The filter stays, and only what goes in together with a new one is on file. */
     record FilterStays(String compartment) implements Gap {}

@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.mixture.Mix;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
@@ -88,6 +89,7 @@ public record TakeLine(
      * @param filledIn the state in which the compartment is really filled
      * @param capacity what goes in, from low to high
      * @param filterVolume what the new filter adds to a capacity on file without it
+     * @param mix what of it is water, for a fluid that is mixed
      */
     record Fill(
         FillCondition condition,
@@ -95,7 +97,8 @@ public record TakeLine(
         Capacity capacity,
         Optional<Volume> filterVolume,
         BigDecimal handlingLoss,
-        FirstPour firstPour)
+        FirstPour firstPour,
+        Optional<Mix> mix)
         implements Reason {}
 
     /** A part that is replaced every time. */

@@ -3,9 +3,11 @@ package dev.lonja.core.tray;
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.mixture.Mix;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.TakeLine;
+import java.util.Optional;
 import java.util.Set;
 
 /** Why a line is on a tray, kept as a value and put into words on the way out. */
@@ -15,8 +17,10 @@ public sealed interface LineReason {
    * A fill, and how it is poured.
    *
    * @param condition in which the compartment is filled, whichever capacity is on file
+   * @param mix what of it is water, for a fluid that is mixed
    */
-  record Fill(FillCondition condition, FirstPour firstPour) implements LineReason {}
+  record Fill(FillCondition condition, FirstPour firstPour, Optional<Mix> mix)
+      implements LineReason {}
 
   /**
    * A part that is replaced every time.
@@ -64,7 +68,9 @@ public sealed interface LineReason {
   /** Why a service takes a line. */
   static LineReason of(TakeLine.Reason reason) {
     return Cases.<TakeLine.Reason, LineReason>over(TakeLine.Reason.class)
-        .when(TakeLine.Reason.Fill.class, fill -> new Fill(fill.filledIn(), fill.firstPour()))
+        .when(
+            TakeLine.Reason.Fill.class,
+            fill -> new Fill(fill.filledIn(), fill.firstPour(), fill.mix()))
         .when(TakeLine.Reason.Part.class, part -> new Part(part.note()))
         .when(TakeLine.Reason.NewSeal.class, seal -> new NewSeal(seal.note()))
         .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))

@@ -116,6 +116,7 @@ class FittingTest {
             none.chemistry(),
             none.base(),
             Optional.ofNullable(type),
+            Optional.empty(),
             List.of()),
         1);
   }

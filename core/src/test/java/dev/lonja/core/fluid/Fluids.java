@@ -74,7 +74,8 @@ public final class Fluids {
                   new Coverage.Pair(CI4, CH4),
                   new Coverage.Pair(SP, SN),
                   new Coverage.Pair(MA2, MA),
-                  new Coverage.Pair(DOT51, DOT4))));
+                  new Coverage.Pair(DOT51, DOT4))),
+          Map.of());
 
   /** January to December: from 2 °C to 37 °C, with −12 °C in January for a hard winter. */
   static final Climate HARD_WINTER = climate(-120, 370);
@@ -165,6 +166,7 @@ public final class Fluids {
               data.chemistry(),
               base,
               data.type(),
+              Optional.empty(),
               List.of());
       return this;
     }
@@ -192,6 +194,7 @@ public final class Fluids {
               data.chemistry(),
               data.base(),
               data.type(),
+              Optional.empty(),
               List.of());
       return this;
     }
@@ -215,6 +218,7 @@ public final class Fluids {
               family,
               data.base(),
               type,
+              Optional.empty(),
               List.of());
       return this;
     }

@@ -23,6 +23,7 @@ import dev.lonja.core.fluid.Spec.FrictionModifier;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
 import dev.lonja.core.grade.Window;
+import dev.lonja.core.mixture.Protection;
 import dev.lonja.core.quantity.AshContent;
 import java.math.BigDecimal;
 import java.time.Month;
@@ -59,7 +60,8 @@ class SpecJudgeTest {
         wetClutch,
         biodegradable,
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        Protection.UNSAID);
   }
 
   @Test
@@ -406,7 +408,8 @@ class SpecJudgeTest {
                 false,
                 false,
                 Optional.of(Chemistry.P_OAT),
-                Optional.of(BrakeBase.GLYCOL)));
+                Optional.of(BrakeBase.GLYCOL),
+                Protection.UNSAID));
     assertThat(judge(coolant, fluid(FluidKind.COOLANT).family(Chemistry.IAT).read()).reasons())
         .contains(new Reason.ChemistryDiffers(Chemistry.P_OAT, Chemistry.IAT));
     assertThat(judge(coolant, fluid(FluidKind.COOLANT).read()).reasons())

@@ -35,7 +35,7 @@ class PropertyTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"-3", "0", "", "93,2", "10001", "3/0 in", "tall"})
+  @ValueSource(strings = {"-3", "0", "", "93,200", "10001", "3/0 in", "tall"})
   void aHeightThatIsNone(String typed) {
     assertThat(Property.HEIGHT.parse(typed)).isEmpty();
   }

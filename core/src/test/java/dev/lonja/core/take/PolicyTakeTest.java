@@ -17,6 +17,7 @@ import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.inspection.ReplacementTurn;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.Boxes;
+import dev.lonja.core.machine.Mixes;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.machine.Ways;
@@ -70,7 +71,7 @@ class PolicyTakeTest {
                 CLIP,
                 BULB,
                 AIR),
-            new ShelfFacts(Boxes.NONE, FillPolicy.DEFAULT, Set.of(WASHER), Map.of()),
+            new ShelfFacts(Boxes.NONE, FillPolicy.DEFAULT, Set.of(WASHER), Map.of(), Mixes.NONE),
             ways(policies));
     return ServiceTake.of(needs, List.of(tasks)).lines();
   }

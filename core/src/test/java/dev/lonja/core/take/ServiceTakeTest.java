@@ -23,6 +23,7 @@ import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.machine.Boxes;
+import dev.lonja.core.machine.Mixes;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.machine.Ways;
@@ -197,7 +198,7 @@ class ServiceTakeTest {
         new UnitNeeds(
             List.of(sump(BOTH)),
             List.of(filter(Optional.empty())),
-            new ShelfFacts(Boxes.NONE, own, Set.of(), Map.of()),
+            new ShelfFacts(Boxes.NONE, own, Set.of(), Map.of(), Mixes.NONE),
             Ways.USUAL);
     TakeLine line = ServiceTake.of(needs, List.of(CHANGE_OIL, REPLACE_FILTER)).lines().get(0);
     assertThat(line.expected()).isEqualTo(Quantity.litres("6.72"));

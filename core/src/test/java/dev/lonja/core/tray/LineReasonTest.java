@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.mixture.Mix;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.take.TakeLine;
@@ -16,6 +17,9 @@ import org.junit.jupiter.api.Test;
 class LineReasonTest {
 
   /** The condition is the one the compartment is filled in, whichever capacity is on file. */
+  private static final Mix MIX =
+      new Mix(new BigDecimal("0.5"), Volume.ofLitres("3.2"), Optional.empty(), false);
+
   @Test
   void aFillKeepsItsConditionAndHowItIsPoured() {
     FirstPour pour = new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"));
@@ -26,8 +30,10 @@ class LineReasonTest {
             Capacity.ofLitres("6"),
             Optional.of(Volume.ofLitres("0.5")),
             BigDecimal.ZERO,
-            pour);
-    assertThat(LineReason.of(fill)).isEqualTo(new LineReason.Fill(FillCondition.WITH_FILTER, pour));
+            pour,
+            Optional.of(MIX));
+    assertThat(LineReason.of(fill))
+        .isEqualTo(new LineReason.Fill(FillCondition.WITH_FILTER, pour, Optional.of(MIX)));
   }
 
   @Test

@@ -2,8 +2,11 @@ package dev.lonja.desk.fluid;
 
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import dev.lonja.core.quantity.PlainDecimal;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +40,13 @@ public final class ProductSheet {
     fields.put("chemistry", data.chemistry().map(Chemistry::words).orElse(""));
     fields.put("base", data.base().map(Enum::name).orElse(""));
     fields.put("type", data.type().map(Enum::name).orElse(""));
+    fields.put(
+        "mixShare",
+        data.strength().map(s -> PlainDecimal.of(s.share().movePointRight(2))).orElse(""));
+    fields.put("glycol", data.strength().flatMap(Strength::glycol).map(Enum::name).orElse(""));
+    fields.put(
+        "freezePoints",
+        data.strength().flatMap(Strength::own).map(FreezeTable::written).orElse(""));
     data.hazards().forEach(code -> fields.put(HAZARD + code, "yes"));
     return fields;
   }

@@ -5,6 +5,7 @@ import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.quantity.AshContent;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Temperature;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -49,6 +50,14 @@ public final class SpecSheet {
     fields.put("biodegradable", limits.biodegradable() ? "yes" : "");
     fields.put("chemistry", limits.chemistry().map(Enum::name).orElse(""));
     fields.put("base", limits.base().map(Enum::name).orElse(""));
+    fields.put("protectTo", limits.protection().downTo().map(Temperature::exactText).orElse(""));
+    fields.put(
+        "mixShare",
+        limits
+            .protection()
+            .share()
+            .map(share -> PlainDecimal.of(share.movePointRight(2)))
+            .orElse(""));
     return fields;
   }
 }

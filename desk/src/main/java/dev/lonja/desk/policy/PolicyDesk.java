@@ -23,6 +23,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +46,7 @@ public class PolicyDesk extends KeepersDesk {
   }
 
   /** All questions with their answers, and how fills are reckoned. */
-  public record Overview(List<Answer> answers, FillPolicy fills) {}
+  public record Overview(List<Answer> answers, FillPolicy fills, BigDecimal coolantShare) {}
 
   /**
    * The store's answer to a question, and who does otherwise.
@@ -88,7 +89,8 @@ public class PolicyDesk extends KeepersDesk {
           Policies policies = session.policies().all();
           return new Overview(
               Arrays.stream(Question.values()).map(q -> answer(q, policies, names)).toList(),
-              session.settings().fillPolicy());
+              session.settings().fillPolicy(),
+              session.settings().coolantShare());
         });
   }
 
@@ -205,24 +207,30 @@ public class PolicyDesk extends KeepersDesk {
         .orElse(Facts.NONE);
   }
 
-  /** Sets how every fill of this store is reckoned and poured. */
+  /**
+   * Sets how every fill of this store is reckoned and poured.
+   *
+   * @param coolant the part of concentrate in coolant where a book says nothing
+   */
   @Allowed.ToKeepStore
-  public Outcome pour(Sent sent, FillPolicy policy) {
+  public Outcome pour(Sent sent, FillPolicy policy, BigDecimal coolant) {
     return once.run(
         sent,
         session -> {
-          FillPolicy before = session.settings().fillPolicy();
+          Facts before = facts(session.settings().fillPolicy(), session.settings().coolantShare());
           session.settings().set(policy);
-          audit(session, sent, "", facts(before), facts(policy));
+          session.settings().setCoolantShare(coolant);
+          audit(session, sent, "", before, facts(policy, coolant));
           return Outcome.done();
         });
   }
 
-  private static Facts facts(FillPolicy policy) {
+  private static Facts facts(FillPolicy policy, BigDecimal coolant) {
     return Facts.of("handling_loss", PlainDecimal.of(policy.handlingLoss()))
         .with("hold_back", PlainDecimal.of(policy.holdBack()))
         .with("least_hold_back_l", policy.leastHoldBack().exactText())
-        .with("jug_l", policy.jug().exactText());
+        .with("jug_l", policy.jug().exactText())
+        .with("coolant_share", PlainDecimal.of(coolant));
   }
 
   private void audit(Session session, Sent sent, String subject, Facts before, Facts after) {

@@ -19,9 +19,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** The public reference data, shown as shipped and as this store has them, with a history. */
@@ -68,6 +70,9 @@ public class StandardsDesk {
 
   /** Covering names a class that is not in the list; {@code column} is newer or older. */
   public record UnknownClass(String column, String name) implements Refused {}
+
+  /** The freeze points of a glycol would not fall as its share rises, or it is not known. */
+  public record BadFreezing(String glycol) implements Refused {}
 
   /** Classes would cover each other. */
   public record Circle(Set<ServiceClass> classes) implements Refused {}
@@ -160,7 +165,10 @@ public class StandardsDesk {
         });
   }
 
-  /** What covers what must be known classes, and never run in a circle. */
+  /**
+   * What covers what must be known classes, and never run in a circle; freeze points must fall as
+   * shares rise.
+   */
   private static List<Refused> unsound(Session session) {
     ClassList classes =
         ReferenceRepository.classes(session.references().rows(ReferenceFile.SERVICE_CLASSES));
@@ -176,6 +184,17 @@ public class StandardsDesk {
     Coverage.circle(ReferenceRepository.pairs(classes, covers))
         .map(Circle::new)
         .ifPresent(refusals::add);
+    List<ReferenceRow> freezing = session.references().rows(ReferenceFile.FREEZE_POINTS);
+    Set<String> sound =
+        ReferenceRepository.freezing(freezing).keySet().stream()
+            .map(glycol -> glycol.name().toLowerCase(Locale.ROOT))
+            .collect(Collectors.toSet());
+    freezing.stream()
+        .map(row -> row.cell("glycol"))
+        .distinct()
+        .filter(glycol -> !sound.contains(glycol))
+        .map(BadFreezing::new)
+        .forEach(refusals::add);
     return refusals;
   }
 }

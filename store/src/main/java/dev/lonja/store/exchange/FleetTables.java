@@ -171,6 +171,20 @@ final class FleetTables {
         .with(of("base", COMPARTMENT.BASE, words(BrakeBase.values()), "of brake fluid").optional())
         .with(
             of(
+                    "protect_to_c",
+                    COMPARTMENT.PROTECT_TENTHS_C,
+                    scaled(1, -800, 0),
+                    "must not freeze above")
+                .optional())
+        .with(
+            of(
+                    "mix_share",
+                    COMPARTMENT.MIX_SHARE_E4,
+                    scaled(4, 1, 10_000),
+                    "part of concentrate that it must have")
+                .optional())
+        .with(
+            of(
                     "level",
                     COMPARTMENT.LEVEL_METHOD,
                     words(LevelMethod.Kind.values()),

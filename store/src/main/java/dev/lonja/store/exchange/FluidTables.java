@@ -8,6 +8,7 @@ import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
 import static dev.lonja.store.exchange.Format.date;
+import static dev.lonja.store.exchange.Format.freezePoints;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.oneOf;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -35,6 +36,7 @@ import dev.lonja.core.fluid.BrakeBase;
 import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.mixture.Glycol;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.reference.ReferenceFile;
@@ -92,6 +94,16 @@ final class FluidTables {
                 .optional())
         .with(
             of(
+                    "mix_share",
+                    PRODUCT.MIX_SHARE_E4,
+                    scaled(4, 1, 10_000),
+                    "part of concentrate as it comes: 1 for a concentrate")
+                .optional())
+        .with(of("glycol", PRODUCT.GLYCOL, words(Glycol.values()), "what it rests on").optional())
+        .with(
+            of("freeze_points", PRODUCT.FREEZE_POINTS, freezePoints(), "from its label").optional())
+        .with(
+            of(
                     "hazards",
                     PRODUCT.HAZARDS,
                     text(Lengths.REASON),
@@ -99,7 +111,19 @@ final class FluidTables {
                 .orEmptyText())
         .with(of("version", PRODUCT.VERSION, whole(0, MOST), "number of edits"))
         .unique("make", "name")
+        .rule(
+            new RowRule(
+                "mix_share",
+                "filled for coolant and washer_fluid only, and where glycol or freeze_points is",
+                FluidTables::mixesAgree))
         .build();
+  }
+
+  private static boolean mixesAgree(Map<String, String> row) {
+    boolean isMixed = row.get("kind").equals("coolant") || row.get("kind").equals("washer_fluid");
+    return row.get("mix_share").isEmpty()
+        ? row.get("glycol").isEmpty() && row.get("freeze_points").isEmpty()
+        : isMixed;
   }
 
   private static ExchangeTable productApprovals() {

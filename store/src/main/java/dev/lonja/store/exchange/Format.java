@@ -1,5 +1,6 @@
 package dev.lonja.store.exchange;
 
+import dev.lonja.core.mixture.FreezeTable;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Limits;
@@ -111,6 +112,15 @@ record Format<T>(
 
   static Format<Long> whole(long lowest, long highest) {
     return scaled(0, lowest, highest);
+  }
+
+  /** Freeze points by share, as a label has them. */
+  static Format<String> freezePoints() {
+    return new Format<>(
+        "string",
+        "shares that rise with freeze points in °C that fall, as 0.33 -18; 0.5 -36",
+        cell -> FreezeTable.read(cell).map(FreezeTable::written).filter(cell::equals),
+        text -> text);
   }
 
   /** What an inspection measures, in the base unit of its kind. */

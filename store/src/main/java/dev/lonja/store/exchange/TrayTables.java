@@ -12,6 +12,7 @@ import static dev.lonja.store.exchange.Format.scaled;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.FINDING;
 import static dev.lonja.store.schema.Tables.KIT_TASK;
 import static dev.lonja.store.schema.Tables.TRAY;
@@ -164,6 +165,21 @@ final class TrayTables {
                     TRAY_LINE.PRE_FILL_UL,
                     scaled(6, 0, QUANTITY_MICRO),
                     "poured into the new filter beforehand")
+                .optional())
+        .with(
+            of(
+                    "mix_share",
+                    TRAY_LINE.MIX_SHARE_E4,
+                    scaled(4, 1, 10_000),
+                    "part of concentrate in a fill that is mixed")
+                .optional())
+        .with(
+            of("mix_water_l", TRAY_LINE.MIX_WATER_UL, scaled(6, 0, QUANTITY_MICRO), "water to add")
+                .optional())
+        .with(
+            of("mix_freezes_at_c", TRAY_LINE.MIX_TENTHS_C, scaled(1, -1_000, 0), "then").optional())
+        .with(
+            of("mix_general", TRAY_LINE.MIX_GENERAL, yesNo(), "true: not from its label")
                 .optional())
         .with(
             of(

@@ -3,12 +3,20 @@ package dev.lonja.store.fleet;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.PART;
 import static dev.lonja.store.schema.Tables.PART_PROPERTY;
+import static dev.lonja.store.schema.Tables.PRODUCT;
 
+import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Mixes;
 import dev.lonja.core.machine.ShelfFacts;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Glycol;
+import dev.lonja.core.mixture.MixPolicy;
+import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.store.fluid.ProductRows;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.query.FixedQuery;
 import java.util.HashMap;
@@ -40,6 +48,17 @@ public final class ShelfQueries {
               .on(PART_PROPERTY.PART_ID.eq(PART.ID), is(Property.TURNS))
               .where(PART.FAMILY.eq(DSL.inline(Family.SPIN_ON_FILTER.name()))));
 
+  private static final FixedQuery MIXED =
+      FixedQuery.of(
+          DSL.select(ITEM.ID, PRODUCT.MIX_SHARE_E4, PRODUCT.GLYCOL, PRODUCT.FREEZE_POINTS)
+              .from(ITEM)
+              .join(PRODUCT)
+              .on(PRODUCT.ID.eq(ITEM.PRODUCT_ID))
+              .where(
+                  PRODUCT.KIND.in(
+                      DSL.inline(FluidKind.COOLANT.name()),
+                      DSL.inline(FluidKind.WASHER_FLUID.name()))));
+
   private ShelfQueries() {}
 
   private static Condition is(Property<?> property) {
@@ -50,8 +69,16 @@ public final class ShelfQueries {
    * All of it.
    *
    * @param fills how a fill is reckoned and poured
+   * @param general freeze points by glycol
+   * @param mixing how the store mixes where a book says nothing
    */
-  public static ShelfFacts read(DSLContext context, FillPolicy fills) {
+  public static ShelfFacts read(
+      DSLContext context, FillPolicy fills, Map<Glycol, FreezeTable> general, MixPolicy mixing) {
+    Map<ItemId, Optional<Strength>> strengths = new HashMap<>();
+    MIXED
+        .with(context)
+        .fetch()
+        .forEach(row -> strengths.put(row.get(ITEM.ID), ProductRows.strength(row)));
     Map<ItemId, Optional<String>> spinOns = new HashMap<>();
     SPIN_ONS
         .with(context)
@@ -63,6 +90,7 @@ public final class ShelfQueries {
         new BoxRepository(context).ofStockedItems(),
         fills,
         Set.copyOf(REUSABLE.with(context).fetch(ITEM.ID)),
-        spinOns);
+        spinOns,
+        new Mixes(strengths, general, mixing));
   }
 }

@@ -8,6 +8,8 @@ import dev.lonja.core.fluid.Approval;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
 import dev.lonja.store.query.NextNumber;
@@ -120,6 +122,13 @@ public final class ProductRepository {
     row.put(PRODUCT.CHEMISTRY, data.chemistry().map(Enum::name).orElse(null));
     row.put(PRODUCT.BASE, data.base().map(Enum::name).orElse(null));
     row.put(PRODUCT.HYDRAULIC_TYPE, data.type().map(Enum::name).orElse(null));
+    row.put(
+        PRODUCT.MIX_SHARE_E4,
+        data.strength().map(s -> s.share().movePointRight(4).longValueExact()).orElse(null));
+    row.put(PRODUCT.GLYCOL, data.strength().flatMap(Strength::glycol).map(Enum::name).orElse(null));
+    row.put(
+        PRODUCT.FREEZE_POINTS,
+        data.strength().flatMap(Strength::own).map(FreezeTable::written).orElse(null));
     row.put(PRODUCT.HAZARDS, String.join(", ", data.hazards()));
     return row;
   }

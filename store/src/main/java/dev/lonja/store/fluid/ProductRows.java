@@ -10,8 +10,12 @@ import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.HydraulicType;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Glycol;
+import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -36,6 +40,8 @@ public final class ProductRows {
               .from(PRODUCT_APPROVAL)
               .where(PRODUCT_APPROVAL.PRODUCT_ID.eq(PRODUCT.ID))
               .asField("approvals"));
+
+  private static final int SHARE_DECIMALS = 4;
 
   private ProductRows() {}
 
@@ -71,9 +77,22 @@ public final class ProductRows {
         Optional.ofNullable(row.get(PRODUCT.CHEMISTRY)).map(Chemistry::valueOf),
         Optional.ofNullable(row.get(PRODUCT.BASE)).map(BrakeBase::valueOf),
         Optional.ofNullable(row.get(PRODUCT.HYDRAULIC_TYPE)).map(HydraulicType::valueOf),
+        strength(row),
         row.get(PRODUCT.HAZARDS).isEmpty()
             ? List.of()
             : List.of(row.get(PRODUCT.HAZARDS).split(", ")));
+  }
+
+  /** How strong a coolant or a screen wash is, where somebody has said. */
+  public static Optional<Strength> strength(Record row) {
+    return Optional.ofNullable(row.get(PRODUCT.MIX_SHARE_E4))
+        .map(
+            share ->
+                new Strength(
+                    BigDecimal.valueOf(share, SHARE_DECIMALS),
+                    Optional.ofNullable(row.get(PRODUCT.GLYCOL)).map(Glycol::valueOf),
+                    Optional.ofNullable(row.get(PRODUCT.FREEZE_POINTS))
+                        .flatMap(FreezeTable::read)));
   }
 
   private static Optional<Boolean> yesNo(@Nullable Long value) {

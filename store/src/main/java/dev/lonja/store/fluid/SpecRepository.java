@@ -15,8 +15,10 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
 import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.mixture.Protection;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Temperature;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -99,7 +101,11 @@ public final class SpecRepository {
         row.get(COMPARTMENT.WET_CLUTCH) == 1,
         row.get(COMPARTMENT.BIODEGRADABLE) == 1,
         Optional.ofNullable(row.get(COMPARTMENT.CHEMISTRY)).map(Chemistry::valueOf),
-        Optional.ofNullable(row.get(COMPARTMENT.BASE)).map(BrakeBase::valueOf));
+        Optional.ofNullable(row.get(COMPARTMENT.BASE)).map(BrakeBase::valueOf),
+        new Protection(
+            temperature(row.get(COMPARTMENT.PROTECT_TENTHS_C)),
+            Optional.ofNullable(row.get(COMPARTMENT.MIX_SHARE_E4))
+                .map(share -> BigDecimal.valueOf(share, 4))));
   }
 
   /** Writes the spec of a compartment in place of what was there. */
@@ -127,6 +133,16 @@ public final class SpecRepository {
     row.set(COMPARTMENT.BIODEGRADABLE, limits.biodegradable() ? 1L : 0L);
     row.set(COMPARTMENT.CHEMISTRY, limits.chemistry().map(Enum::name).orElse(null));
     row.set(COMPARTMENT.BASE, limits.base().map(Enum::name).orElse(null));
+    row.set(
+        COMPARTMENT.PROTECT_TENTHS_C,
+        limits.protection().downTo().map(frost -> (long) frost.tenthsCelsius()).orElse(null));
+    row.set(
+        COMPARTMENT.MIX_SHARE_E4,
+        limits
+            .protection()
+            .share()
+            .map(share -> share.movePointRight(4).longValueExact())
+            .orElse(null));
   }
 
   private void addRows(CompartmentId compartmentId, Spec spec) {

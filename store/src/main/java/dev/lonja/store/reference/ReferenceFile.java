@@ -68,6 +68,13 @@ public enum ReferenceFile {
       "Coolant families",
       "by chemistry",
       List.of(ReferenceColumn.key("family", "Family"), ReferenceColumn.note())),
+  FREEZE_POINTS(
+      "Freeze points of mixtures",
+      "by volume, rounded; the product's own label decides",
+      List.of(
+          ReferenceColumn.key("glycol", "Glycol"),
+          ReferenceColumn.numericKey("share", "Share of concentrate"),
+          ReferenceColumn.temperature("freezes_at_c", "freezes at °C"))),
   BRAKE_FLUIDS(
       "Brake fluids",
       "DOT and ISO 4925",

@@ -7,13 +7,17 @@ import dev.lonja.core.fluid.Coverage;
 import dev.lonja.core.fluid.FluidReference;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.grade.GradeTable;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Glycol;
 import dev.lonja.core.quantity.Temperature;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -142,7 +146,28 @@ public final class ReferenceRepository {
             grades(rows.apply(ReferenceFile.CONSISTENCIES)));
     ClassList classes = classes(rows.apply(ReferenceFile.SERVICE_CLASSES));
     return new FluidReference(
-        grades, classes, Coverage.of(pairs(classes, rows.apply(ReferenceFile.CLASS_COVERS))));
+        grades,
+        classes,
+        Coverage.of(pairs(classes, rows.apply(ReferenceFile.CLASS_COVERS))),
+        freezing(rows.apply(ReferenceFile.FREEZE_POINTS)));
+  }
+
+  /**
+   * The tables that rows of {@link ReferenceFile#FREEZE_POINTS} make, each beginning with plain
+   * water at 0 °C; a glycol whose rows make none is absent.
+   */
+  public static Map<Glycol, FreezeTable> freezing(List<ReferenceRow> rows) {
+    Map<Glycol, FreezeTable> tables = new EnumMap<>(Glycol.class);
+    for (Glycol glycol : Glycol.values()) {
+      String points =
+          rows.stream()
+              .filter(row -> row.cell("glycol").equals(glycol.name().toLowerCase(Locale.ROOT)))
+              .sorted(Comparator.comparing(row -> new BigDecimal(row.cell("share"))))
+              .map(row -> "; " + row.cell("share") + " " + row.cell("freezes_at_c"))
+              .collect(Collectors.joining());
+      FreezeTable.read("0 0" + points).ifPresent(table -> tables.put(glycol, table));
+    }
+    return tables;
   }
 
   /** The list of classes that rows of {@link ReferenceFile#SERVICE_CLASSES} make. */

@@ -2,6 +2,7 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
@@ -29,6 +30,7 @@ public final class SettingRepository {
   private static final String HOLD_BACK = "hold_back";
   private static final String LEAST_HOLD_BACK = "least_hold_back";
   private static final String JUG = "jug";
+  private static final String COOLANT_SHARE = "coolant_share";
 
   private static final FixedQuery ALL =
       FixedQuery.of(DSL.select(SETTING.NAME, SETTING.VALUE).from(SETTING));
@@ -91,6 +93,15 @@ public final class SettingRepository {
     put(HOLD_BACK, PlainDecimal.of(policy.holdBack()));
     put(LEAST_HOLD_BACK, policy.leastHoldBack().exactText());
     put(JUG, policy.jug().exactText());
+  }
+
+  /** The part of concentrate in coolant where a book says nothing. */
+  public BigDecimal coolantShare() {
+    return new BigDecimal(value(COOLANT_SHARE, PlainDecimal.of(MixPolicy.USUAL_COOLANT)));
+  }
+
+  public void setCoolantShare(BigDecimal share) {
+    put(COOLANT_SHARE, PlainDecimal.of(share));
   }
 
   /** What one person may write off or put right alone; empty if there is no limit. */

@@ -4,10 +4,15 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.mixture.Mix;
 import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.LineReason;
+import java.math.BigDecimal;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.jooq.Field;
 import org.jooq.Record;
 
@@ -16,15 +21,7 @@ final class LineReasons {
 
   private static final Cases<LineReason, Map<Field<?>, Object>> COLUMNS =
       Cases.<LineReason, Map<Field<?>, Object>>over(LineReason.class)
-          .when(
-              LineReason.Fill.class,
-              fill ->
-                  Map.of(
-                      TRAY_LINE.REASON, "FILL",
-                      TRAY_LINE.CONDITION, fill.condition().name(),
-                      TRAY_LINE.FIRST_POUR_UL, fill.firstPour().pour().microlitres(),
-                      TRAY_LINE.RESERVE_UL, fill.firstPour().reserve().microlitres(),
-                      TRAY_LINE.PRE_FILL_UL, fill.firstPour().preFill().microlitres()))
+          .when(LineReason.Fill.class, LineReasons::fill)
           .when(LineReason.Part.class, part -> noted("PART", part.note()))
           .when(LineReason.NewSeal.class, seal -> noted("NEW_SEAL", seal.note()))
           .when(LineReason.NewPlug.class, plug -> noted("NEW_PLUG", plug.note()))
@@ -40,7 +37,44 @@ final class LineReasons {
           .when(LineReason.ByHand.class, hand -> noted("BY_HAND", hand.note()))
           .all();
 
+  private static final int SHARE_DECIMALS = 4;
+
   private LineReasons() {}
+
+  private static Map<Field<?>, Object> fill(LineReason.Fill fill) {
+    Map<Field<?>, Object> columns = new HashMap<>();
+    columns.put(TRAY_LINE.REASON, "FILL");
+    columns.put(TRAY_LINE.CONDITION, fill.condition().name());
+    columns.put(TRAY_LINE.FIRST_POUR_UL, fill.firstPour().pour().microlitres());
+    columns.put(TRAY_LINE.RESERVE_UL, fill.firstPour().reserve().microlitres());
+    columns.put(TRAY_LINE.PRE_FILL_UL, fill.firstPour().preFill().microlitres());
+    fill.mix()
+        .ifPresent(
+            mix -> {
+              columns.put(
+                  TRAY_LINE.MIX_SHARE_E4,
+                  mix.share().movePointRight(SHARE_DECIMALS).longValueExact());
+              columns.put(TRAY_LINE.MIX_WATER_UL, mix.water().microlitres());
+              columns.put(TRAY_LINE.MIX_GENERAL, mix.isGeneral() ? 1L : 0L);
+              mix.protectsTo()
+                  .ifPresent(
+                      frost -> columns.put(TRAY_LINE.MIX_TENTHS_C, (long) frost.tenthsCelsius()));
+            });
+    return columns;
+  }
+
+  private static Optional<Mix> mix(Record row) {
+    return Optional.ofNullable(row.get(TRAY_LINE.MIX_SHARE_E4))
+        .map(
+            share ->
+                new Mix(
+                    BigDecimal.valueOf(share, SHARE_DECIMALS),
+                    new Volume(row.get(TRAY_LINE.MIX_WATER_UL)),
+                    Optional.ofNullable(row.get(TRAY_LINE.MIX_TENTHS_C))
+                        .map(Math::toIntExact)
+                        .map(Temperature::new),
+                    row.get(TRAY_LINE.MIX_GENERAL) == 1));
+  }
 
   static Map<Field<?>, Object> columns(LineReason reason) {
     return COLUMNS.apply(reason);
@@ -59,7 +93,8 @@ final class LineReasons {
               new FirstPour(
                   new Volume(row.get(TRAY_LINE.FIRST_POUR_UL)),
                   new Volume(row.get(TRAY_LINE.RESERVE_UL)),
-                  new Volume(row.get(TRAY_LINE.PRE_FILL_UL))));
+                  new Volume(row.get(TRAY_LINE.PRE_FILL_UL))),
+              mix(row));
       case "PART" -> new LineReason.Part(note);
       case "NEW_SEAL" -> new LineReason.NewSeal(note);
       case "NEW_PLUG" -> new LineReason.NewPlug(note);

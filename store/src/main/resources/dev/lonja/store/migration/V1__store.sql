@@ -211,10 +211,17 @@ CREATE TABLE product (
   chemistry TEXT CHECK (chemistry IN ('IAT', 'OAT', 'SI_OAT', 'P_OAT', 'N_HOAT')),
   base TEXT CHECK (base IN ('GLYCOL', 'SILICONE', 'MINERAL')),
   hydraulic_type TEXT CHECK (hydraulic_type IN ('HM', 'HV', 'HEES', 'HETG', 'HEPR', 'HEPG')),
+  -- of a coolant or a screen wash: the part of concentrate in it as it comes, what keeps it from
+  -- freezing, and the freeze points of its label as "0.33 -18; 0.5 -36"
+  mix_share_e4 INTEGER CHECK (mix_share_e4 BETWEEN 1 AND 10000),
+  glycol TEXT CHECK (glycol IN ('ETHYLENE', 'PROPYLENE')),
+  freeze_points TEXT CHECK (length(freeze_points) BETWEEN 5 AND 200),
   -- codes of hazard texts with a comma and a space between them
   hazards TEXT NOT NULL,
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
-  UNIQUE (make, name)
+  UNIQUE (make, name),
+  CHECK (mix_share_e4 IS NULL OR kind IN ('COOLANT', 'WASHER_FLUID')),
+  CHECK (mix_share_e4 IS NOT NULL OR glycol IS NULL AND freeze_points IS NULL)
 ) STRICT;
 
 CREATE TABLE product_approval (
@@ -473,6 +480,9 @@ CREATE TABLE compartment (
   biodegradable INTEGER NOT NULL DEFAULT 0 CHECK (biodegradable IN (0, 1)),
   chemistry TEXT CHECK (chemistry IN ('IAT', 'OAT', 'SI_OAT', 'P_OAT', 'N_HOAT')),
   base TEXT CHECK (base IN ('GLYCOL', 'SILICONE', 'MINERAL')),
+  -- to which frost it must be protected, in tenths of °C, and the part of concentrate it must have
+  protect_tenths_c INTEGER CHECK (protect_tenths_c BETWEEN -800 AND 0),
+  mix_share_e4 INTEGER CHECK (mix_share_e4 BETWEEN 1 AND 10000),
   -- how its level is read; each method has its own columns and no others
   level_method TEXT CHECK (level_method IN ('DIPSTICK', 'SIGHT_GLASS', 'GAUGE', 'OVERFLOW', 'MEASURED')),
   stick_warmth TEXT CHECK (stick_warmth IN ('COLD', 'HOT')),
@@ -817,6 +827,12 @@ CREATE TABLE tray_line (
   reserve_ul INTEGER CHECK (reserve_ul BETWEEN 0 AND 1000000000000),
   -- poured into the new filter before it goes on
   pre_fill_ul INTEGER CHECK (pre_fill_ul BETWEEN 0 AND 1000000000000),
+  -- of a fill that is mixed with water: the part of concentrate, the water, its freeze point, and
+  -- whether that is the general one of its glycol
+  mix_share_e4 INTEGER CHECK (mix_share_e4 BETWEEN 1 AND 10000),
+  mix_water_ul INTEGER CHECK (mix_water_ul BETWEEN 0 AND 1000000000000),
+  mix_tenths_c INTEGER CHECK (mix_tenths_c BETWEEN -1000 AND 0),
+  mix_general INTEGER CHECK (mix_general IN (0, 1)),
   kit_lines INTEGER CHECK (kit_lines BETWEEN 1 AND 1000),
   box_of_id INTEGER REFERENCES item,
   wanted_micro INTEGER NOT NULL CHECK (wanted_micro BETWEEN 1 AND 1000000000000),
@@ -836,6 +852,10 @@ CREATE TABLE tray_line (
   CHECK ((reason = 'FILL') = (first_pour_ul IS NOT NULL)),
   CHECK ((reason = 'FILL') = (reserve_ul IS NOT NULL)),
   CHECK ((reason = 'FILL') = (pre_fill_ul IS NOT NULL)),
+  CHECK (mix_share_e4 IS NULL OR reason = 'FILL'),
+  CHECK ((mix_share_e4 IS NULL) = (mix_water_ul IS NULL)),
+  CHECK ((mix_share_e4 IS NULL) = (mix_general IS NULL)),
+  CHECK (mix_tenths_c IS NULL OR mix_share_e4 IS NOT NULL),
   CHECK ((reason = 'KIT') = (kit_lines IS NOT NULL)),
   CHECK ((reason = 'NOT_IN_BOX') = (box_of_id IS NOT NULL)),
   CHECK (

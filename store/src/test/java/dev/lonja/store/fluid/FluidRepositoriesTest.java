@@ -17,6 +17,7 @@ import dev.lonja.core.grade.Grade;
 import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.mixture.Protection;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
@@ -75,6 +76,7 @@ class FluidRepositoriesTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             List.of("hot-oil", "used-oil")),
         0);
   }
@@ -123,7 +125,8 @@ class FluidRepositoriesTest {
                 true,
                 false,
                 Optional.empty(),
-                Optional.empty()));
+                Optional.empty(),
+                Protection.UNSAID));
     store.<Boolean>write(
         s -> {
           s.specs().save(SUMP, spec);

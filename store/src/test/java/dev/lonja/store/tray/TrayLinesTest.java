@@ -1,5 +1,7 @@
 package dev.lonja.store.tray;
 
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.mixture.Mix;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -57,7 +59,13 @@ class TrayLinesTest {
     return List.of(
         new LineReason.Fill(
             FillCondition.WITH_FILTER,
-            new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"), Volume.ofLitres("0.31"))),
+            new FirstPour(Volume.ofLitres("5.7"), Volume.ofLitres("0.3"), Volume.ofLitres("0.31")),
+            Optional.of(
+                new Mix(
+                    new BigDecimal("0.4167"),
+                    Volume.ofLitres("3.5"),
+                    Optional.of(Temperature.ofCelsius(new BigDecimal("-24"))),
+                    true))),
         new LineReason.Part("oil the gasket"),
         new LineReason.Part(""),
         new LineReason.NewSeal("copper only"),

@@ -9,6 +9,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
@@ -23,6 +24,7 @@ import dev.lonja.web.document.ScanCode;
 import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Words;
+import dev.lonja.web.tray.MixWording;
 import dev.lonja.web.tray.PackWording;
 import dev.lonja.web.tray.TighteningWording;
 import dev.lonja.web.tray.TrayWording;
@@ -103,10 +105,16 @@ final class JobCard {
         pour.reserve().equals(Volume.ZERO) ? "" : pour.reserve().display(),
         new JobCardView.Level(
             pour.preFill().equals(Volume.ZERO) ? "" : pour.preFill().display(),
-            Stream.of(TrayWording.level(row), PackWording.of(row.packs(), today))
+            Stream.of(
+                    fill.mix().map(MixWording::of).orElse(""),
+                    TrayWording.level(row),
+                    PackWording.of(row.packs(), today))
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining(" "))),
-        line.wanted().display());
+        fill.mix()
+            .map(mix -> line.wanted().plus(Quantity.of(mix.water())))
+            .orElse(line.wanted())
+            .display());
   }
 
   private static String drum(Product product) {

@@ -1,7 +1,9 @@
 package dev.lonja.web.frame;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.take.Take;
+import java.math.BigDecimal;
 
 /** What a machine's data lack, in words. */
 public final class GapWording {
@@ -18,9 +20,28 @@ public final class GapWording {
               gap ->
                   gap.compartment()
                       + ": the filter stays, and only the capacity with a new one is on file")
+          .when(
+              Take.Gap.StrengthUnknown.class,
+              gap ->
+                  gap.compartment()
+                      + ": nobody has said whether its fluid is a concentrate or ready mixed")
+          .when(
+              Take.Gap.TooWeak.class,
+              gap ->
+                  gap.compartment()
+                      + ": its fluid is weaker than the "
+                      + percent(gap.wanted().share())
+                      + " that is wanted")
+          .when(
+              Take.Gap.NotReached.class,
+              gap -> gap.compartment() + ": no mixture of its fluid is known to protect so far")
           .all();
 
   private GapWording() {}
+
+  private static String percent(BigDecimal share) {
+    return PlainDecimal.of(share.movePointRight(2)) + " %";
+  }
 
   public static String of(Take.Gap gap) {
     return GAP.apply(gap);

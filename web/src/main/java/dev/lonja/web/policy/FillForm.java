@@ -1,5 +1,6 @@
 package dev.lonja.web.policy;
 
+import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
@@ -12,12 +13,26 @@ final class FillForm {
 
   private FillForm() {}
 
-  static PolicyView.Fills view(FillPolicy policy) {
+  static PolicyView.Fills view(FillPolicy policy, BigDecimal coolant) {
     return new PolicyView.Fills(
         PlainDecimal.of(policy.handlingLoss().movePointRight(2)),
         PlainDecimal.of(policy.holdBack().movePointRight(2)),
         policy.leastHoldBack().exactText(),
-        policy.jug().exactText());
+        policy.jug().exactText(),
+        PlainDecimal.of(coolant.movePointRight(2)));
+  }
+
+  /** The part of concentrate in coolant; empty, with the problem noted, if it cannot be read. */
+  static Optional<BigDecimal> coolant(PolicyView.Fills form, Typed typed) {
+    return typed
+        .decimalBetween(
+            "coolantShare",
+            "The concentrate in coolant, in %,",
+            form.coolantShare(),
+            MixPolicy.LEAST_COOLANT.movePointRight(2),
+            MixPolicy.MOST_COOLANT.movePointRight(2),
+            2)
+        .map(percent -> percent.movePointLeft(2));
   }
 
   /** Empty, with the problems noted, if it cannot be read. */

@@ -62,12 +62,12 @@ class PolicyController {
       Model model) {
     desk.admit();
     Typed typed = new Typed();
+    Optional<BigDecimal> coolant = FillForm.coolant(form, typed);
     return FillForm.read(form, typed)
+        .map(policy -> desk.pour(sent, policy, coolant.orElseThrow()))
         .map(
-            policy ->
-                Reply.to(desk.pour(sent, policy))
-                    .onto(ALL)
-                    .or(problems -> overview(fields, problems, model)))
+            outcome ->
+                Reply.to(outcome).onto(ALL).or(problems -> overview(fields, problems, model)))
         .orElseGet(() -> overview(fields, typed.problems(), model));
   }
 

@@ -37,7 +37,8 @@ final class PolicyPage {
 
   static PolicyView overview(PolicyDesk.Overview overview) {
     return new PolicyView(
-        overview.answers().stream().map(PolicyPage::row).toList(), FillForm.view(overview.fills()));
+        overview.answers().stream().map(PolicyPage::row).toList(),
+        FillForm.view(overview.fills(), overview.coolantShare()));
   }
 
   private static PolicyView.Row row(PolicyDesk.Answer answer) {

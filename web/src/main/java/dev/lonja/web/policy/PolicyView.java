@@ -19,7 +19,12 @@ public record PolicyView(List<Row> questions, Fills fills) {
   public record Row(String address, String question, String answer, List<String> others) {}
 
   /** How a fill is reckoned and poured, as its form has it: shares in per cent, volumes in L. */
-  public record Fills(String handlingLoss, String holdBack, String leastHoldBack, String jug) {}
+  public record Fills(
+      String handlingLoss,
+      String holdBack,
+      String leastHoldBack,
+      String jug,
+      String coolantShare) {}
 
   /**
    * One question.

@@ -10,6 +10,9 @@ import dev.lonja.core.fluid.NewProduct;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Glycol;
+import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
 import dev.lonja.core.quantity.Limits;
@@ -141,9 +144,47 @@ final class ProductEntry {
         family,
         kind == FluidKind.BRAKE_FLUID ? choice(BrakeBase.values(), "base") : Optional.empty(),
         kind == FluidKind.HYDRAULIC_OIL ? choice(HydraulicType.values(), "type") : Optional.empty(),
+        strength(kind),
         knownHazards.stream()
             .filter(code -> text(ProductSheet.HAZARD + code).equals("yes"))
             .toList());
+  }
+
+  private Optional<Strength> strength(FluidKind kind) {
+    boolean isMixed = kind == FluidKind.COOLANT || kind == FluidKind.WASHER_FLUID;
+    if (!isMixed) {
+      return Optional.empty();
+    }
+    Optional<Glycol> glycol = choice(Glycol.values(), "glycol");
+    Optional<FreezeTable> own = freezePoints();
+    if (text("mixShare").isEmpty()) {
+      if (glycol.isPresent() || own.isPresent()) {
+        typed.refuse(
+            "mixShare",
+            "How much of it is concentrate is missing: 100 for a concentrate, less for what is"
+                + " ready mixed.");
+      }
+      return Optional.empty();
+    }
+    return typed
+        .decimalUpTo("mixShare", "The concentrate in it, in %,", text("mixShare"), 100, 2)
+        .map(percent -> new Strength(percent.movePointLeft(2), glycol, own));
+  }
+
+  private Optional<FreezeTable> freezePoints() {
+    if (text("freezePoints").isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<FreezeTable> table = FreezeTable.read(text("freezePoints").replace(',', '.'));
+    if (table.isEmpty()) {
+      typed.refuse(
+          "freezePoints",
+          "\""
+              + text("freezePoints")
+              + "\" is no table of freeze points; write shares that rise and °C that fall, such as"
+              + " 0.33 -18; 0.5 -36.");
+    }
+    return table;
   }
 
   private Optional<Boolean> yesNo(String field) {

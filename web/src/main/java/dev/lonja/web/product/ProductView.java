@@ -70,6 +70,7 @@ public record ProductView(
       List<SpecView.Choice> kinds,
       List<SpecView.Choice> bases,
       List<SpecView.Choice> types,
+      List<SpecView.Choice> glycols,
       List<SpecView.Choice> hazards) {}
 
   /** What the product as typed would mean. */

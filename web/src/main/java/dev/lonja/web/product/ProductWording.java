@@ -7,8 +7,11 @@ import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Glycol;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Density;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.fluid.ProductDesk;
 import dev.lonja.store.ledger.LotFacts;
@@ -80,12 +83,38 @@ final class ProductWording {
     facts.add(fact("Readily biodegradable", data.biodegradable().map(b -> b ? "yes" : "no")));
     facts.add(fact("Density at 15 °C", data.density().map(Density::display)));
     switch (product.kind()) {
-      case COOLANT -> facts.add(fact("Family", data.chemistry().map(c -> c.words())));
+      case COOLANT -> {
+        facts.add(fact("Family", data.chemistry().map(c -> c.words())));
+        facts.addAll(mixing(data));
+      }
+      case WASHER_FLUID -> facts.addAll(mixing(data));
       case BRAKE_FLUID -> facts.add(fact("Base", data.base().map(BrakeBase::words)));
       case HYDRAULIC_OIL -> facts.add(fact("ISO 6743-4", data.type().map(HydraulicType::name)));
       default -> {}
     }
     return facts;
+  }
+
+  private static List<ProductView.Fact> mixing(Product.Data data) {
+    return List.of(
+        fact(
+            "As it comes",
+            data.strength()
+                .map(
+                    s ->
+                        s.isConcentrate()
+                            ? "concentrate"
+                            : "ready mixed, "
+                                + PlainDecimal.of(s.share().movePointRight(2))
+                                + " % concentrate")),
+        fact(
+            "Freeze points",
+            data.strength()
+                .flatMap(
+                    s ->
+                        s.own()
+                            .map(FreezeTable::written)
+                            .or(() -> s.glycol().map(g -> "general, of " + g.words())))));
   }
 
   private static ProductView.Fact fact(String what, Optional<String> value) {
@@ -156,6 +185,7 @@ final class ProductWording {
         SpecView.choices(FluidKind.values(), FluidKind::words),
         SpecView.choices(BrakeBase.values(), BrakeBase::words),
         SpecView.choices(HydraulicType.values(), HydraulicType::name),
+        SpecView.choices(Glycol.values(), Glycol::words),
         hazards.stream().map(text -> new SpecView.Choice(text.code(), text.title())).toList());
   }
 }

@@ -58,6 +58,15 @@ class StandardsController {
                               + "\" is not a class of the list; write it with its organisation,"
                               + " such as API CK-4. Covering names known classes only."))
               .when(
+                  StandardsDesk.BadFreezing.class,
+                  bad ->
+                      new Problem(
+                          "freezes_at_c",
+                          "The freeze points of "
+                              + bad.glycol()
+                              + " must fall as its share rises from 0 to 1; the glycols are"
+                              + " ethylene and propylene."))
+              .when(
                   StandardsDesk.Circle.class,
                   circle ->
                       new Problem(

@@ -11,11 +11,14 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.grade.Grade;
 import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.mixture.Protection;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Limits;
+import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.web.request.Typed;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -31,6 +34,8 @@ public final class SpecEntry {
   static final int GRADE_ROWS = 6;
   private static final int LONGEST_GRADE = Lengths.GRADE;
   private static final int LONGEST_CODE = Lengths.SHORT;
+
+  private static final int COLDEST_TENTHS = -800;
 
   private final Map<String, String> form;
   private final FluidReference reference;
@@ -212,6 +217,32 @@ public final class SpecEntry {
             : Optional.empty(),
         kind == FluidKind.BRAKE_FLUID
             ? typed.choiceOrNone("base", text("base"), BrakeBase.values())
-            : Optional.empty());
+            : Optional.empty(),
+        kind == FluidKind.COOLANT || kind == FluidKind.WASHER_FLUID
+            ? protection()
+            : Protection.UNSAID);
+  }
+
+  private Protection protection() {
+    Optional<Temperature> frost =
+        text("protectTo").isEmpty()
+            ? Optional.empty()
+            : Spoken.TEMPERATURE
+                .read(text("protectTo"))
+                .filter(t -> t.tenthsCelsius() <= 0 && t.tenthsCelsius() >= COLDEST_TENTHS);
+    if (frost.isEmpty() && !text("protectTo").isEmpty()) {
+      typed.refuse(
+          "protectTo",
+          "The frost that it must stand is \""
+              + text("protectTo")
+              + "\"; allowed is 0 to -80 °C, or as much in °F.");
+    }
+    Optional<BigDecimal> share =
+        text("mixShare").isEmpty()
+            ? Optional.empty()
+            : typed
+                .decimalUpTo("mixShare", "The concentrate in it, in %,", text("mixShare"), 100, 2)
+                .map(percent -> percent.movePointLeft(2));
+    return new Protection(frost, share);
   }
 }

@@ -6,6 +6,8 @@ import dev.lonja.core.fluid.Chemistry;
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.GradeRow;
+import dev.lonja.core.mixture.Protection;
+import dev.lonja.core.quantity.PlainDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -51,6 +53,11 @@ final class SpecWording {
     }
     limits.chemistry().map(Chemistry::words).ifPresent(words::add);
     limits.base().map(BrakeBase::words).ifPresent(words::add);
+    Protection protection = limits.protection();
+    protection.downTo().ifPresent(frost -> words.add("stands frost to " + frost.display()));
+    protection
+        .share()
+        .ifPresent(share -> words.add(PlainDecimal.of(share.movePointRight(2)) + " % concentrate"));
     return words;
   }
 

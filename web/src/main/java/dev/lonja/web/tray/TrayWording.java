@@ -37,7 +37,10 @@ public final class TrayWording {
                           .orElse("")
                       + ", "
                       + percent(fill.handlingLoss())
-                      + " handling loss")
+                      + " handling loss"
+                      + fill.mix()
+                          .map(mix -> ", " + MixWording.percent(mix.share()) + " concentrate")
+                          .orElse(""))
           .when(
               TakeLine.Reason.NewSeal.class,
               seal -> "new seal whenever the " + seal.compartment().toLowerCase() + " is drained")
@@ -144,7 +147,10 @@ public final class TrayWording {
         preFill.equals(Volume.ZERO) ? "" : "Pour " + preFill.display() + " into the filter. ";
     String amounts = filter + amounts(pour, reserve);
     String condition = fill.condition().words();
-    return Words.capital(condition) + ". " + amounts;
+    return Words.capital(condition)
+        + ". "
+        + amounts
+        + fill.mix().map(mix -> " " + MixWording.of(mix)).orElse("");
   }
 
   private static String amounts(Volume pour, Volume reserve) {

@@ -1,0 +1,52 @@
+package dev.lonja.core.machine;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.grade.FluidKind;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.mixture.FreezeTable;
+import dev.lonja.core.mixture.Glycol;
+import dev.lonja.core.mixture.MixPolicy;
+import dev.lonja.core.mixture.Strength;
+import dev.lonja.core.mixture.WantedShare;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What the store knows of fluids that are mixed with water.
+ *
+ * @param strengths by item, of each coolant and screen wash; empty where nobody has said
+ * @param general freeze points by glycol
+ * @param policy how the store mixes where a book says nothing
+ */
+public record Mixes(
+    Map<ItemId, Optional<Strength>> strengths, Map<Glycol, FreezeTable> general, MixPolicy policy) {
+
+  /** Of a store that keeps nothing of the kind. */
+  public static final Mixes NONE = new Mixes(Map.of(), Map.of(), MixPolicy.USUAL);
+
+  public Mixes {
+    strengths = Map.copyOf(strengths);
+    general = Map.copyOf(general);
+  }
+
+  /** True for an item that is mixed with water, or comes so. */
+  public boolean isMixed(ItemId item) {
+    return strengths.containsKey(item);
+  }
+
+  /** How strong an item is, where somebody has said. */
+  public Optional<Strength> strength(ItemId item) {
+    return strengths.getOrDefault(item, Optional.empty());
+  }
+
+  /** The share that a compartment wants of a product of some strength. */
+  public Optional<WantedShare> wanted(Compartment compartment, Strength strength) {
+    return WantedShare.of(
+        compartment.spec().kind() == FluidKind.COOLANT
+            ? WantedShare.Kind.COOLANT
+            : WantedShare.Kind.SCREEN_WASH,
+        compartment.spec().limits().protection(),
+        policy,
+        strength.freezing(general).map(Strength.Freezing::table));
+  }
+}
