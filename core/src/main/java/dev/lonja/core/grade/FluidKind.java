@@ -30,4 +30,9 @@ public enum FluidKind {
       case COOLANT, BRAKE_FLUID, EXHAUST_FLUID, WASHER_FLUID, DIESEL, PETROL -> false;
     };
   }
+
+  /** True for what is mixed with water, or comes so. */
+  public boolean isMixed() {
+    return this == COOLANT || this == WASHER_FLUID;
+  }
 }

@@ -1,7 +1,5 @@
 package dev.lonja.store.tray;
 
-import dev.lonja.core.quantity.Temperature;
-import dev.lonja.core.mixture.Mix;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -9,12 +7,14 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.mixture.Mix;
 import dev.lonja.core.policy.Choice;
 import dev.lonja.core.policy.Holder;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.policy.School;
 import dev.lonja.core.pour.FirstPour;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.TakeLine;

@@ -151,8 +151,7 @@ final class ProductEntry {
   }
 
   private Optional<Strength> strength(FluidKind kind) {
-    boolean isMixed = kind == FluidKind.COOLANT || kind == FluidKind.WASHER_FLUID;
-    if (!isMixed) {
+    if (!kind.isMixed()) {
       return Optional.empty();
     }
     Optional<Glycol> glycol = choice(Glycol.values(), "glycol");

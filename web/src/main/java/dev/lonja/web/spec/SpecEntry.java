@@ -218,9 +218,7 @@ public final class SpecEntry {
         kind == FluidKind.BRAKE_FLUID
             ? typed.choiceOrNone("base", text("base"), BrakeBase.values())
             : Optional.empty(),
-        kind == FluidKind.COOLANT || kind == FluidKind.WASHER_FLUID
-            ? protection()
-            : Protection.UNSAID);
+        kind.isMixed() ? protection() : Protection.UNSAID);
   }
 
   private Protection protection() {

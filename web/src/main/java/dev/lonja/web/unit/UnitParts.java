@@ -59,7 +59,8 @@ final class UnitParts {
         new UnitView.Change(
             changed.map(due -> DueWording.lastDone(due.standing().origin(), today)).orElse(""),
             changed.map(due -> DueWording.state(due, today))),
-        compartment.hint());
+        compartment.hint(),
+        compartment.spec().kind().isMixed());
   }
 
   private UnitView.Fill fill(Compartment compartment) {

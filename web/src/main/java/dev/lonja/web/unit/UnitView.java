@@ -105,6 +105,7 @@ public record UnitView(
    *
    * @param number of its block in the drawing
    * @param hint the order of the work; empty if there is none
+   * @param mixed true if what it takes is mixed with water
    */
   public record CompartmentRow(
       CompartmentId id,
@@ -114,7 +115,8 @@ public record UnitView(
       Fill fill,
       Drain drain,
       Change change,
-      String hint) {}
+      String hint,
+      boolean mixed) {}
 
   /** What goes in; {@code source} where the preferred fluid deviates, else empty. */
   public record Fill(
