@@ -134,7 +134,7 @@ class WhatFitsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"-14", "'14,3'", "wide", "0"})
+  @CsvSource({"-14", "'14,300'", "wide", "0"})
   void aReadingThatIsNoneStaysInItsField(String reading) {
     Visitor.Page page = visitor.get("/find/measure?what=washer&washer-id=" + reading);
     assertThat(page.words()).contains("Inside is \"" + reading + "\"; allowed is millimetres");

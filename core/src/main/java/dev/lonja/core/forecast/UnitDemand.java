@@ -41,7 +41,8 @@ public record UnitDemand(List<ServiceDemand> demands, List<DatedGap> gaps) {
               ? Take.NOTHING
               : ServiceTake.of(
                   unit.needs().on(occurrence.date()),
-                  occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList());
+                  occurrence.tasks().stream().map(Occurrence.OccurrenceTask::task).toList(),
+                  occurrence.neglected());
       for (TakeLine line : take.lines()) {
         demands.add(
             new ServiceDemand(

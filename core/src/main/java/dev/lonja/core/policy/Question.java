@@ -20,6 +20,8 @@ public enum Question {
       Position.Kind.HYDRAULIC_FILTER),
   PLUGS_AND_FUEL_FILTERS(
       "Spark plugs and fuel filters", Position.Kind.SPARK_PLUG, Position.Kind.FUEL_FILTER),
+  ONE_OIL("One oil or several", Reach.COMPARTMENT),
+  FLUSH("Flush before the drain", Reach.COMPARTMENT),
   INSURANCE("Wear parts that may break", Position.Kind.INSURANCE),
   KIT_OR_LOOSE("Kit or loose", Reach.UNIT),
   FILTER_MAKE(

@@ -42,6 +42,13 @@ public enum School {
   INSPECT_AND_REUSE(Question.PLUGS_AND_FUEL_FILTERS, "inspect and reuse"),
   WITH_EVERY_OIL_CHANGE(Question.PLUGS_AND_FUEL_FILTERS, "with every oil change"),
 
+  SEPARATE_PRODUCTS(Question.ONE_OIL, "a product of its own for each compartment"),
+  ONE_PRODUCT(Question.ONE_OIL, "one product wherever all specs allow it"),
+
+  NO_FLUSH(Question.FLUSH, "never"),
+  FLUSH_NEGLECTED(Question.FLUSH, "on neglected engines"),
+  FLUSH_ALWAYS(Question.FLUSH, "always"),
+
   INSURANCE_ON_TRAY(Question.INSURANCE, "on the tray, returned if unused"),
   NO_INSURANCE(Question.INSURANCE, "none"),
 

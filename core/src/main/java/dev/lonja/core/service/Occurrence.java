@@ -3,6 +3,7 @@ package dev.lonja.core.service;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -36,6 +37,14 @@ public record Occurrence(LocalDate date, List<OccurrenceTask> tasks, Optional<In
   /** True if its tray has been handed over, so that it takes nothing more from the shelf. */
   public boolean isOut() {
     return inHand.filter(InHand::out).isPresent();
+  }
+
+  /** Those of its tasks that were left for too long. */
+  public Set<TaskId> neglected() {
+    return tasks.stream()
+        .filter(task -> Neglect.is(task.due()))
+        .map(task -> task.task().id())
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   /** The names of the services its tasks belong to, each once: "Small service + Gearbox oil". */

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
@@ -43,6 +44,32 @@ final class FillTake {
     this.tasks = tasks;
     this.lines = lines;
     this.gaps = gaps;
+  }
+
+  /** What the old fluid is flushed with, if the policy in force asks for that. */
+  void addFlush(Task task, Compartment compartment, boolean isNeglected) {
+    InForce way = needs.ways().policies().at(Question.FLUSH, compartment);
+    boolean isWanted = way.is(School.FLUSH_ALWAYS) || way.is(School.FLUSH_NEGLECTED) && isNeglected;
+    boolean isAsked = compartment.kind().isEngine() || compartment.filling().flush().isPresent();
+    if (!isWanted || !isAsked) {
+      return;
+    }
+    if (compartment.filling().flush().isEmpty()) {
+      gaps.add(new Take.Gap.NoFlush(compartment.name()));
+      return;
+    }
+    Filling.Flush flush = compartment.filling().flush().get();
+    lines.add(
+        new TakeLine(
+            task.id(),
+            flush.itemId(),
+            compartment.name(),
+            Destination.NONE,
+            Quantity.of(flush.volume())
+                .times(BigDecimal.ONE.add(needs.shelf().fills().handlingLoss())),
+            Quantity.of(flush.volume()),
+            new TakeLine.Reason.Flush(compartment.name()),
+            List.of(way)));
   }
 
   void add(Task task, Compartment compartment) {
@@ -131,7 +158,10 @@ final class FillTake {
             : Stream.of(needs.ways().policies().at(Question.FIRST_POUR, compartment));
     Stream<InForce> preFill =
         uprightFilter(compartment).stream().map(filter -> at(Question.PRE_FILL, filter));
-    return Stream.concat(firstPour, preFill).toList();
+    Stream<InForce> product =
+        Stream.of(needs.ways().policies().at(Question.ONE_OIL, compartment))
+            .filter(way -> way.is(School.ONE_PRODUCT));
+    return Stream.of(product, firstPour, preFill).flatMap(ways -> ways).toList();
   }
 
   /**

@@ -17,6 +17,9 @@ public record Take(List<TakeLine> lines, List<Gap> gaps) {
     /** The filter's own volume is unknown, so the fill counts without it. */
     record FilterVolumeUnknown(String position) implements Gap {}
 
+    /** A policy asks for a flush, and nobody has said with what. */
+    record NoFlush(String compartment) implements Gap {}
+
     /** Nobody has said whether what goes in is a concentrate or ready mixed. */
     record StrengthUnknown(String compartment) implements Gap {}
 

@@ -101,6 +101,9 @@ public record TakeLine(
         Optional<Mix> mix)
         implements Reason {}
 
+    /** What a compartment is flushed with before it is drained. */
+    record Flush(String compartment) implements Reason {}
+
     /** A part that is replaced every time. */
     record Part(String note) implements Reason {}
 

@@ -22,6 +22,9 @@ public sealed interface LineReason {
   record Fill(FillCondition condition, FirstPour firstPour, Optional<Mix> mix)
       implements LineReason {}
 
+  /** What a compartment is flushed with before it is drained. */
+  record Flush() implements LineReason {}
+
   /**
    * A part that is replaced every time.
    *
@@ -71,6 +74,7 @@ public sealed interface LineReason {
         .when(
             TakeLine.Reason.Fill.class,
             fill -> new Fill(fill.filledIn(), fill.firstPour(), fill.mix()))
+        .when(TakeLine.Reason.Flush.class, flush -> new Flush())
         .when(TakeLine.Reason.Part.class, part -> new Part(part.note()))
         .when(TakeLine.Reason.NewSeal.class, seal -> new NewSeal(seal.note()))
         .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))

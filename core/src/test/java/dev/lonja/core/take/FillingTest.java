@@ -109,7 +109,8 @@ class FillingTest {
   @CsvSource({"6.4, 0, 6.4, 0", "6.4, 0.05, 6, 0.4", "6.4, 0.4, 3.8, 2.6", "1, 0.02, 0.9, 0.1"})
   void aCompartmentMayHoldBackItsOwnShare(
       String capacity, String share, String first, String reserve) {
-    Filling filling = new Filling(Optional.of(STICK), Optional.of(new BigDecimal(share)));
+    Filling filling =
+        new Filling(Optional.of(STICK), Optional.of(new BigDecimal(share)), Optional.empty());
     assertThat(pour(sumpOf(Capacity.ofLitres(capacity), filling)))
         .isEqualTo(litres(first, reserve));
   }
@@ -135,7 +136,10 @@ class FillingTest {
   @Test
   void whatContradictsItselfDoesNotAgree() {
     Filling heldBack =
-        new Filling(Optional.of(new LevelMethod.Overflow()), Optional.of(new BigDecimal("0.1")));
+        new Filling(
+            Optional.of(new LevelMethod.Overflow()),
+            Optional.of(new BigDecimal("0.1")),
+            Optional.empty());
     assertThat(sumpOf(Capacity.ofLitres("6"), heldBack).fillingAgrees()).isFalse();
     Filling measured = Filling.by(new LevelMethod.Measured());
     assertThat(sumpOf(range("6", "6.5"), measured).fillingAgrees()).isFalse();
@@ -163,7 +167,10 @@ class FillingTest {
         .hasMessage("capacity is 6.5 to 6 L; allowed is more than 0, and no less high than low");
     assertThatThrownBy(() -> new LevelMethod.Gauge(151))
         .hasMessage("celsius is 151; allowed is 0 to 150");
-    assertThatThrownBy(() -> new Filling(Optional.empty(), Optional.of(new BigDecimal("0.51"))))
+    assertThatThrownBy(
+            () ->
+                new Filling(
+                    Optional.empty(), Optional.of(new BigDecimal("0.51")), Optional.empty()))
         .hasMessage("holdBack is 0.51; allowed is 0 to 0.5");
   }
 

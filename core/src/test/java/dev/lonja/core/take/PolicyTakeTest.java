@@ -10,7 +10,10 @@ import static dev.lonja.core.service.Services.sump;
 import static dev.lonja.core.service.Services.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.Capacity;
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.inspection.ReplacementChance;
@@ -130,6 +133,51 @@ class PolicyTakeTest {
     assertThat(reused.toLay()).isEqualTo(Quantity.pieces(1));
     assertThat(reused.ways())
         .containsExactly(new InForce(Choice.of(School.REUSE_SOUND_SEAL), Holder.Level.STORE));
+  }
+
+  @Test
+  void aFillNamesThePolicyOfItsProduct() {
+    assertThat(lines(store(School.ONE_PRODUCT), OIL, FILTER).get(0).ways())
+        .contains(new InForce(Choice.of(School.ONE_PRODUCT), Holder.Level.STORE));
+    assertThat(lines(Policies.USUAL, OIL, FILTER).get(0).ways())
+        .noneMatch(way -> way.is(School.SEPARATE_PRODUCTS));
+  }
+
+  private static final ItemId FLUSHING = new ItemId(901);
+
+  private static Take flushed(Optional<Filling.Flush> flush, School school, Set<TaskId> neglected) {
+    Compartment sump =
+        sump(
+            Map.of(FillCondition.WITHOUT_FILTER, Capacity.ofLitres("6")),
+            new Filling(Optional.empty(), Optional.empty(), flush));
+    return ServiceTake.of(
+        new UnitNeeds(List.of(sump), List.of()).under(ways(store(school))),
+        List.of(OIL),
+        neglected);
+  }
+
+  /** 0.50 L of it are laid and 0.51 counted, before the oil, by the policy that asks for it. */
+  @Test
+  void anEngineIsFlushedByItsPolicy() {
+    Optional<Filling.Flush> flush =
+        Optional.of(new Filling.Flush(FLUSHING, Volume.ofLitres("0.5")));
+    TakeLine line = flushed(flush, School.FLUSH_ALWAYS, Set.of()).lines().get(0);
+    assertThat(line.itemId()).isEqualTo(FLUSHING);
+    assertThat(line.toLay()).isEqualTo(Quantity.litres("0.5"));
+    assertThat(line.expected()).isEqualTo(Quantity.litres("0.51"));
+    assertThat(line.ways())
+        .extracting(way -> way.choice().school())
+        .containsExactly(School.FLUSH_ALWAYS);
+    assertThat(flushed(flush, School.NO_FLUSH, Set.of(OIL.id())).lines()).hasSize(1);
+    assertThat(flushed(flush, School.FLUSH_NEGLECTED, Set.of()).lines()).hasSize(1);
+    assertThat(flushed(flush, School.FLUSH_NEGLECTED, Set.of(OIL.id())).lines()).hasSize(2);
+  }
+
+  @Test
+  void withWhatItIsFlushedHasToBeSaid() {
+    Take take = flushed(Optional.empty(), School.FLUSH_ALWAYS, Set.of());
+    assertThat(take.lines()).hasSize(1);
+    assertThat(take.gaps()).containsExactly(new Take.Gap.NoFlush("Sump"));
   }
 
   /** A seal whose spec does not allow it is new, whatever the policy. */

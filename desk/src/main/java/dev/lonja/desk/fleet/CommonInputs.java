@@ -7,6 +7,7 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.FilterOptions;
+import dev.lonja.core.machine.FluidOptions;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.machine.Ways;
 import dev.lonja.core.policy.Policies;
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  *     organisation's name
  * @param chances by class and kind of position, how inspections ended
  * @param filters what may go where filters sit, if anybody chooses among makes
+ * @param fluids what goes into compartments, if anybody wants as few products as can be
  * @param kits that the store keeps
  */
 record CommonInputs(
@@ -36,6 +38,7 @@ record CommonInputs(
     Map<ItemId, List<String>> fluidClasses,
     Map<Long, Map<Position.Kind, ReplacementChance>> chances,
     FilterOptions filters,
+    FluidOptions fluids,
     KitPrices kits) {
 
   static CommonInputs load(Session session) {
@@ -47,6 +50,7 @@ record CommonInputs(
         fluidClasses(session),
         session.records().chances(),
         FilterMakes.load(session, policies, variants.values()),
+        FluidSets.load(session, policies, variants),
         KitPrices.load(session));
   }
 
@@ -75,6 +79,7 @@ record CommonInputs(
         same(fluidClasses, known.fluidClasses),
         same(chances, known.chances),
         same(filters, known.filters),
+        same(fluids, known.fluids),
         same(kits, known.kits));
   }
 
@@ -90,6 +95,7 @@ record CommonInputs(
         fluidClasses,
         chances,
         FilterMakes.load(session, other, variants.values()),
+        FluidSets.load(session, other, variants),
         kits);
   }
 
@@ -100,7 +106,7 @@ record CommonInputs(
             UnitPolicies.of(policies, unit),
             chances.getOrDefault(unit.unitClass().id(), Map.of()),
             unit.variant().make());
-    return new Share(variants.get(unit.variant().id()), fluidClasses, ways, filters);
+    return new Share(variants.get(unit.variant().id()), fluidClasses, ways, filters, fluids);
   }
 
   /**
@@ -109,9 +115,14 @@ record CommonInputs(
    * @param variant what it would be made of without its deviations
    * @param ways how things are done on it
    * @param filters what may go where its filters sit
+   * @param fluids what goes into its compartments
    */
   record Share(
-      UnitNeeds variant, Map<ItemId, List<String>> fluidClasses, Ways ways, FilterOptions filters) {
+      UnitNeeds variant,
+      Map<ItemId, List<String>> fluidClasses,
+      Ways ways,
+      FilterOptions filters,
+      FluidOptions fluids) {
 
     IntervalPolicy intervals() {
       return IntervalPolicy.of(ways.policies());

@@ -48,7 +48,7 @@ final class UnitStand {
   static UnitFile file(LocalDate today, UnitInputs inputs, CommonInputs.Share share) {
     UnitNeeds variant = share.variant().on(today).under(share.ways());
     return UnitFile.of(
-        share.filters().chosen(variant),
+        share.fluids().chosen(share.filters().chosen(variant)),
         inputs.makers().stream().map(share.intervals()::applyTo).toList(),
         inputs.deviations());
   }

@@ -189,9 +189,13 @@ public record TrayFile(
   private static List<Take.Gap> gaps(UnitNeeds needs, List<Task> tasks) {
     return tasks.isEmpty()
         ? List.of()
-        : ServiceTake.of(needs, tasks).gaps().stream()
-            .filter(gap -> gap instanceof Take.Gap.NoItem || gap instanceof Take.Gap.NoCapacity)
-            .toList();
+        : ServiceTake.of(needs, tasks).gaps().stream().filter(TrayFile::isLine).toList();
+  }
+
+  private static boolean isLine(Take.Gap gap) {
+    return gap instanceof Take.Gap.NoItem
+        || gap instanceof Take.Gap.NoCapacity
+        || gap instanceof Take.Gap.NoFlush;
   }
 
   private static List<Came> came(Session session, Tray tray, List<Task> tasks) {

@@ -32,7 +32,7 @@ public final class TrayMaker {
                 occurrence.date(),
                 tasks.stream().map(Task::id).toList());
     UnitNeeds needs = unit.needs().on(occurrence.date());
-    for (TakeLine line : kits.chosen(needs, ServiceTake.of(needs, tasks))) {
+    for (TakeLine line : kits.chosen(needs, ServiceTake.of(needs, tasks, occurrence.neglected()))) {
       session.trayLines().addLine(trayId, line);
     }
     WantedLines.putOn(session, trayId);
@@ -42,7 +42,7 @@ public final class TrayMaker {
   /** What the service of a tray takes by now. */
   static List<TakeLine> takes(TrayMachine machine, Tray tray, Kits kits) {
     UnitNeeds needs = machine.needs().on(tray.plannedOn());
-    return kits.chosen(needs, ServiceTake.of(needs, machine.tasks()));
+    return kits.chosen(needs, ServiceTake.of(needs, machine.tasks(), machine.neglected()));
   }
 
   /**

@@ -10,10 +10,12 @@ import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fluid.FluidObjection;
+import dev.lonja.desk.item.ItemNaming;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -51,6 +53,8 @@ public class MakeUpDesk extends KeepersDesk {
    * A compartment as described, before it has a number.
    *
    * @param item the preferred fluid as people name it
+   * @param filling as it is said, without what it is flushed with
+   * @param flush what it is flushed with, if somebody says
    */
   public record CompartmentDraft(
       String name,
@@ -58,7 +62,11 @@ public class MakeUpDesk extends KeepersDesk {
       Optional<String> item,
       Map<FillCondition, Capacity> capacities,
       Filling filling,
+      Optional<FlushDraft> flush,
       String hint) {}
+
+  /** What a compartment is flushed with, as people name it. */
+  public record FlushDraft(String item, Volume volume) {}
 
   /**
    * A position as described.
@@ -82,15 +90,31 @@ public class MakeUpDesk extends KeepersDesk {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
           return edit.withItem(
-              draft.item(), Measure.LITRES, item -> saveCompartment(edit, known, draft, item));
+              draft.item(),
+              Measure.LITRES,
+              item ->
+                  atFlush(
+                      edit.withItem(
+                          draft.flush().map(FlushDraft::item),
+                          Measure.LITRES,
+                          flush -> saveCompartment(edit, known, draft, item, flush))));
         });
+  }
+
+  /** Of two fluids that people name, it is said which one is not known. */
+  private static Outcome atFlush(Outcome outcome) {
+    return outcome instanceof Outcome.Refused refused
+            && refused.reasons().stream().allMatch(ItemNaming.Answer.class::isInstance)
+        ? Outcome.refused(new VariantRefusal.NoSuchFlush())
+        : outcome;
   }
 
   private Outcome saveCompartment(
       VariantEdit edit,
       Optional<CompartmentId> known,
       CompartmentDraft draft,
-      Optional<Item> item) {
+      Optional<Item> item,
+      Optional<Item> flush) {
     CompartmentId compartmentId = known.orElseGet(edit.session().variants()::nextCompartment);
     Compartment compartment =
         new Compartment(
@@ -100,7 +124,11 @@ public class MakeUpDesk extends KeepersDesk {
             edit.specOf(compartmentId, draft.kind()),
             item.map(Item::id),
             draft.capacities(),
-            draft.filling(),
+            new Filling(
+                draft.filling().level(),
+                draft.filling().holdBack(),
+                flush.map(
+                    fluid -> new Filling.Flush(fluid.id(), draft.flush().orElseThrow().volume()))),
             draft.hint(),
             Optional.empty());
     List<VariantRefusal> refusals = new ArrayList<>();

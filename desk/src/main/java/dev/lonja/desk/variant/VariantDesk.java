@@ -2,6 +2,7 @@ package dev.lonja.desk.variant;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Variant;
@@ -91,11 +92,18 @@ public class VariantDesk extends KeepersDesk {
             .items()
             .byIds(
                 Stream.concat(
-                        needs.compartments().stream().flatMap(c -> c.itemId().stream()),
+                        needs.compartments().stream().flatMap(VariantDesk::fluids),
                         needs.positions().stream().flatMap(p -> p.itemId().stream()))
                     .collect(Collectors.toSet()));
     Set<ItemId> shared = session.items().sharingTheirNumber(items.values());
     return new VariantFile(stored, needs, session.variants().tasks().of(id), items, shared);
+  }
+
+  /** What goes into a compartment, and what it is flushed with. */
+  private static Stream<ItemId> fluids(Compartment compartment) {
+    return Stream.concat(
+        compartment.itemId().stream(),
+        compartment.filling().flush().map(Filling.Flush::itemId).stream());
   }
 
   /**

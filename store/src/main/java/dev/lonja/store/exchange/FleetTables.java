@@ -217,6 +217,13 @@ final class FleetTables {
         .with(
             of("hold_back_pct", COMPARTMENT.HOLD_BACK_E4, scaled(2, 0, 5_000), "its own hold-back")
                 .optional())
+        .with(
+            reference("flush_item_id", COMPARTMENT.FLUSH_ITEM_ID, "items", "flushed with")
+                .optional())
+        .with(
+            of("flush_l", COMPARTMENT.FLUSH_UL, scaled(6, 1, 100_000_000_000L), "so much of it")
+                .optional())
+        .together("flush_item_id", "flush_l")
         .filledExactlyFor("stick_warmth", "level", "dipstick")
         .filledExactlyFor("stick_seat", "level", "dipstick")
         .filledExactlyFor("stick_stance", "level", "dipstick")

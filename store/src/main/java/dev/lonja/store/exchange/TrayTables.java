@@ -36,6 +36,7 @@ final class TrayTables {
   private static final List<String> REASONS =
       List.of(
           "FILL",
+          "FLUSH",
           "PART",
           "NEW_SEAL",
           "NEW_PLUG",

@@ -42,13 +42,17 @@ public final class FillingColumns {
             .holdBack()
             .map(share -> share.movePointRight(DECIMALS).longValueExact())
             .orElse(null));
+    row.set(COMPARTMENT.FLUSH_ITEM_ID, filling.flush().map(Filling.Flush::itemId).orElse(null));
+    row.set(COMPARTMENT.FLUSH_UL, filling.flush().map(f -> f.volume().microlitres()).orElse(null));
   }
 
   static Filling read(Record row) {
     return new Filling(
         Optional.ofNullable(row.get(COMPARTMENT.LEVEL_METHOD)).map(word -> level(word, row)),
         Optional.ofNullable(row.get(COMPARTMENT.HOLD_BACK_E4))
-            .map(share -> BigDecimal.valueOf(share, DECIMALS)));
+            .map(share -> BigDecimal.valueOf(share, DECIMALS)),
+        Optional.ofNullable(row.get(COMPARTMENT.FLUSH_ITEM_ID))
+            .map(item -> new Filling.Flush(item, new Volume(row.get(COMPARTMENT.FLUSH_UL)))));
   }
 
   private static LevelMethod level(String word, Record row) {

@@ -277,7 +277,7 @@ public final class FleetRepository {
    * deviate to it, in order.
    */
   public List<String> unitsThatUse(ItemId itemId, LocalDate day) {
-    return USERS.with(context, day, itemId, itemId, itemId).fetch(UNIT.CODE);
+    return USERS.with(context, day, itemId, itemId, itemId, itemId).fetch(UNIT.CODE);
   }
 
   /** Given first the day, then the item for compartments, positions and deviations. */
@@ -286,7 +286,13 @@ public final class FleetRepository {
         UNIT.VARIANT_ID.in(
             DSL.select(COMPARTMENT.VARIANT_ID)
                 .from(COMPARTMENT)
-                .where(COMPARTMENT.ITEM_ID.eq(FixedQuery.given(COMPARTMENT.ITEM_ID)))
+                .where(
+                    COMPARTMENT
+                        .ITEM_ID
+                        .eq(FixedQuery.given(COMPARTMENT.ITEM_ID))
+                        .or(
+                            COMPARTMENT.FLUSH_ITEM_ID.eq(
+                                FixedQuery.given(COMPARTMENT.FLUSH_ITEM_ID))))
                 .union(
                     DSL.select(POSITION.VARIANT_ID)
                         .from(POSITION)

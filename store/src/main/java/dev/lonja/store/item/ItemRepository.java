@@ -274,7 +274,8 @@ public final class ItemRepository {
       uses.add(Use.TRAYS);
     }
     if (context.fetchExists(POSITION, POSITION.ITEM_ID.eq(id))
-        || context.fetchExists(COMPARTMENT, COMPARTMENT.ITEM_ID.eq(id))
+        || context.fetchExists(
+            COMPARTMENT, COMPARTMENT.ITEM_ID.eq(id).or(COMPARTMENT.FLUSH_ITEM_ID.eq(id)))
         || context.fetchExists(DEVIATION, DEVIATION.ITEM_ID.eq(id))) {
       uses.add(Use.MACHINES);
     }

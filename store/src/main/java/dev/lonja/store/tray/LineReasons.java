@@ -22,6 +22,7 @@ final class LineReasons {
   private static final Cases<LineReason, Map<Field<?>, Object>> COLUMNS =
       Cases.<LineReason, Map<Field<?>, Object>>over(LineReason.class)
           .when(LineReason.Fill.class, LineReasons::fill)
+          .when(LineReason.Flush.class, flush -> Map.of(TRAY_LINE.REASON, "FLUSH"))
           .when(LineReason.Part.class, part -> noted("PART", part.note()))
           .when(LineReason.NewSeal.class, seal -> noted("NEW_SEAL", seal.note()))
           .when(LineReason.NewPlug.class, plug -> noted("NEW_PLUG", plug.note()))
@@ -95,6 +96,7 @@ final class LineReasons {
                   new Volume(row.get(TRAY_LINE.RESERVE_UL)),
                   new Volume(row.get(TRAY_LINE.PRE_FILL_UL))),
               mix(row));
+      case "FLUSH" -> new LineReason.Flush();
       case "PART" -> new LineReason.Part(note);
       case "NEW_SEAL" -> new LineReason.NewSeal(note);
       case "NEW_PLUG" -> new LineReason.NewPlug(note);

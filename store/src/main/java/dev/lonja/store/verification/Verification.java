@@ -357,7 +357,7 @@ public final class Verification {
         .select(COMPARTMENT.ID)
         .from(COMPARTMENT)
         .join(ITEM)
-        .on(ITEM.ID.eq(COMPARTMENT.ITEM_ID))
+        .on(ITEM.ID.eq(COMPARTMENT.ITEM_ID).or(ITEM.ID.eq(COMPARTMENT.FLUSH_ITEM_ID)))
         .where(ITEM.MEASURE.ne("L"))
         .forEach(row -> add("compartments", "compartment " + row.value1() + " is to take pieces"));
     context

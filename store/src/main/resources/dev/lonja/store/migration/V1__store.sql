@@ -491,11 +491,15 @@ CREATE TABLE compartment (
   gauge_celsius INTEGER CHECK (gauge_celsius BETWEEN 0 AND 150),
   -- its own share that is held back, instead of the store's
   hold_back_e4 INTEGER CHECK (hold_back_e4 BETWEEN 0 AND 5000),
+  -- what it is flushed with before it is drained, where a policy asks for that
+  flush_item_id INTEGER REFERENCES item,
+  flush_ul INTEGER CHECK (flush_ul BETWEEN 1 AND 100000000000),
   UNIQUE (variant_id, name),
   CHECK ((level_method IS 'DIPSTICK') = (stick_warmth IS NOT NULL)),
   CHECK ((level_method IS 'DIPSTICK') = (stick_seat IS NOT NULL)),
   CHECK ((level_method IS 'DIPSTICK') = (stick_stance IS NOT NULL)),
   CHECK ((level_method IS 'GAUGE') = (gauge_celsius IS NOT NULL)),
+  CHECK ((flush_item_id IS NULL) = (flush_ul IS NULL)),
   CHECK (hold_back_e4 IS NULL OR level_method IS NULL OR level_method NOT IN ('OVERFLOW', 'MEASURED'))
 ) STRICT;
 CREATE INDEX compartment_item ON compartment (item_id);
@@ -619,7 +623,7 @@ CREATE INDEX position_item ON position (item_id);
 -- row names.
 CREATE TABLE policy (
   id INTEGER NOT NULL PRIMARY KEY,
-  question TEXT NOT NULL CHECK (question IN ('DRAIN_SEAL', 'SERVICE_INTERVAL', 'CALENDAR_LIMIT', 'AIR_FILTER', 'FIRST_POUR', 'PRE_FILL', 'TIGHTENING', 'PLUGS_AND_FUEL_FILTERS', 'INSURANCE', 'KIT_OR_LOOSE', 'FILTER_MAKE')),
+  question TEXT NOT NULL CHECK (question IN ('DRAIN_SEAL', 'SERVICE_INTERVAL', 'CALENDAR_LIMIT', 'AIR_FILTER', 'FIRST_POUR', 'PRE_FILL', 'TIGHTENING', 'PLUGS_AND_FUEL_FILTERS', 'ONE_OIL', 'FLUSH', 'INSURANCE', 'KIT_OR_LOOSE', 'FILTER_MAKE')),
   class_id INTEGER REFERENCES unit_class ON DELETE CASCADE,
   unit_id INTEGER REFERENCES unit ON DELETE CASCADE,
   compartment_id INTEGER REFERENCES compartment ON DELETE CASCADE,
@@ -816,7 +820,7 @@ CREATE TABLE tray_line (
   -- why it is there; each reason has its own columns and no others
   reason TEXT NOT NULL CHECK (
     reason IN (
-      'FILL', 'PART', 'NEW_SEAL', 'NEW_PLUG', 'ON_INSPECTION', 'INSURANCE', 'KIT', 'NOT_IN_BOX',
+      'FILL', 'FLUSH', 'PART', 'NEW_SEAL', 'NEW_PLUG', 'ON_INSPECTION', 'INSURANCE', 'KIT', 'NOT_IN_BOX',
       'WANTED', 'BY_HAND')),
   -- of what is taken: new, unless a person takes a used one
   lot_condition TEXT NOT NULL DEFAULT 'NEW' CHECK (lot_condition IN ('NEW', 'USED_GOOD')),

@@ -66,6 +66,7 @@ class TrayLinesTest {
                     Volume.ofLitres("3.5"),
                     Optional.of(Temperature.ofCelsius(new BigDecimal("-24"))),
                     true))),
+        new LineReason.Flush(),
         new LineReason.Part("oil the gasket"),
         new LineReason.Part(""),
         new LineReason.NewSeal("copper only"),

@@ -21,6 +21,9 @@ public final class GapWording {
                   gap.compartment()
                       + ": the filter stays, and only the capacity with a new one is on file")
           .when(
+              Take.Gap.NoFlush.class,
+              gap -> gap.compartment() + ": it is to be flushed, and nobody has said with what")
+          .when(
               Take.Gap.StrengthUnknown.class,
               gap ->
                   gap.compartment()

@@ -42,6 +42,9 @@ public final class TrayWording {
                           .map(mix -> ", " + MixWording.percent(mix.share()) + " concentrate")
                           .orElse(""))
           .when(
+              TakeLine.Reason.Flush.class,
+              flush -> "flushes the " + flush.compartment().toLowerCase() + " before it is drained")
+          .when(
               TakeLine.Reason.NewSeal.class,
               seal -> "new seal whenever the " + seal.compartment().toLowerCase() + " is drained")
           .when(
@@ -81,6 +84,11 @@ public final class TrayWording {
   public static String note(LineReason reason, Map<ItemId, Item> items) {
     return Cases.<LineReason, String>over(LineReason.class)
         .when(LineReason.Fill.class, TrayWording::fill)
+        .when(
+            LineReason.Flush.class,
+            flush ->
+                "Flush: pour it into the old fluid, run the engine as its label says, and drain the"
+                    + " two together; they are waste.")
         .when(LineReason.Part.class, LineReason.Part::note)
         .when(LineReason.NewSeal.class, LineReason.NewSeal::note)
         .when(LineReason.NewPlug.class, LineReason.NewPlug::note)

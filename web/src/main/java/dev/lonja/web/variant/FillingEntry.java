@@ -57,7 +57,7 @@ public final class FillingEntry {
                     Filling.MOST_HOLD_BACK.multiply(HUNDRED),
                     PER_CENT)
                 .map(percent -> percent.movePointLeft(2));
-    return typed.all(() -> new Filling(level, holdBack));
+    return typed.all(() -> new Filling(level, holdBack, Optional.empty()));
   }
 
   private static Optional<LevelMethod> level(
@@ -122,6 +122,7 @@ public final class FillingEntry {
     fields.put(
         "holdBack",
         filling.holdBack().map(share -> PlainDecimal.of(share.movePointRight(2))).orElse(""));
+    fields.put("flushLitres", filling.flush().map(f -> f.volume().exactText()).orElse(""));
     return fields;
   }
 }

@@ -68,6 +68,7 @@ final class VariantEntry {
     capacity(capacities, FillCondition.WITH_FILTER, "withFilter");
     capacity(capacities, FillCondition.WITHOUT_FILTER, "withoutFilter");
     Optional<Filling> filling = FillingEntry.filling(typed, form);
+    Optional<MakeUpDesk.FlushDraft> flush = flush();
     return typed.all(
         () ->
             new MakeUpDesk.CompartmentDraft(
@@ -76,7 +77,20 @@ final class VariantEntry {
                 filled("item"),
                 capacities,
                 filling.orElseThrow(),
+                flush,
                 hint));
+  }
+
+  private Optional<MakeUpDesk.FlushDraft> flush() {
+    if (text("flushItem").isEmpty() && text("flushLitres").isEmpty()) {
+      return Optional.empty();
+    }
+    if (text("flushItem").isEmpty()) {
+      typed.refuse("flushItem", "With what it is flushed is missing.");
+    }
+    return typed
+        .litres("flushLitres", "How much it is flushed with", text("flushLitres"), Limits.LITRES)
+        .map(volume -> new MakeUpDesk.FlushDraft(text("flushItem"), volume));
   }
 
   private void capacity(

@@ -76,6 +76,12 @@ final class VariantRefusals {
                                   + "\"; they have "
                                   + String.join(", ", none.known())
                                   + "."))
+                  .when(
+                      VariantRefusal.NoSuchFlush.class,
+                      none ->
+                          new Problem(
+                              "flushItem",
+                              "No fluid has this number, or several do; write the make before it."))
                   .when(VariantRefusal.InUse.class, VariantRefusals::inUse)
                   .all())
           .and(ItemNames.at("item"));

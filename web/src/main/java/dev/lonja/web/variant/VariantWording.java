@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.LevelMethod;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
@@ -128,6 +129,7 @@ final class VariantWording {
     fields.put("name", c.name());
     fields.put("kind", c.kind().name());
     fields.put("item", number(c.itemId()));
+    fields.put("flushItem", number(c.filling().flush().map(Filling.Flush::itemId)));
     fields.put("dry", litres(c, FillCondition.DRY));
     fields.put("withFilter", litres(c, FillCondition.WITH_FILTER));
     fields.put("withoutFilter", litres(c, FillCondition.WITHOUT_FILTER));
