@@ -18,7 +18,7 @@ class DueTest {
   @Test
   void occurrencesComeByDayWithWhatSetsThem() {
     Visitor.Page page = visitor.get("/fleet/due");
-    List<String> rows = page.document().select("tbody tr").eachText();
+    List<String> rows = page.document().select("tbody tr.job").eachText();
     assertThat(rows.get(0)).startsWith("15 Mar");
     assertThat(rows)
         .anyMatch(row -> row.contains("RT-05") && row.contains("overdue by 1,200 km"))
@@ -54,9 +54,13 @@ class DueTest {
   @Test
   void theCalendarGoesByIsoWeek() {
     Visitor.Page page = visitor.get("/fleet/due");
-    assertThat(page.document().select("article h3").first().text())
-        .isEqualTo("Week 11 from 15 Mar");
-    assertThat(page.document().select("article").first().text()).contains("Tue 16 FL-2");
+    assertThat(page.document().select("tr.week").eachText().subList(0, 2))
+        .containsExactly("Week 11 from 15 Mar", "Week 12 from 22 Mar");
+    assertThat(page.document().select("tbody").first().select("tr.job").eachText())
+        .anyMatch(row -> row.startsWith("16 Mar FL-2"))
+        .noneMatch(row -> row.startsWith("22 Mar"));
+    // a list by unit has no weeks
+    assertThat(visitor.get("/fleet/due?sort=unit").document().select("tr.week")).isEmpty();
   }
 
   /**
@@ -67,7 +71,7 @@ class DueTest {
   void aDueDateOpensToTheFiguresBehindIt() {
     Visitor.Page due = visitor.get("/fleet/due?unitClass=RT");
     String link =
-        due.document().select("tr:contains(RT-04) td:nth-child(4) a").first().attr("href");
+        due.document().select("tr:contains(RT-04) td:nth-child(3) a").first().attr("href");
     Visitor.Page unit = visitor.get("/fleet/RT-04");
     assertThat(link).startsWith("/fleet/RT-04#task-");
     assertThat(unit.document().select(link.replaceFirst(".*#", "#") + " ol").text())

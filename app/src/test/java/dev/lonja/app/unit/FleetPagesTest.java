@@ -7,6 +7,7 @@ import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.store.query.UnitScope;
 import java.util.Map;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -137,5 +138,19 @@ class FleetPagesTest {
                   .mapToLong(meter -> session.readings().of(meter.id()).readings().size())
                   .sum();
             });
+  }
+
+  @Test
+  void theFleetIsFilteredByClassStateAndText() {
+    assertThat(codes("/fleet?class=VN")).isNotEmpty().allMatch(code -> code.startsWith("VN-"));
+    assertThat(codes("/fleet?state=overdue")).containsExactlyInAnyOrder("GN-2", "RT-05");
+    assertThat(codes("/fleet?text=tessaly+norte+6&class=RT")).contains("RT-05").hasSizeLessThan(10);
+    Visitor.Page none = visitor.get("/fleet?text=submarine");
+    assertThat(none.words()).contains("No machine is so.");
+    assertThat(none.document().select("#text").val()).isEqualTo("submarine");
+  }
+
+  private List<String> codes(String path) {
+    return visitor.get(path).document().select("tbody .code").eachText();
   }
 }

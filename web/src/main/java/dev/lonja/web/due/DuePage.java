@@ -52,8 +52,7 @@ final class DuePage {
             show(DueDesk.Show.ALL, "all"),
             show(DueDesk.Show.OVERDUE, "overdue"),
             show(DueDesk.Show.NO_RECORD, "no record")),
-        coming.listed().stream().map(this::row).toList(),
-        weeks());
+        choice.order() == DueDesk.Order.DAY ? weeks() : together());
   }
 
   private DueView.Row row(DueDesk.Listed listed) {
@@ -91,16 +90,12 @@ final class DuePage {
   }
 
   private List<DueView.Week> weeks() {
-    Map<IsoWeek, List<DueView.Entry>> weeks = new TreeMap<>();
+    Map<IsoWeek, List<DueView.Row>> weeks = new TreeMap<>();
     for (DueDesk.Listed listed : coming.listed()) {
-      Occurrence occurrence = listed.planned().occurrence();
       weeks
-          .computeIfAbsent(IsoWeek.of(occurrence.date()), week -> new ArrayList<>())
-          .add(
-              new DueView.Entry(
-                  Words.weekdayAndDay(occurrence.date()),
-                  listed.planned().unit().code(),
-                  occurrence.title()));
+          .computeIfAbsent(
+              IsoWeek.of(listed.planned().occurrence().date()), week -> new ArrayList<>())
+          .add(row(listed));
     }
     return weeks.entrySet().stream()
         .map(
@@ -110,6 +105,13 @@ final class DuePage {
                     Words.day(week.getKey().monday(), today),
                     week.getValue()))
         .toList();
+  }
+
+  private List<DueView.Week> together() {
+    return coming.listed().isEmpty()
+        ? List.of()
+        : List.of(
+            new DueView.Week("", "", coming.listed().stream().map(this::row).toList()));
   }
 
   private List<DueView.Choice> classes() {

@@ -5,7 +5,7 @@ import dev.lonja.web.frame.State;
 import java.util.List;
 
 /**
- * What falls due on all units, as a list by day and as a calendar by week.
+ * What falls due on all units, week by week, or by unit.
  *
  * @param earlier leads to the part of the list before this one; empty in the first
  * @param later leads to the part after it; empty in the last
@@ -18,7 +18,6 @@ public record DueView(
     List<Choice> classes,
     List<Choice> sorts,
     List<Choice> shows,
-    List<Row> rows,
     List<Week> weeks) {
 
   /** A filter or order that may be chosen; {@code query} leads to it. */
@@ -44,9 +43,10 @@ public record DueView(
   /** Its day in words and as a date; {@code span} is "10 Mar – 2 Apr", where it can be said. */
   public record Day(String words, String date, String span) {}
 
-  /** A week of the calendar. */
-  public record Week(String name, String from, List<Entry> entries) {}
-
-  /** One occurrence in it. */
-  public record Entry(String weekday, String unit, String title) {}
+  /**
+   * A week of the calendar; a list that does not go by day is one without a name.
+   *
+   * @param from its Monday
+   */
+  public record Week(String name, String from, List<Row> rows) {}
 }

@@ -57,8 +57,13 @@ class FleetController {
   }
 
   @GetMapping("/fleet")
-  String all(Model model) {
-    model.addAttribute("view", FleetView.of(desk.all(), clock.today()));
+  String all(
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(name = "class", defaultValue = "") String unitClass,
+      @RequestParam(defaultValue = "") String state,
+      Model model) {
+    FleetView.Wish wish = new FleetView.Wish(text, unitClass, state);
+    model.addAttribute("view", FleetView.of(desk.all(), wish, clock.today()));
     return "unit/fleet";
   }
 
