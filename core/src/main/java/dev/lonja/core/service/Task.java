@@ -9,8 +9,19 @@ import dev.lonja.core.meter.MeterId;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** A line of a service, with when it comes round. */
-public record Task(TaskId id, String serviceName, String name, Action action, Timing timing) {
+/**
+ * A line of a service, with when it comes round.
+ *
+ * @param steps what to mind in the work, such as how the machine's own interval is reset; may be
+ *     empty
+ */
+public record Task(
+    TaskId id, String serviceName, String name, Action action, Timing timing, String steps) {
+
+  /** One in which there is nothing to mind. */
+  public Task(TaskId id, String serviceName, String name, Action action, Timing timing) {
+    this(id, serviceName, name, action, timing, "");
+  }
 
   /** What is done to what. */
   public sealed interface Action {
@@ -100,11 +111,11 @@ public record Task(TaskId id, String serviceName, String name, Action action, Ti
   }
 
   Task withTiming(Timing other) {
-    return new Task(id, serviceName, name, action, other);
+    return new Task(id, serviceName, name, action, other, steps);
   }
 
   Task withAction(Action other) {
-    return new Task(id, serviceName, name, other, timing);
+    return new Task(id, serviceName, name, other, timing, steps);
   }
 
   /** This task with an interval stated for its unit, which takes the place of all others. */

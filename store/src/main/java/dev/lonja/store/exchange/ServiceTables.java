@@ -101,6 +101,7 @@ final class ServiceTables {
         .with(
             of("lead_days", TASK.LEAD_DAYS, whole(0, Limits.LEAD_DAYS), "how many days before")
                 .optional())
+        .with(of("steps", TASK.STEPS, text(Lengths.REASON), "what to mind").orEmptyText())
         .with(
             of("value_kind", TASK.VALUE_KIND, words(ValueKind.values()), "what is measured")
                 .optional())

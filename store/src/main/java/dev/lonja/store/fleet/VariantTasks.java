@@ -73,6 +73,7 @@ public final class VariantTasks {
    * @param limits of the value that an inspection asks for, if it does
    * @param meter empty without a run in the interval
    * @param nth with every nth time of {@code lead}
+   * @param steps what to mind in the work; may be empty
    */
   public record StoredTask(
       TaskId id,
@@ -92,7 +93,8 @@ public final class VariantTasks {
       Optional<MonthDay> season,
       boolean beforeLayUp,
       Optional<Integer> leadDays,
-      List<WhileIn> byFluid) {}
+      List<WhileIn> byFluid,
+      String steps) {}
 
   /** The tasks of a variant, by service in order of entry. */
   public List<StoredTask> of(long variantId) {
@@ -137,7 +139,8 @@ public final class VariantTasks {
         Optional.ofNullable(row.get(TASK.SEASON_START)).map(day -> MonthDay.parse("--" + day)),
         row.get(TASK.BEFORE_LAY_UP) == 1,
         Optional.ofNullable(row.get(TASK.LEAD_DAYS)).map(Math::toIntExact),
-        byFluid);
+        byFluid,
+        row.get(TASK.STEPS));
   }
 
   /** Of the value that a task asks for, if it does. */
@@ -184,6 +187,7 @@ public final class VariantTasks {
     row.set(TASK.EVERY_NTH, task.nth().map(Integer::longValue).orElse(null));
     row.set(TASK.SEASON_START, task.season().map(day -> day.toString().substring(2)).orElse(null));
     row.set(TASK.BEFORE_LAY_UP, task.beforeLayUp() ? 1L : 0L);
+    row.set(TASK.STEPS, task.steps());
     row.set(TASK.LEAD_DAYS, task.leadDays().map(Integer::longValue).orElse(null));
     if (context.fetchExists(TASK, TASK.ID.eq(task.id()))) {
       context.update(TASK).set(row).where(TASK.ID.eq(task.id())).execute();
@@ -303,7 +307,8 @@ public final class VariantTasks {
               task.season(),
               task.beforeLayUp(),
               task.leadDays(),
-              task.byFluid());
+              task.byFluid(),
+              task.steps());
       save(to, copy);
       copies.put(task.id(), copy.id());
     }

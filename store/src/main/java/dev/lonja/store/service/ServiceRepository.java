@@ -201,7 +201,8 @@ public final class ServiceRepository {
         row.get(SERVICE.NAME),
         row.get(TASK.NAME),
         action(row),
-        timing(row, byFluid.getOrDefault(row.get(TASK.ID), List.of()), meter));
+        timing(row, byFluid.getOrDefault(row.get(TASK.ID), List.of()), meter),
+        row.get(TASK.STEPS));
   }
 
   private static Timing timing(Record row, List<FluidRow> byFluid, Optional<CountedBy> meter) {

@@ -665,6 +665,8 @@ CREATE TABLE task (
   season_start TEXT CHECK (length(season_start) = 5),
   before_lay_up INTEGER NOT NULL DEFAULT 0 CHECK (before_lay_up IN (0, 1)),
   lead_days INTEGER CHECK (lead_days BETWEEN 0 AND 120),
+  -- what to mind in the work, such as how the machine's own interval is reset
+  steps TEXT NOT NULL DEFAULT '' CHECK (length(steps) <= 200),
   -- an inspection may ask for a value, in base units: µm, Pa, tenths of °C, mN·m, mV, or a count
   value_kind TEXT CHECK (value_kind IN ('LENGTH', 'PRESSURE', 'TEMPERATURE', 'TORQUE', 'VOLTAGE', 'COUNT')),
   value_low INTEGER CHECK (value_low BETWEEN -10000 AND 1000000000000),

@@ -162,7 +162,8 @@ final class JobCard {
         task.name(),
         task.inspects(),
         task.limits().map(ValueLimits::display).orElse(""),
-        task.limits().map(limits -> limits.kind().symbol()).orElse(""));
+        task.limits().map(limits -> limits.kind().symbol()).orElse(""),
+        task.steps());
   }
 
   private JobCardView.Hints hints() {

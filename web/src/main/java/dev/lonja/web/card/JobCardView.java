@@ -71,8 +71,9 @@ public record JobCardView(
    * @param looks true if what was found is written down
    * @param limits between what a value that is asked for is sound; empty if none is
    * @param unit of that value
+   * @param steps what to mind in it; may be empty
    */
-  public record WorkRow(String task, boolean looks, String limits, String unit) {}
+  public record WorkRow(String task, boolean looks, String limits, String unit, String steps) {}
 
   /** What to know beforehand. */
   public record Hints(

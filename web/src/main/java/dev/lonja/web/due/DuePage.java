@@ -110,8 +110,7 @@ final class DuePage {
   private List<DueView.Week> together() {
     return coming.listed().isEmpty()
         ? List.of()
-        : List.of(
-            new DueView.Week("", "", coming.listed().stream().map(this::row).toList()));
+        : List.of(new DueView.Week("", "", coming.listed().stream().map(this::row).toList()));
   }
 
   private List<DueView.Choice> classes() {

@@ -1,5 +1,6 @@
 package dev.lonja.web.unit;
 
+import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.desk.service.DueDesk;
 import dev.lonja.desk.unit.FleetDesk;
@@ -9,7 +10,6 @@ import dev.lonja.web.due.UnitRuler;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
-import dev.lonja.core.fleet.Unit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -42,12 +42,10 @@ public record FleetView(String summary, String scale, Filter filter, List<Row> r
    *
    * @param isUseful true if there are machines to choose among
    */
-  public record Filter(
-      boolean isUseful, String text, List<Choice> classes, List<Choice> states) {}
+  public record Filter(boolean isUseful, String text, List<Choice> classes, List<Choice> states) {}
 
   /** A word that may be chosen. */
   public record Choice(String value, String words, boolean chosen) {}
-
 
   public record Row(
       String code,
@@ -59,8 +57,7 @@ public record FleetView(String summary, String scale, Filter filter, List<Row> r
       State state) {}
 
   static FleetView of(List<FleetDesk.Row> units, Wish wish, LocalDate today) {
-    List<Row> rows =
-        units.stream().filter(wish::lets).map(unit -> row(unit, today)).toList();
+    List<Row> rows = units.stream().filter(wish::lets).map(unit -> row(unit, today)).toList();
     long overdue = units.stream().filter(FleetDesk.Row::isOverdue).count();
     return new FleetView(
         (rows.size() == units.size() ? "" : rows.size() + " of ")

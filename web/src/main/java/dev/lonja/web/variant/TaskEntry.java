@@ -67,6 +67,9 @@ final class TaskEntry {
     checkTiming(interval, lead, season, beforeLayUp, leadDays, nth, first);
     Optional<String> meter = meter(interval.tenths().isPresent());
     List<WhileIn> byFluid = byFluid(interval);
+    if (!text("steps").isEmpty()) {
+      typed.text("steps", "What to mind", text("steps"), Lengths.REASON);
+    }
     return typed.all(
         () ->
             id ->
@@ -88,7 +91,8 @@ final class TaskEntry {
                     season,
                     beforeLayUp,
                     leadDays,
-                    byFluid));
+                    byFluid,
+                    text("steps")));
   }
 
   private Optional<Action> chosenAction() {

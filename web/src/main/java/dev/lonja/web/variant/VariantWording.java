@@ -186,6 +186,7 @@ final class VariantWording {
     fields.put("valueKind", t.limits().map(limits -> limits.kind().name()).orElse(""));
     fields.put("valueLow", exact(t.limits().flatMap(ValueLimits::low)));
     fields.put("valueHigh", exact(t.limits().flatMap(ValueLimits::high)));
+    fields.put("steps", t.steps());
     fields.put("meter", t.meter().orElse(""));
     fields.put("run", VariantFormat.run(t.interval()));
     fields.put("months", VariantFormat.months(t.interval()));
