@@ -40,7 +40,8 @@ class OneOilTest {
     Visitor.Page unit = visitor.get("/fleet/FL-1");
     assertThat(unit.words()).contains("FA 15-205").doesNotContain("GR 1040-20");
     assertThat(visitor.get("/fleet/FL-3").words()).contains("GR 1040-20");
-    assertThat(visitor.get("/ahead/" + SERVER.itemId("FA 15-205")).words()).contains("FL-1");
+    assertThat(visitor.get("/ahead/" + SERVER.itemId("FA 15-205")).words())
+        .contains("FL-1", "One oil or several: one product wherever all specs allow it");
     assertThat(SERVER.isSound()).isTrue();
   }
 }

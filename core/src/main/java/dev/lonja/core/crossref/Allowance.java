@@ -25,6 +25,9 @@ public sealed interface Allowance {
   /** The same or more. */
   record AtLeast() implements Allowance {}
 
+  /** The same or less. */
+  record AtMost() implements Allowance {}
+
   /** Up to and with so many more or less. */
   record WithinPoints(int points) implements Allowance {}
 

@@ -25,6 +25,9 @@ import java.util.function.Predicate;
 final class PartPair {
 
   private static final Length HALF_MILLIMETRE = new Length(500);
+  private static final Length TENTH_OF_A_MILLIMETRE = new Length(100);
+  private static final Length TEN_MILLIMETRES = new Length(10_000);
+  private static final BigDecimal BELT_SHARE = new BigDecimal("0.005");
   private static final Length ONE_MILLIMETRE = new Length(1_000);
   private static final Length TWO_MILLIMETRES = new Length(2_000);
   private static final Length THREE_MILLIMETRES = new Length(3_000);
@@ -80,7 +83,14 @@ final class PartPair {
       case SEAL -> seal();
       case O_RING -> ring();
       case DRAIN_PLUG -> plug();
-      case FOAM_FILTER, FLUID, BELT, SPARK_PLUG, CONSUMABLE, KIT -> {}
+      case GASKET -> gasket();
+      case BELT -> belt();
+      case SPARK_PLUG -> sparkPlug();
+      case HOSE_CLIP -> clip();
+      case BLADE -> blade();
+      case BULB -> bulb();
+      case WIPER -> wiper();
+      case FOAM_FILTER, FLUID, CONSUMABLE, KIT -> {}
     }
   }
 
@@ -233,6 +243,96 @@ final class PartPair {
         });
     equal(Property.HEX, Weight.CHECK);
     equal(Property.MAGNET, Weight.CHECK);
+  }
+
+  private void gasket() {
+    within(Property.LENGTH, Weight.MUST_AGREE, ONE_MILLIMETRE);
+    within(Property.WIDTH, Weight.MUST_AGREE, ONE_MILLIMETRE);
+    within(Property.THICKNESS, Weight.MUST_AGREE, WASHER_BORE);
+    equal(Property.HOLES, Weight.MUST_AGREE);
+    equal(Property.GASKET_MATERIAL, Weight.CHECK);
+  }
+
+  private void belt() {
+    spelled(Property.BELT_PROFILE);
+    within(
+        Property.LENGTH,
+        Weight.MUST_AGREE,
+        asked.properties().get(Property.LENGTH).map(PartPair::ofBelt).orElse(TWO_MILLIMETRES));
+  }
+
+  private static Length ofBelt(Length length) {
+    BigDecimal share = BigDecimal.valueOf(length.micrometres()).multiply(BELT_SHARE);
+    return new Length(Math.max(share.longValue(), TWO_MILLIMETRES.micrometres()));
+  }
+
+  private void sparkPlug() {
+    thread();
+    within(Property.REACH, Weight.MUST_AGREE, HALF_MILLIMETRE);
+    equal(Property.SEAT, Weight.MUST_AGREE);
+    ifAsked(Property.RESISTOR);
+    heatRange();
+    equal(Property.HEX, Weight.CHECK);
+    within(Property.GAP, Weight.CHECK, TENTH_OF_A_MILLIMETRE);
+  }
+
+  /** Every maker counts his own way, so only figures of one scale say anything. */
+  private void heatRange() {
+    Optional<String> scale = asked.properties().get(Property.HEAT_SCALE);
+    boolean isOneScale =
+        scale.isPresent()
+            && offered
+                .properties()
+                .get(Property.HEAT_SCALE)
+                .filter(scale.get()::equalsIgnoreCase)
+                .isPresent();
+    if (isOneScale) {
+      spelled(Property.HEAT_RANGE);
+    } else {
+      note(Property.HEAT_RANGE, Weight.MUST_AGREE, Agreement.UNVERIFIED, new Allowance.Equal());
+    }
+  }
+
+  /** It has to grip all that the other one does. */
+  private void clip() {
+    judge(
+        Property.GRIPS_FROM,
+        Weight.MUST_AGREE,
+        new Allowance.AtMost(),
+        (wanted, given) -> given.compareTo(wanted) <= 0);
+    judge(
+        Property.GRIPS_TO,
+        Weight.MUST_AGREE,
+        new Allowance.AtLeast(),
+        (wanted, given) -> given.compareTo(wanted) >= 0);
+    within(Property.WIDTH, Weight.CHECK, ONE_MILLIMETRE);
+  }
+
+  private void blade() {
+    within(Property.LENGTH, Weight.MUST_AGREE, ONE_MILLIMETRE);
+    within(Property.HOLE, Weight.MUST_AGREE, WASHER_BORE);
+    equal(Property.HOLE_FORM, Weight.MUST_AGREE);
+    within(Property.THICKNESS, Weight.CHECK, ONE_MILLIMETRE);
+  }
+
+  private void bulb() {
+    spelled(Property.CAP);
+    equal(Property.VOLTS, Weight.MUST_AGREE);
+    judge(
+        Property.WATTS,
+        Weight.MUST_AGREE,
+        new Allowance.AtMost(),
+        (wanted, given) -> given <= wanted);
+  }
+
+  private void wiper() {
+    within(Property.LENGTH, Weight.MUST_AGREE, TEN_MILLIMETRES);
+    spelled(Property.ARM);
+  }
+
+  /** The same letters, large or small. */
+  private void spelled(Property<String> property) {
+    judge(property, Weight.MUST_AGREE, new Allowance.Equal(), String::equalsIgnoreCase);
   }
 
   private <T> void equal(Property<T> property, Weight weight) {

@@ -76,8 +76,30 @@ public enum Family {
       List.of(
           Property.THREAD, Property.SEALING, Property.SHANK_LENGTH, Property.HEX, Property.MAGNET)),
   FLUID("fluid", List.of()),
-  BELT("belt", List.of()),
-  SPARK_PLUG("spark plug", List.of()),
+  GASKET(
+      "gasket",
+      List.of(
+          Property.LENGTH,
+          Property.WIDTH,
+          Property.THICKNESS,
+          Property.HOLES,
+          Property.GASKET_MATERIAL)),
+  BELT("belt", List.of(Property.BELT_PROFILE, Property.LENGTH)),
+  SPARK_PLUG(
+      "spark plug",
+      List.of(
+          Property.THREAD,
+          Property.REACH,
+          Property.SEAT,
+          Property.HEX,
+          Property.RESISTOR,
+          Property.HEAT_RANGE,
+          Property.HEAT_SCALE,
+          Property.GAP)),
+  HOSE_CLIP("hose clip", List.of(Property.GRIPS_FROM, Property.GRIPS_TO, Property.WIDTH)),
+  BLADE("blade", List.of(Property.LENGTH, Property.HOLE, Property.HOLE_FORM, Property.THICKNESS)),
+  BULB("bulb", List.of(Property.CAP, Property.VOLTS, Property.WATTS)),
+  WIPER("wiper", List.of(Property.LENGTH, Property.ARM)),
   CONSUMABLE("consumable", List.of()),
   KIT("kit", List.of());
 

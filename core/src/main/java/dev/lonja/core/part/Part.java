@@ -23,8 +23,9 @@ public record Part(
     return switch (known) {
       case SEAL, O_RING -> properties.get(Property.REUSABLE).orElse(false);
       case FOAM_FILTER, ROUND_AIR_FILTER, PANEL_AIR_FILTER -> true;
-      case DRAIN_PLUG, BELT, SPARK_PLUG, CONSUMABLE -> true;
-      case SPIN_ON_FILTER, CARTRIDGE_FILTER, CABIN_FILTER, INLINE_FUEL_FILTER, FLUID, KIT -> false;
+      case DRAIN_PLUG, BELT, SPARK_PLUG, HOSE_CLIP, BLADE, BULB, WIPER, CONSUMABLE -> true;
+      case SPIN_ON_FILTER, CARTRIDGE_FILTER, CABIN_FILTER, INLINE_FUEL_FILTER, GASKET, FLUID, KIT ->
+          false;
     };
   }
 

@@ -81,6 +81,42 @@ public final class Property<T> {
   public static final Property<String> TURNS =
       new Property<>("turns", "turns after contact", Values.choice("1/2", "2/3", "3/4", "1"));
 
+  /** The cross-section of a belt, with its ribs, as "10", "SPA" or "5 PK". */
+  public static final Property<String> BELT_PROFILE =
+      new Property<>("belt_profile", "profile", Values.text(20));
+
+  /** How long the thread of a spark plug is. */
+  public static final Property<Length> REACH = length("reach", "reach");
+
+  public static final Property<String> SEAT =
+      new Property<>("seat", "seat", Values.choice("flat", "tapered"));
+  public static final Property<Boolean> RESISTOR =
+      new Property<>("resistor", "resistor", Values.yesNo());
+  public static final Property<String> HEAT_RANGE =
+      new Property<>("heat_range", "heat range", Values.text(10));
+
+  /** Whose scale the heat range is on; two compare only if both name the same one. */
+  public static final Property<String> HEAT_SCALE =
+      new Property<>("heat_scale", "on the scale of", Values.text(30));
+
+  public static final Property<Length> GAP = length("gap", "gap");
+  public static final Property<Length> GRIPS_FROM = length("grips_from", "grips from");
+  public static final Property<Length> GRIPS_TO = length("grips_to", "grips up to");
+  public static final Property<Length> HOLE = length("hole", "hole");
+  public static final Property<String> HOLE_FORM =
+      new Property<>("hole_form", "form of the hole", Values.choice("round", "star", "slotted"));
+  public static final Property<Integer> HOLES =
+      new Property<>("holes", "bolt holes", Values.whole(0, 100, "holes"));
+  public static final Property<String> GASKET_MATERIAL =
+      new Property<>(
+          "gasket_material", "made of", Values.choice("paper", "cork", "rubber", "metal"));
+  public static final Property<String> CAP = new Property<>("cap", "cap", Values.text(20));
+  public static final Property<Integer> VOLTS =
+      new Property<>("volts", "voltage", Values.whole(1, 1_000, "V"));
+  public static final Property<Integer> WATTS =
+      new Property<>("watts", "power", Values.whole(1, 2_000, "W"));
+  public static final Property<String> ARM = new Property<>("arm", "arm", Values.text(20));
+
   public static final Property<Boolean> MAGNET = new Property<>("magnet", "magnet", Values.yesNo());
 
   private static final List<Property<?>> ALL =
@@ -119,7 +155,24 @@ public final class Property<T> {
           HEX,
           MAGNET,
           REUSABLE,
-          TURNS);
+          TURNS,
+          BELT_PROFILE,
+          REACH,
+          SEAT,
+          RESISTOR,
+          HEAT_RANGE,
+          HEAT_SCALE,
+          GAP,
+          GRIPS_FROM,
+          GRIPS_TO,
+          HOLE,
+          HOLE_FORM,
+          HOLES,
+          GASKET_MATERIAL,
+          CAP,
+          VOLTS,
+          WATTS,
+          ARM);
 
   private final String name;
   private final String words;

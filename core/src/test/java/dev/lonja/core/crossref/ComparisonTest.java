@@ -10,6 +10,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.quantity.Length;
 import java.math.BigDecimal;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,24 +32,38 @@ class ComparisonTest {
 
   /** A whole part of each family; the tests change one property of the offered one. */
   private static final Map<Family, String> WHOLE =
-      Map.of(
-          Family.SPIN_ON_FILTER,
-          "use=oil; thread=M20×1.5; gasket_od=72; gasket_id=62; bypass=1.2; anti_drain_valve=yes;"
-              + " height=93; outer_diameter=76; fineness=20; fineness_test=ISO 4548-12",
-          Family.CARTRIDGE_FILTER,
-          "height=104; outer_diameter=64; top_id=26; bottom_id=20; end_cap=plastic",
-          Family.ROUND_AIR_FILTER,
-          "outer_diameter=230; inner_diameter=130; height=310; closed_end=yes; pre_cleaner=no",
-          Family.CABIN_FILTER,
-          "length=300; width=200; height=30; carbon=yes",
-          Family.INLINE_FUEL_FILTER,
-          "inlet=8; outlet=8; pressure_class=6; water_separator=no",
-          Family.SEAL,
-          "inner_diameter=14; outer_diameter=18; thickness=1.5; seal_form=flat; material=copper",
-          Family.O_RING,
-          "inner_diameter=68; cross_section=3; rubber=NBR; hardness=70",
-          Family.DRAIN_PLUG,
-          "thread=M14×1.5; sealing=washer; shank_length=18; hex=17; magnet=no");
+      new EnumMap<>(
+          Map.of(
+              Family.SPIN_ON_FILTER,
+              "use=oil; thread=M20×1.5; gasket_od=72; gasket_id=62; bypass=1.2; anti_drain_valve=yes;"
+                  + " height=93; outer_diameter=76; fineness=20; fineness_test=ISO 4548-12",
+              Family.CARTRIDGE_FILTER,
+              "height=104; outer_diameter=64; top_id=26; bottom_id=20; end_cap=plastic",
+              Family.ROUND_AIR_FILTER,
+              "outer_diameter=230; inner_diameter=130; height=310; closed_end=yes; pre_cleaner=no",
+              Family.CABIN_FILTER,
+              "length=300; width=200; height=30; carbon=yes",
+              Family.INLINE_FUEL_FILTER,
+              "inlet=8; outlet=8; pressure_class=6; water_separator=no",
+              Family.SEAL,
+              "inner_diameter=14; outer_diameter=18; thickness=1.5; seal_form=flat; material=copper",
+              Family.O_RING,
+              "inner_diameter=68; cross_section=3; rubber=NBR; hardness=70",
+              Family.DRAIN_PLUG,
+              "thread=M14×1.5; sealing=washer; shank_length=18; hex=17; magnet=no"));
+
+  static {
+    WHOLE.put(Family.GASKET, "length=120; width=80; thickness=1; holes=6; gasket_material=paper");
+    WHOLE.put(Family.BELT, "belt_profile=10; length=1250");
+    WHOLE.put(
+        Family.SPARK_PLUG,
+        "thread=M14×1.25; reach=19; seat=flat; hex=21; resistor=yes; heat_range=6;"
+            + " heat_scale=Pellam; gap=0.8");
+    WHOLE.put(Family.HOSE_CLIP, "grips_from=20; grips_to=32; width=9");
+    WHOLE.put(Family.BLADE, "length=535; hole=17.5; hole_form=star; thickness=3");
+    WHOLE.put(Family.BULB, "cap=P21W; volts=12; watts=21");
+    WHOLE.put(Family.WIPER, "length=550; arm=hook");
+  }
 
   private static Part part(Family family, String properties) {
     return part(Optional.of(family), properties);
@@ -127,7 +142,40 @@ class ComparisonTest {
     "DRAIN_PLUG, shank_length, 16, AGREES, MUST_AGREE",
     "DRAIN_PLUG, shank_length, 15.999, DIFFERS, MUST_AGREE",
     "DRAIN_PLUG, hex, 19, DIFFERS, CHECK",
-    "DRAIN_PLUG, magnet, yes, DIFFERS, CHECK"
+    "DRAIN_PLUG, magnet, yes, DIFFERS, CHECK",
+    "GASKET, length, 121, AGREES, MUST_AGREE",
+    "GASKET, width, 78.999, DIFFERS, MUST_AGREE",
+    "GASKET, thickness, 1.301, DIFFERS, MUST_AGREE",
+    "GASKET, holes, 8, DIFFERS, MUST_AGREE",
+    "GASKET, gasket_material, cork, DIFFERS, CHECK",
+    // half a per cent of 1,250 mm is 6.25 mm
+    "BELT, length, 1256.25, AGREES, MUST_AGREE",
+    "BELT, length, 1256.251, DIFFERS, MUST_AGREE",
+    "BELT, belt_profile, 13, DIFFERS, MUST_AGREE",
+    "SPARK_PLUG, thread, M14×1.5, DIFFERS, MUST_AGREE",
+    "SPARK_PLUG, reach, 19.5, AGREES, MUST_AGREE",
+    "SPARK_PLUG, reach, 19.501, DIFFERS, MUST_AGREE",
+    "SPARK_PLUG, seat, tapered, DIFFERS, MUST_AGREE",
+    "SPARK_PLUG, resistor, no, DIFFERS, MUST_AGREE",
+    "SPARK_PLUG, heat_range, 7, DIFFERS, MUST_AGREE",
+    "SPARK_PLUG, hex, 16, DIFFERS, CHECK",
+    "SPARK_PLUG, gap, 0.9, AGREES, CHECK",
+    "SPARK_PLUG, gap, 0.901, DIFFERS, CHECK",
+    "HOSE_CLIP, grips_from, 18, AGREES, MUST_AGREE",
+    "HOSE_CLIP, grips_from, 20.001, DIFFERS, MUST_AGREE",
+    "HOSE_CLIP, grips_to, 31.999, DIFFERS, MUST_AGREE",
+    "HOSE_CLIP, width, 12, DIFFERS, CHECK",
+    "BLADE, length, 536, AGREES, MUST_AGREE",
+    "BLADE, hole, 17.801, DIFFERS, MUST_AGREE",
+    "BLADE, hole_form, round, DIFFERS, MUST_AGREE",
+    "BLADE, thickness, 4.001, DIFFERS, CHECK",
+    "BULB, cap, p21w, AGREES, MUST_AGREE",
+    "BULB, volts, 24, DIFFERS, MUST_AGREE",
+    "BULB, watts, 18, AGREES, MUST_AGREE",
+    "BULB, watts, 22, DIFFERS, MUST_AGREE",
+    "WIPER, length, 560, AGREES, MUST_AGREE",
+    "WIPER, length, 560.001, DIFFERS, MUST_AGREE",
+    "WIPER, arm, bayonet, DIFFERS, MUST_AGREE"
   })
   void aLimit(Family family, String property, String value, Agreement agreement, Weight weight) {
     Part asked = part(family, WHOLE.get(family));
@@ -322,6 +370,21 @@ class ComparisonTest {
     assertThat(comparison.forbids()).isEqualTo(forbidden);
     assertThat(comparison.asksForACheck()).isEqualTo(check);
     assertThat(comparison.contradicts()).isFalse();
+  }
+
+  /** Every maker counts heat his own way: of two scales the figures say nothing. */
+  @Test
+  void heatRangesOfTwoScalesAreNotCompared() {
+    String whole = WHOLE.get(Family.SPARK_PLUG);
+    Comparison comparison =
+        Comparison.of(
+            part(Family.SPARK_PLUG, whole),
+            part(Family.SPARK_PLUG, whole + "; heat_scale=Osmere"),
+            Fitting.ANYWHERE,
+            RUBBERS);
+    assertThat(finding(comparison, "heat_range").agreement()).isEqualTo(Agreement.UNVERIFIED);
+    assertThat(comparison.contradicts()).isFalse();
+    assertThat(comparison.asksForACheck()).isTrue();
   }
 
   /** A cover that takes NBR or FKM; copper in the list is for the washer beside it. */

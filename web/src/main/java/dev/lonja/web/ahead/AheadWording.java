@@ -10,6 +10,7 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Forecast;
@@ -19,6 +20,7 @@ import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.WantedWording;
+import dev.lonja.web.frame.WayWording;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.TrayWording;
 import java.time.LocalDate;
@@ -163,7 +165,8 @@ final class AheadWording {
   private Why why(ServiceDemand demand) {
     return new Why(
         demand.service(),
-        join(demand.line().place(), TrayWording.reason(demand.line().reason())),
+        join(demand.line().place(), TrayWording.reason(demand.line().reason()))
+            + behind(demand.line().ways()),
         DueWording.why(demand.due(), today),
         demand.held().isPositive()
             ? exact(demand.line().expected())
@@ -171,6 +174,15 @@ final class AheadWording {
                 + exact(demand.held())
                 + " on its tray or wanted by itself"
             : "");
+  }
+
+  /** The policies that made a line what it is, as far as they are not the usual ones. */
+  private static String behind(List<InForce> ways) {
+    List<InForce> chosen =
+        ways.stream()
+            .filter(way -> way.choice().school() != way.choice().school().question().usual())
+            .toList();
+    return chosen.isEmpty() ? "" : ". " + WayWording.behind(chosen);
   }
 
   private static String join(String place, String words) {

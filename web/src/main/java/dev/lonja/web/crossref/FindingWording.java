@@ -32,6 +32,7 @@ final class FindingWording {
               Allowance.AtMostTimes.class,
               times -> "at most " + PlainDecimal.of(times.factor()) + " times as coarse")
           .when(Allowance.AtLeast.class, any -> "the same or more")
+          .when(Allowance.AtMost.class, any -> "the same or less")
           .when(Allowance.WithinPoints.class, within -> "within " + within.points() + " points")
           .when(Allowance.IfAsked.class, any -> "needed if the other has it")
           .when(Allowance.UpTo.class, most -> "room here for " + most.most().display())

@@ -61,7 +61,17 @@ record PartShape(
               Optional.empty(),
               rings(part, Property.INLET, Property.OUTLET),
               false);
-      case FOAM_FILTER, FLUID, BELT, SPARK_PLUG, CONSUMABLE, KIT ->
+      case FOAM_FILTER,
+          FLUID,
+          GASKET,
+          BELT,
+          SPARK_PLUG,
+          HOSE_CLIP,
+          BLADE,
+          BULB,
+          WIPER,
+          CONSUMABLE,
+          KIT ->
           new PartShape(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), false);
     };
   }

@@ -19,7 +19,7 @@ import java.util.Optional;
 public record FleetView(String summary, String scale, Filter filter, List<Row> rows) {
 
   /** Which machines are wanted, as it was asked for. */
-  record Wish(String text, String unitClass, String state) {
+  public record Wish(String text, String unitClass, String state) {
 
     boolean lets(FleetDesk.Row row) {
       String named =
