@@ -81,4 +81,26 @@ class InspectedValuesTest {
         .contains("12.7 mm", "10 mm", "adjusted");
     assertThat(SERVER.isSound()).isTrue();
   }
+
+  /** 13 mm is too much and nobody had time: it is on record, and a finding of the machine. */
+  @Test
+  void whatStaysOutsideItsLimitsIsAFinding() {
+    Visitor.Page work = visitor.get("/fleet/RT-07/work");
+    String row = ".tick-row:contains(Inspect fan belt) ";
+    Map<String, String> typed = new HashMap<>(Map.of("note", "in the yard"));
+    typed.put(work.document().select(row + "input[type=checkbox]").attr("name"), "yes");
+    typed.put(work.document().select(row + "input[name^=value-]").attr("name"), "13");
+    typed.put(work.document().select(row + "select").attr("name"), "left");
+    typed.put(
+        work.document().select("[name^=meter-]").attr("name"),
+        visitor
+            .get("/fleet/RT-07")
+            .document()
+            .select(".figure:contains(km)")
+            .text()
+            .replaceAll("[^0-9]", ""));
+    visitor.submit(work.form("/work"), typed);
+    assertThat(visitor.get("/wanted?of=RT-07").words())
+        .contains("Inspect fan belt: 13 mm, sound is 8 mm to 12 mm");
+  }
 }

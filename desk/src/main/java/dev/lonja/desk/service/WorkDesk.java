@@ -64,12 +64,14 @@ public class WorkDesk extends KeepersDesk {
    * @param meters what they showed that day
    * @param done by task; for an inspection what it found, where that is known
    * @param note where it was done, by whom, and what proves it
+   * @param wrong what was found wrong with the machine, one finding each
    */
   public record Work(
       LocalDate day,
       Map<MeterId, MeterValue> meters,
       Map<TaskId, Optional<Found>> done,
-      String note) {}
+      String note,
+      List<String> wrong) {}
 
   /** Empty for a unit that is not in service. */
   public Optional<Sheet> sheet(String code) {

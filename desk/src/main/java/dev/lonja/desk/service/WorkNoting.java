@@ -65,6 +65,18 @@ final class WorkNoting {
     }
     toNote.forEach((meter, value) -> addReading(meter, work.day(), value));
     tasks.forEach(task -> add(unit.get(), task, work));
+    work.wrong()
+        .forEach(
+            words ->
+                session
+                    .findings()
+                    .add(
+                        unit.get().id(),
+                        words,
+                        work.day(),
+                        Optional.empty(),
+                        sent.actor(),
+                        clock.now()));
     return Outcome.done();
   }
 

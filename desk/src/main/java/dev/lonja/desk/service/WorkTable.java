@@ -123,7 +123,9 @@ final class WorkTable {
     work.tasks().keySet().forEach(task -> done.put(task, Optional.empty()));
     Outcome outcome =
         new WorkNoting(session, clock, sent, fleet)
-            .note(visit.unit(), new WorkDesk.Work(visit.day(), work.meters(), done, work.note()));
+            .note(
+                visit.unit(),
+                new WorkDesk.Work(visit.day(), work.meters(), done, work.note(), List.of()));
     if (outcome instanceof Outcome.Refused refused) {
       refused.reasons().forEach(why -> bad.add(new WorkDesk.Bad(work.first(), why)));
     }

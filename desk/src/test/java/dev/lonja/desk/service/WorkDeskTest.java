@@ -50,7 +50,8 @@ class WorkDeskTest {
         LocalDate.parse(day),
         Map.of(PORT, MeterValue.ofHours(hours)),
         Map.of(OIL, Optional.empty()),
-        "North yard, receipt 4711");
+        "North yard, receipt 4711",
+        List.of());
   }
 
   private Outcome note(WorkDesk.Work work) {
@@ -166,12 +167,16 @@ class WorkDeskTest {
         .hasAtLeastOneElementOfType(ReadingRefusal.SetsOthersAside.class);
     WorkDesk.Work blind =
         new WorkDesk.Work(
-            LocalDate.parse("2027-02-25"), Map.of(), Map.of(OIL, Optional.empty()), "yard");
+            LocalDate.parse("2027-02-25"),
+            Map.of(),
+            Map.of(OIL, Optional.empty()),
+            "yard",
+            List.of());
     assertThat(Cage.reasons(note(blind)))
         .hasOnlyElementsOfType(WorkRefusal.NoReading.class)
         .hasSize(1);
     WorkDesk.Work nothing =
-        new WorkDesk.Work(LocalDate.parse("2027-02-25"), Map.of(), Map.of(), "yard");
+        new WorkDesk.Work(LocalDate.parse("2027-02-25"), Map.of(), Map.of(), "yard", List.of());
     assertThat(Cage.reasons(note(nothing))).containsExactly(new WorkRefusal.NothingDone());
     assertThat(Cage.reasons(desk.note(cage.sent(), "WB-9", nothing)))
         .containsExactly(new WorkRefusal.UnknownUnit("WB-9"));

@@ -1,8 +1,10 @@
 package dev.lonja.web.inspection;
 
 import dev.lonja.core.inspection.Found;
+import dev.lonja.core.inspection.InspectedValue;
 import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.service.Task;
+import java.util.Optional;
 
 /** What an inspection found, and why it cannot have been so, in words. */
 public final class FoundWording {
@@ -34,12 +36,19 @@ public final class FoundWording {
     return task.limits().map(ValueLimits::display).orElse("");
   }
 
-  /** What stands in the book of findings: "Chain play: 62 mm, sound is 35 mm to 45 mm". */
-  public static String finding(Task task, Found found, ValueLimits limits) {
-    return task.name()
-        + ": "
-        + found.after().or(found::value).orElseThrow().display()
-        + ", sound is "
-        + limits.display();
+  /**
+   * What goes out outside its limits is found wrong with the machine, whether somebody writes it or
+   * not: "Chain play: 62 mm, sound is 35 mm to 45 mm". Empty for what does not.
+   */
+  public static Optional<String> outOfLimits(Task task, Found found) {
+    return task.limits()
+        .filter(found::staysOutside)
+        .map(
+            limits ->
+                task.name()
+                    + ": "
+                    + found.after().or(found::value).map(InspectedValue::display).orElse("")
+                    + ", sound is "
+                    + limits.display());
   }
 }

@@ -1,7 +1,6 @@
 package dev.lonja.web.tray;
 
 import dev.lonja.core.fleet.CompartmentId;
-import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
@@ -223,15 +222,13 @@ final class TakeBackForm {
     return kept;
   }
 
-  /** What goes out of limits is found wrong with the machine, whether somebody writes it or not. */
   private List<String> outOfLimits(Map<TaskId, TaskOutcome> outcomes) {
     List<String> words = new ArrayList<>();
     for (TakeBackDesk.Work work : asked.works()) {
-      ValueLimits limits = work.task().limits().orElse(null);
-      if (limits != null
-          && outcomes.get(work.task().id()) instanceof TaskOutcome.Done done
-          && done.found().filter(found -> found.staysOutside(limits)).isPresent()) {
-        words.add(FoundWording.finding(work.task(), done.found().get(), limits));
+      if (outcomes.get(work.task().id()) instanceof TaskOutcome.Done done) {
+        done.found()
+            .flatMap(found -> FoundWording.outOfLimits(work.task(), found))
+            .ifPresent(words::add);
       }
     }
     return words;

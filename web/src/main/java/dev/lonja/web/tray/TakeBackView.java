@@ -14,6 +14,11 @@ public record TakeBackView(
     List<LeftOutRow> leftOut,
     Removed removed) {
 
+  /** True if an inspection asks for a value. */
+  public boolean asksValues() {
+    return works.stream().anyMatch(work -> !work.values().isEmpty());
+  }
+
   /** A meter, with what it showed at the hand-over. */
   public record MeterRow(String field, String label, String shown) {}
 

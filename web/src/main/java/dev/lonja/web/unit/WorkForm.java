@@ -12,6 +12,7 @@ import dev.lonja.desk.service.WorkDesk;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.inspection.FoundEntry;
+import dev.lonja.web.inspection.FoundWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
@@ -112,6 +113,18 @@ final class WorkForm {
             "Where and by whom it was done",
             fields.getOrDefault("note", ""),
             Lengths.REASON);
-    return typed.all(() -> new WorkDesk.Work(day.orElseThrow(), meters, done, note.orElseThrow()));
+    return typed.all(
+        () ->
+            new WorkDesk.Work(
+                day.orElseThrow(), meters, done, note.orElseThrow(), outOfLimits(done)));
+  }
+
+  private List<String> outOfLimits(Map<TaskId, Optional<Found>> done) {
+    return sheet.tasks().stream()
+        .flatMap(
+            task ->
+                done.getOrDefault(task.id(), Optional.empty()).stream()
+                    .flatMap(found -> FoundWording.outOfLimits(task, found).stream()))
+        .toList();
   }
 }
