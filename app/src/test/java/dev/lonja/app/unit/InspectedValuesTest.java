@@ -45,23 +45,31 @@ class InspectedValuesTest {
     return Math.round(Double.parseDouble(text.replaceAll("[^0-9.]", "")));
   }
 
+  /** The name of a field of the belt's inspection. */
+  private static String field(Visitor.Page work, String which) {
+    return work.document().select(".tick-row:contains(Inspect fan belt) " + which).attr("name");
+  }
+
+  /** The inspection is ticked, at what the road meter shows. */
+  private Map<String, String> ticked(Visitor.Page work, String unit) {
+    String shown = visitor.get("/fleet/" + unit).document().select(".figure:contains(km)").text();
+    return new HashMap<>(
+        Map.of(
+            "note",
+            "North yard",
+            field(work, "input[type=checkbox]"),
+            "yes",
+            work.document().select("[name^=meter-]").attr("name"),
+            shown.replaceAll("[^0-9]", "")));
+  }
+
   /** Half an inch is 12.7 mm, which is too much: nobody may call it sound, and it is tightened. */
   @Test
   void aValueIsTypedInTheUnitOfItsGauge() {
     Visitor.Page work = visitor.get("/fleet/RT-02/work");
-    String row = ".tick-row:contains(Inspect fan belt) ";
-    Map<String, String> typed = new HashMap<>(Map.of("note", "North yard"));
-    typed.put(work.document().select(row + "input[type=checkbox]").attr("name"), "yes");
-    String met = work.document().select(row + "input[name^=value-]").attr("name");
-    String left = work.document().select(row + "input[name^=after-]").attr("name");
-    String shown =
-        visitor
-            .get("/fleet/RT-02")
-            .document()
-            .select(".figure:contains(km)")
-            .text()
-            .replaceAll("[^0-9]", "");
-    typed.put(work.document().select("[name^=meter-]").attr("name"), shown);
+    Map<String, String> typed = ticked(work, "RT-02");
+    String met = field(work, "input[name^=value-]");
+    String left = field(work, "input[name^=after-]");
     typed.put(met, "half an inch");
     Visitor.Page unread = visitor.submit(work.form("/work"), typed);
     assertThat(unread.words())
@@ -70,7 +78,7 @@ class InspectedValuesTest {
     typed.put(met, "1/2 in");
     Visitor.Page outside = visitor.submit(unread.form("/work"), typed);
     assertThat(outside.words()).contains("12.7 mm is out of limits (8 mm to 12 mm).");
-    typed.put(work.document().select(row + "select").attr("name"), "adjusted");
+    typed.put(field(work, "select"), "adjusted");
     Visitor.Page tightened = visitor.submit(outside.form("/work"), typed);
     assertThat(tightened.words()).contains("What was adjusted has a value afterwards.");
     typed.put(left, "10");
@@ -86,19 +94,9 @@ class InspectedValuesTest {
   @Test
   void whatStaysOutsideItsLimitsIsAFinding() {
     Visitor.Page work = visitor.get("/fleet/RT-07/work");
-    String row = ".tick-row:contains(Inspect fan belt) ";
-    Map<String, String> typed = new HashMap<>(Map.of("note", "in the yard"));
-    typed.put(work.document().select(row + "input[type=checkbox]").attr("name"), "yes");
-    typed.put(work.document().select(row + "input[name^=value-]").attr("name"), "13");
-    typed.put(work.document().select(row + "select").attr("name"), "left");
-    typed.put(
-        work.document().select("[name^=meter-]").attr("name"),
-        visitor
-            .get("/fleet/RT-07")
-            .document()
-            .select(".figure:contains(km)")
-            .text()
-            .replaceAll("[^0-9]", ""));
+    Map<String, String> typed = ticked(work, "RT-07");
+    typed.put(field(work, "input[name^=value-]"), "13");
+    typed.put(field(work, "select"), "left");
     visitor.submit(work.form("/work"), typed);
     assertThat(visitor.get("/wanted?of=RT-07").words())
         .contains("Inspect fan belt: 13 mm, sound is 8 mm to 12 mm");

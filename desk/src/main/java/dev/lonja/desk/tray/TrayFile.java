@@ -146,7 +146,7 @@ public record TrayFile(
         job,
         hazards(session, tray, items, job),
         machine.meters(),
-        tray.isOpen() ? gaps(needs, tasks) : List.of(),
+        tray.isOpen() ? gaps(machine) : List.of(),
         fleet.units().stream().filter(unit -> tray.isFor(unit.id())).findFirst(),
         came(session, tray, tasks),
         beside(session, tray),
@@ -186,10 +186,12 @@ public record TrayFile(
   }
 
   /** What would be a line if it were known; how much oil a filter holds is no line. */
-  private static List<Take.Gap> gaps(UnitNeeds needs, List<Task> tasks) {
-    return tasks.isEmpty()
+  private static List<Take.Gap> gaps(TrayMachine machine) {
+    return machine.tasks().isEmpty()
         ? List.of()
-        : ServiceTake.of(needs, tasks).gaps().stream().filter(TrayFile::isLine).toList();
+        : ServiceTake.of(machine.needs(), machine.tasks(), machine.neglected()).gaps().stream()
+            .filter(TrayFile::isLine)
+            .toList();
   }
 
   private static boolean isLine(Take.Gap gap) {
