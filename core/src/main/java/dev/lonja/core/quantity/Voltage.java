@@ -23,11 +23,6 @@ public record Voltage(long millivolts) implements Comparable<Voltage> {
     return new Voltage(BaseUnits.from(volts, VOLT));
   }
 
-  /** In volts, exact: what a form shows and reads back. */
-  public String exactText() {
-    return PlainDecimal.of(millivolts, 3);
-  }
-
   /** "12.62 V", at most two decimals; what is not zero never reads as zero. */
   public String display() {
     return millivolts > 0 && millivolts < 5

@@ -68,6 +68,15 @@ class ValueTrendTest {
         .contains(MeterValue.ofHours("1000"));
   }
 
+  /** Replaced at 400 h, and nobody measured: what was before tells nothing any more. */
+  @Test
+  void aRemedyWithoutAValueBeginsAnewToo() {
+    ValueTrend.Checked replaced =
+        new ValueTrend.Checked(MeterValue.ofHours("400"), Found.of(InspectionOutcome.REPLACED));
+    assertThat(ahead(sound("100", "9"), sound("200", "9.5"), sound("300", "10.6"), replaced))
+        .isEmpty();
+  }
+
   @Test
   void whatIsOutAlreadyOrStandsStillReachesNothing() {
     assertThat(ahead(sound("100", "11"), sound("200", "11.6"), sound("300", "12.2"))).isEmpty();

@@ -75,11 +75,9 @@ public class ValuesDesk {
 
   private Sheet sheet(Session session, Unit unit, TaskStanding standing) {
     ValueLimits limits = standing.task().limits().orElseThrow();
-    List<Check> checks =
-        session.workLog().of(unit.id(), standing.task().id()).stream()
-            .flatMap(noted -> check(noted, limits).stream())
-            .toList();
-    return new Sheet(unit, standing.task(), limits, checks, reach(standing, checks, limits));
+    List<WorkLog.Noted> noted = session.workLog().of(unit.id(), standing.task().id());
+    List<Check> checks = noted.stream().flatMap(one -> check(one, limits).stream()).toList();
+    return new Sheet(unit, standing.task(), limits, checks, reach(standing, noted, limits));
   }
 
   private static Optional<Check> check(WorkLog.Noted noted, ValueLimits limits) {
@@ -89,11 +87,19 @@ public class ValuesDesk {
         .map(found -> new Check(noted.doneOn(), noted.life(), found));
   }
 
-  private Optional<Reach> reach(TaskStanding standing, List<Check> checks, ValueLimits limits) {
+  /** What was put right without a value ends what was measured before it all the same. */
+  private Optional<Reach> reach(
+      TaskStanding standing, List<WorkLog.Noted> noted, ValueLimits limits) {
     List<ValueTrend.Checked> lived =
-        checks.stream()
+        noted.stream()
             .flatMap(
-                check -> check.life().map(l -> new ValueTrend.Checked(l, check.found())).stream())
+                one ->
+                    one
+                        .found()
+                        .filter(
+                            found -> found.value().map(v -> v.kind() == limits.kind()).orElse(true))
+                        .flatMap(found -> one.life().map(l -> new ValueTrend.Checked(l, found)))
+                        .stream())
             .toList();
     LocalDate today = clock.today();
     return ValueTrend.ahead(ValueTrend.sinceRemedy(lived), limits)
