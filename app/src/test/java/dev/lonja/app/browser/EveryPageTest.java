@@ -33,6 +33,8 @@ class EveryPageTest {
           "/fleet/due",
           "/fleet/GN-1/burst",
           "/fleet/new",
+          "/fleet/new?variant=new",
+          "/fleet/RT-04/last-done",
           "/fleet/meters",
           "/fleet/FL-6/meters",
           "/fleet/classes",

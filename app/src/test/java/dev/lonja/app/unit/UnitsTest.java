@@ -19,9 +19,9 @@ class UnitsTest {
   /** Like RT-01: the same variant and both meters; its running-in change comes at 2,500 km. */
   @Test
   void aNewUnitIsLikeOneThatIsThere() {
-    Visitor.Page unit = add("RT-01", Map.of("code", "rt-11", "name", "Refrigerated truck"));
-    assertThat(unit.path()).isEqualTo("/fleet/RT-11");
-    assertThat(unit.words())
+    Visitor.Page next = add("RT-01", Map.of("code", "rt-11", "name", "Refrigerated truck"));
+    assertThat(next.path()).isEqualTo("/fleet/RT-11/last-done");
+    assertThat(visitor.get("/fleet/RT-11").words())
         .contains("Corvane T7, 4.2", "9.60 L drain with filter", "Meter: road", "Meter: cold unit")
         .contains("no record; counted from 15 Mar at 0 km")
         .contains("at 2,500 km or by 15 Mar 2028");
@@ -34,15 +34,18 @@ class UnitsTest {
     typed.put("code", "RT-02");
     typed.put("name", " ");
     typed.put("inService", "2027-03-16");
-    typed.put("start-road", "-1");
-    typed.put("start-cold unit", "1,500");
+    typed.put("meter-1-start", "-1");
+    typed.put("meter-2-start", "1,500");
+    typed.put("layUpFirst", "2027-05-02");
+    typed.put("layUpLast", "2027-05-01");
     Visitor.Page answer = add("RT-01", typed);
     assertThat(answer.words())
-        .contains("The name is missing.")
-        .contains("What the road meter stands at is -1; allowed is 0 to 10000000.")
-        .contains("\"1,500\" has a comma that may stand for thousands.");
+        .contains("What it is is missing.")
+        .contains("What it stood at is -1; allowed is 0 to 10000000.")
+        .contains("\"1,500\" has a comma that may stand for thousands.")
+        .contains("It ends before it begins; allowed is 2027-05-02 or later.");
     assertThat(answer.document().select("#code").val()).isEqualTo("RT-02");
-    assertThat(answer.document().select("[name='start-cold unit']").val()).isEqualTo("1,500");
+    assertThat(answer.document().select("[name=meter-2-start]").val()).isEqualTo("1,500");
     Map<String, String> taken = Map.of("code", "RT-02", "name", "x", "inService", "2027-03-16");
     assertThat(add("RT-01", taken).words())
         .contains("There is a unit RT-02 already.")
@@ -52,6 +55,67 @@ class UnitsTest {
           .as(code)
           .contains("cannot be a code");
     }
+  }
+
+  /** Its tasks count by a meter called road, so that none of its units goes without. */
+  @Test
+  void metersAreHeldAgainstTheModel() {
+    Map<String, String> other = new HashMap<>(Map.of("code", "RT-90", "name", "x"));
+    other.put("meter-1-name", "odometer");
+    other.put("meter-2-measure", "km");
+    other.put("meter-3-name", "odometer");
+    assertThat(add("RT-01", other).words())
+        .contains("Its tasks count by a meter called road, which is not among its own.")
+        .contains("The meter cold unit of this variant counts h.")
+        .contains("Two of its meters are called odometer.");
+    assertThat(add("RT-01", Map.of("code", "RT-90", "name", "x", "meter-1-perDay", "1501")).words())
+        .contains("A day is 1501 km; allowed is 0 to 1,500 km.");
+    Map<String, String> below = new HashMap<>(Map.of("code", "RT-90", "name", "x"));
+    below.put("meter-1-start", "500");
+    below.put("meter-1-shows", "400");
+    assertThat(add("RT-01", below).words())
+        .contains("The meter road stood at 500 km that day and cannot show 400 km today.");
+    assertThat(visitor.get("/fleet/RT-90").status()).isEqualTo(404);
+  }
+
+  /**
+   * The first machine of a model and a class that were not there: in service since 1 April 2026, it
+   * shows 12 h today and is said to run 2 h a day. Refused as a whole if any part of it is.
+   */
+  @Test
+  void aUnitComesWithItsClassAndItsModel() {
+    Map<String, String> typed = new HashMap<>();
+    typed.put("make", "Corvane");
+    typed.put("model", "T7");
+    typed.put("engine", "4.2");
+    typed.put("code", "RM-01");
+    typed.put("name", "Ride-on mower");
+    typed.put("inService", "2026-04-01");
+    typed.put("unitClass", "new");
+    typed.put("classCode", "RT");
+    typed.put("className", "Mowers");
+    typed.put("meter-1-name", "hours");
+    typed.put("meter-1-shows", "12");
+    typed.put("meter-1-perDay", "2");
+    typed.put("layUpFirst", "2027-11-01");
+    typed.put("layUpLast", "2028-03-31");
+    Visitor.Page refused = addNew(typed);
+    assertThat(refused.words())
+        .contains("There is Corvane T7, 4.2 already; choose it, or name the engine")
+        .contains("There is a class RT already; choose it above.");
+    assertThat(refused.document().select("[name=className]").val()).isEqualTo("Mowers");
+    typed.put("make", "Tessel");
+    typed.put("model", "Rideon 22");
+    typed.put("engine", "");
+    typed.put("classCode", "rm");
+    Visitor.Page next = addNew(typed);
+    assertThat(next.path()).isEqualTo("/fleet/RM-01/last-done");
+    assertThat(next.words()).contains("Say what it takes, then when each was last done.");
+    Visitor.Page meters = visitor.get("/fleet/RM-01/meters");
+    assertThat(meters.words())
+        .contains("12 h", "2.00 h a day, declared", "1 Nov to 31 Mar 2028", "Mowers");
+    assertThat(visitor.get("/fleet/classes/RM").words()).contains("RM-01");
+    assertThat(SERVER.isSound()).isTrue();
   }
 
   @Test
@@ -127,7 +191,14 @@ class UnitsTest {
   }
 
   private Visitor.Page add(String like, Map<String, String> typed) {
-    Visitor.Page page = visitor.get("/fleet/new?like=" + like);
+    return send(visitor.get("/fleet/new?like=" + like), typed);
+  }
+
+  private Visitor.Page addNew(Map<String, String> typed) {
+    return send(visitor.get("/fleet/new?variant=new"), typed);
+  }
+
+  private Visitor.Page send(Visitor.Page page, Map<String, String> typed) {
     var form =
         (org.jsoup.nodes.FormElement)
             page.document().selectFirst("form[method=post][action$=/fleet/new]");

@@ -55,6 +55,42 @@ class WorkPageTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /**
+   * RT-02 in one go: the oil on one day at one reading, the gearbox on another; a reading that does
+   * not agree is named at its row, and then nothing is noted.
+   */
+  @Test
+  void whenEachTaskWasLastDoneIsSaidTogether() {
+    Visitor.Page page = visitor.get("/fleet/RT-02/last-done");
+    Map<String, String> typed = new HashMap<>(Map.of("note", "service book"));
+    last(page, typed, "Change gearbox oil", "2024-05-01", "100");
+    last(page, typed, "Change axle oil", "2024-05-01", "101");
+    Visitor.Page two = visitor.submit(page.form("/last-done"), typed);
+    assertThat(two.text(".form-row:contains(Change gearbox oil) .field-error"))
+        .contains("gives one meter two readings");
+    last(page, typed, "Change axle oil", "", "101");
+    assertThat(visitor.submit(page.form("/last-done"), typed).words())
+        .contains("Say on which day it showed 101.");
+    last(page, typed, "Change axle oil", "2024-05-02", "");
+    Visitor.Page blind = visitor.submit(page.form("/last-done"), typed);
+    assertThat(blind.words()).contains("\"Change axle oil\" counts by it; say what it showed.");
+    assertThat(visitor.get("/fleet/RT-02/work").words()).doesNotContain("service book");
+    assertThat(visitor.submit(page.form("/last-done"), Map.of("note", "x")).words())
+        .contains("Tick what was done.");
+    last(page, typed, "Change axle oil", "2024-05-02", "140");
+    assertThat(visitor.submit(blind.form("/last-done"), typed).path()).isEqualTo("/fleet/RT-02");
+    assertThat(visitor.get("/fleet/RT-02/work").text("tbody tr:contains(Change axle oil)"))
+        .contains("2 May 2024", "140 km", "service book");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static void last(
+      Visitor.Page page, Map<String, String> typed, String task, String day, String shown) {
+    var row = page.document().select(".form-row:contains(" + task + ")");
+    typed.put(row.select("input[name$=-day]").attr("name"), day);
+    typed.put(row.select("input[name$=-shown]").attr("name"), shown);
+  }
+
   /** Each wrong line is named, and what was pasted stays. */
   @Test
   void aTableIsTakenInOrSentBack() {

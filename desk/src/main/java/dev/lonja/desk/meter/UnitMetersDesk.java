@@ -97,7 +97,16 @@ public class UnitMetersDesk extends KeepersDesk {
   public record UnknownLayUp() implements Refused {}
 
   /** No machine is used so much on every day. */
-  public record TooMuchADay(BigDecimal perDay, MeterMeasure measure) implements Refused {}
+  public record TooMuchADay(BigDecimal perDay, MeterMeasure measure) implements Refused {
+
+    /** Empty for what a machine may be used a day. */
+    public static Optional<TooMuchADay> of(BigDecimal perDay, MeterMeasure measure) {
+      BigDecimal most = BigDecimal.valueOf(measure.highestPerDay().tenths(), 1);
+      return perDay.compareTo(most) > 0
+          ? Optional.of(new TooMuchADay(perDay, measure))
+          : Optional.empty();
+    }
+  }
 
   /** It shares days with another lay-up. */
   public record Overlaps(LayUp other) implements Refused {}
@@ -293,9 +302,9 @@ public class UnitMetersDesk extends KeepersDesk {
             return Outcome.refused(new ReadingRefusal.UnknownMeter(meterId));
           }
           MeterMeasure measure = meter.get().measure();
-          BigDecimal most = BigDecimal.valueOf(measure.highestPerDay().tenths(), 1);
-          if (perDay.filter(rate -> rate.compareTo(most) > 0).isPresent()) {
-            return Outcome.refused(new TooMuchADay(perDay.get(), measure));
+          Optional<TooMuchADay> much = perDay.flatMap(rate -> TooMuchADay.of(rate, measure));
+          if (much.isPresent()) {
+            return Outcome.refused(much.get());
           }
           session
               .fleet()

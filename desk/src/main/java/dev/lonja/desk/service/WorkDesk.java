@@ -27,6 +27,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /**
@@ -56,7 +58,15 @@ public class WorkDesk extends KeepersDesk {
    * @param latest work on record, the last done first
    */
   public record Sheet(
-      Unit unit, List<Task> tasks, List<MeterStanding> meters, List<WorkLog.Noted> latest) {}
+      Unit unit,
+      List<TaskStanding> standings,
+      List<MeterStanding> meters,
+      List<WorkLog.Noted> latest) {
+
+    public List<Task> tasks() {
+      return standings.stream().map(TaskStanding::task).toList();
+    }
+  }
 
   /**
    * Work as somebody notes it.
@@ -83,17 +93,19 @@ public class WorkDesk extends KeepersDesk {
   }
 
   private static Sheet sheet(Session session, FleetPicture fleet, Unit unit) {
-    List<Task> tasks = fleet.tasks(unit.id()).stream().map(TaskStanding::task).toList();
+    List<TaskStanding> standings = fleet.tasks(unit.id());
     return new Sheet(
         unit,
-        tasks,
+        standings,
         fleet.metersOf(unit).stream()
             .filter(
                 meter ->
-                    tasks.stream()
+                    standings.stream()
                         .anyMatch(
-                            task ->
-                                task.meterId()
+                            standing ->
+                                standing
+                                    .task()
+                                    .meterId()
                                     .filter(meter.file().meter().id()::equals)
                                     .isPresent()))
             .toList(),
@@ -130,6 +142,45 @@ public class WorkDesk extends KeepersDesk {
   @Allowed.ToKeepStore
   public Outcome noteAll(Sent sent, List<Line> lines) {
     return once.run(sent, session -> new WorkTable(session, clock, sent, lines).note());
+  }
+
+  /** A task and the last day on which it was done, with what its meter showed if it has one. */
+  public record LastDone(TaskId task, LocalDate day, Optional<MeterValue> shown) {}
+
+  /**
+   * Notes when the tasks of a unit were last done, or nothing of it; what is refused names its
+   * place in the list.
+   *
+   * @param note where all of that is known from
+   */
+  @Allowed.ToKeepStore
+  public Outcome noteLast(Sent sent, String code, List<LastDone> last, String note) {
+    return once.run(
+        sent,
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          Optional<Unit> unit = unit(fleet, code);
+          if (unit.isEmpty()) {
+            return Outcome.refused(new WorkRefusal.UnknownUnit(code));
+          }
+          if (last.isEmpty()) {
+            return Outcome.refused(new WorkRefusal.NothingDone());
+          }
+          Map<TaskId, Task> tasks =
+              fleet.tasks(unit.get().id()).stream()
+                  .map(TaskStanding::task)
+                  .collect(Collectors.toMap(Task::id, Function.identity()));
+          if (!last.stream().allMatch(done -> tasks.containsKey(done.task()))) {
+            return Outcome.refused(new WorkRefusal.UnknownTask());
+          }
+          Visits visits = new Visits(session, clock, sent, fleet);
+          for (int i = 0; i < last.size(); i++) {
+            LastDone done = last.get(i);
+            visits.add(i, unit.get(), done.day(), tasks.get(done.task()), done.shown(), note);
+          }
+          List<Bad> bad = visits.note();
+          return bad.isEmpty() ? Outcome.done() : new Outcome.Refused(bad);
+        });
   }
 
   /** Withdraws work that was noted in error; a reading that came with it stays. */

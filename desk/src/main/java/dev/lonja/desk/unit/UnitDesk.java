@@ -2,8 +2,7 @@ package dev.lonja.desk.unit;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.meter.Meter;
-import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
@@ -17,16 +16,18 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
+import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 
-/** Takes units into the fleet, each like one that is there, and out of it. */
+/** Takes units into the fleet, edits them, and takes them out of it. */
 @Service
 @Allowed.ToKeepStore
 public class UnitDesk extends KeepersDesk {
@@ -48,42 +49,62 @@ public class UnitDesk extends KeepersDesk {
   }
 
   /**
-   * A new unit.
+   * What a new unit may be.
    *
-   * @param like the code of the unit whose class, variant and meters it shares
-   * @param starts by meter name, what each stands at on the first day
+   * @param classes by code
+   * @param chosen the variant that was asked for
+   * @param like a unit of it, whose class the new one may share
+   * @param meters that a unit of it has, by name
    */
-  public record NewUnit(
-      String like,
-      String code,
-      String name,
-      LocalDate inServiceOn,
-      Map<String, MeterValue> starts) {}
+  public record Models(
+      List<Unit.UnitClass> classes,
+      List<StoredVariant> variants,
+      Optional<StoredVariant> chosen,
+      Optional<Unit> like,
+      Map<String, MeterMeasure> meters) {}
 
   /**
-   * What a new unit may be like.
-   *
-   * @param chosen the one that was asked for, else the first
-   * @param meters of the chosen one
+   * @param like the code of a unit that the new one is to be like; may be of none
+   * @param variant the number of a variant; looked at if there is no such unit
    */
-  public record Models(List<Unit> units, Optional<Unit> chosen, List<Meter> meters) {}
-
-  public Models models(String like) {
+  public Models models(String like, String variant) {
     return store.read(
         session -> {
           List<Unit> units = session.fleet().serving(clock.today());
-          Optional<Unit> chosen =
-              units.stream()
-                  .filter(unit -> unit.code().equalsIgnoreCase(like))
-                  .findFirst()
-                  .or(() -> units.stream().findFirst());
+          List<StoredVariant> variants = session.variants().all();
+          Optional<Unit> named =
+              units.stream().filter(unit -> unit.code().equalsIgnoreCase(like)).findFirst();
+          String wanted = named.map(unit -> String.valueOf(unit.variant().id())).orElse(variant);
+          Optional<StoredVariant> chosen =
+              variants.stream()
+                  .filter(stored -> String.valueOf(stored.variant().id()).equals(wanted))
+                  .findFirst();
+          Optional<Unit> one =
+              named.or(
+                  () ->
+                      units.stream()
+                          .filter(
+                              unit ->
+                                  chosen
+                                      .filter(c -> c.variant().id() == unit.variant().id())
+                                      .isPresent())
+                          .findFirst());
           return new Models(
-              units, chosen, chosen.map(unit -> meters(session, unit)).orElse(List.of()));
+              session.classes().all().stream().map(StoredClass::unitClass).toList(),
+              variants,
+              chosen,
+              one,
+              one.map(unit -> meters(session, unit)).orElseGet(Map::of));
         });
   }
 
-  private static List<Meter> meters(Session session, Unit unit) {
-    return session.fleet().meters(UnitScope.of(unit.id()));
+  private static Map<String, MeterMeasure> meters(Session session, Unit unit) {
+    Map<String, MeterMeasure> meters = new LinkedHashMap<>();
+    session
+        .fleet()
+        .meters(UnitScope.of(unit.id()))
+        .forEach(meter -> meters.put(meter.name(), meter.measure()));
+    return meters;
   }
 
   /** True for what may name a unit. */
@@ -94,58 +115,7 @@ public class UnitDesk extends KeepersDesk {
   /** Takes a unit into the fleet; answers its code. */
   @Allowed.ToKeepStore
   public Outcome add(Sent sent, NewUnit asked) {
-    return once.run(sent, session -> add(session, sent, asked));
-  }
-
-  private Outcome add(Session session, Sent sent, NewUnit asked) {
-    Optional<Unit> like = session.fleet().serving(asked.like(), clock.today());
-    List<UnitRefusal> refusals = new ArrayList<>();
-    if (like.isEmpty()) {
-      refusals.add(new UnitRefusal.NoModel(asked.like()));
-    }
-    if (!isCode(asked.code())) {
-      refusals.add(new UnitRefusal.BadCode(asked.code()));
-    } else if (session.fleet().unitByCode(asked.code()).isPresent()) {
-      refusals.add(new UnitRefusal.CodeTaken(asked.code()));
-    }
-    inFuture(asked.inServiceOn()).ifPresent(refusals::add);
-    like.stream()
-        .flatMap(unit -> meters(session, unit).stream())
-        .flatMap(meter -> missing(meter, asked.starts()).stream())
-        .forEach(refusals::add);
-    if (!refusals.isEmpty()) {
-      return new Outcome.Refused(refusals);
-    }
-    Unit model = like.orElseThrow();
-    UnitId id =
-        session
-            .fleet()
-            .addUnit(
-                asked.code(),
-                asked.name(),
-                model.unitClass().id(),
-                model.variant().id(),
-                asked.inServiceOn());
-    meters(session, model)
-        .forEach(m -> session.fleet().addMeter(id, m.name(), asked.starts().get(m.name())));
-    audit(
-        session,
-        sent,
-        id,
-        Deed.ADDED,
-        Facts.NONE,
-        Facts.of("code", asked.code()).with("name", asked.name()).with("like", model.code()));
-    return Outcome.done(asked.code());
-  }
-
-  private static Optional<UnitRefusal> missing(Meter meter, Map<String, MeterValue> starts) {
-    MeterValue start = starts.get(meter.name());
-    if (start == null) {
-      return Optional.of(new UnitRefusal.LacksMeter(meter.name()));
-    }
-    return start.measure() == meter.measure()
-        ? Optional.empty()
-        : Optional.of(new UnitRefusal.OtherMeasure(meter.name(), meter.measure().symbol()));
+    return once.run(sent, session -> new UnitAdding(session, clock, sent).add(asked));
   }
 
   private Optional<UnitRefusal> inFuture(LocalDate day) {

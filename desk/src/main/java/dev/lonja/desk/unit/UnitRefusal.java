@@ -1,5 +1,6 @@
 package dev.lonja.desk.unit;
 
+import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
 import java.util.List;
@@ -7,8 +8,11 @@ import java.util.List;
 /** Why a unit is not taken in, edited or taken out. */
 public sealed interface UnitRefusal extends Refusal {
 
-  /** No unit in service has the code that the new one is to be like. */
-  record NoModel(String code) implements UnitRefusal {}
+  /** The variant is not on file any more. */
+  record NoVariant() implements UnitRefusal {}
+
+  /** Two of its meters are called so. */
+  record MeterTwice(String meter) implements UnitRefusal {}
 
   /** What cannot name a unit. */
   record BadCode(String code) implements UnitRefusal {}
@@ -30,6 +34,9 @@ public sealed interface UnitRefusal extends Refusal {
 
   /** Other units of its variant have a meter of this name that counts otherwise. */
   record OtherMeasure(String meter, String symbol) implements UnitRefusal {}
+
+  /** A meter of it shows less today than it stood at on the first day. */
+  record FellSince(String meter, MeterValue start, MeterValue shows) implements UnitRefusal {}
 
   /** A tray is open for it that would outlast it. */
   record TrayOpen(String number) implements UnitRefusal {}

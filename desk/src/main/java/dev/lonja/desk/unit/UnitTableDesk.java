@@ -3,6 +3,7 @@ package dev.lonja.desk.unit;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -61,6 +62,12 @@ public class UnitTableDesk {
 
     String variantName() {
       return (make + " " + model + " " + variant).strip();
+    }
+
+    Map<String, MeterMeasure> measures() {
+      Map<String, MeterMeasure> measures = new LinkedHashMap<>();
+      meters.forEach((meter, start) -> measures.put(meter, start.measure()));
+      return measures;
     }
   }
 
@@ -177,22 +184,12 @@ public class UnitTableDesk {
       }
       variant(row)
           .ifPresentOrElse(
-              variant -> addMeterRefusals(refusals, variant, row),
+              variant ->
+                  refusals.addAll(
+                      UnitAdding.meterRefusals(
+                          metersNeeded.get(variant.variant().id()), variant, row.measures())),
               () -> refusals.add(new UnitRefusal.UnknownVariant(row.variantName())));
       return refusals;
-    }
-
-    private void addMeterRefusals(List<UnitRefusal> refusals, StoredVariant variant, Row row) {
-      metersNeeded.get(variant.variant().id()).stream()
-          .filter(name -> !row.meters().containsKey(name))
-          .forEach(name -> refusals.add(new UnitRefusal.LacksMeter(name)));
-      row.meters()
-          .forEach(
-              (name, start) ->
-                  Optional.ofNullable(variant.meters().get(name))
-                      .filter(symbol -> !symbol.equals(start.measure().symbol()))
-                      .ifPresent(
-                          symbol -> refusals.add(new UnitRefusal.OtherMeasure(name, symbol))));
     }
 
     private static String key(String text) {

@@ -21,7 +21,6 @@ import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import java.math.BigDecimal;
 import java.security.SecureRandom;
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
@@ -124,25 +123,12 @@ public class ClassDesk extends KeepersDesk {
     return once.run(
         sent,
         session -> {
-          List<Refused> refusals = new ArrayList<>();
-          if (session.classes().byCode(code).isPresent()) {
-            refusals.add(new CodeTaken(code));
-          }
-          Optional<StoredClass> original = like.flatMap(session.classes()::byCode);
-          if (like.isPresent() && original.isEmpty()) {
-            refusals.add(new NoOriginal());
-          }
+          ClassAdding adding = new ClassAdding(session, clock, sent);
+          List<Refused> refusals = adding.refusals(code, like);
           if (!refusals.isEmpty()) {
             return new Outcome.Refused(refusals);
           }
-          long id = session.classes().add(code, name);
-          original.ifPresent(
-              from -> {
-                session.classes().edit(id, 0, name, from.outline());
-                session.classes().setMonths(id, 1, from.months());
-              });
-          audit(
-              session, sent, id, Deed.ADDED, Facts.NONE, Facts.of("code", code).with("name", name));
+          adding.add(code, name, like);
           return Outcome.done(code);
         });
   }

@@ -1,10 +1,7 @@
 package dev.lonja.desk.variant;
 
 import dev.lonja.core.fleet.Compartment;
-import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Filling;
-import dev.lonja.core.fleet.Position;
-import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
@@ -24,8 +21,6 @@ import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -59,6 +54,10 @@ public class VariantDesk extends KeepersDesk {
       return variant.make().equals(make)
           && variant.model().equals(model)
           && variant.name().equals(name);
+    }
+
+    Facts facts() {
+      return Facts.of("make", make).with("model", model).with("variant", name);
     }
   }
 
@@ -116,61 +115,16 @@ public class VariantDesk extends KeepersDesk {
     return once.run(
         sent,
         session -> {
-          Optional<StoredVariant> original = like.flatMap(session.variants()::byId);
-          List<VariantRefusal> refusals = new ArrayList<>();
-          if (like.isPresent() && original.isEmpty()) {
-            refusals.add(new VariantRefusal.NoOriginal());
-          }
-          taken(session, Optional.empty(), name).ifPresent(refusals::add);
-          if (!refusals.isEmpty()) {
-            return new Outcome.Refused(refusals);
-          }
-          long id = session.variants().add(name.make(), name.model(), name.name());
-          original.ifPresent(from -> copy(session, from.variant().id(), id));
-          audit(
-              session,
-              sent,
-              id,
-              Deed.ADDED,
-              Facts.NONE,
-              facts(name)
-                  .with(
-                      "like",
-                      original.map(from -> from.variant().id()).map(String::valueOf).orElse("")));
-          return Outcome.done(id);
+          VariantAdding adding = new VariantAdding(session, clock, sent);
+          List<VariantRefusal> refusals = adding.refusals(like, name);
+          return refusals.isEmpty()
+              ? Outcome.done(adding.add(like, name))
+              : new Outcome.Refused(refusals);
         });
-  }
-
-  private static Optional<VariantRefusal> taken(Session session, Optional<Long> self, Name name) {
-    return session.variants().all().stream()
-        .map(StoredVariant::variant)
-        .filter(other -> self.filter(id -> id == other.id()).isEmpty())
-        .filter(name::isOf)
-        .findFirst()
-        .map(VariantRefusal.NameTaken::new);
   }
 
   private UnitNeeds needs(Session session, long variant) {
     return FleetPicture.load(session, clock.today()).variants().get(variant);
-  }
-
-  private void copy(Session session, long from, long to) {
-    UnitNeeds needs = needs(session, from);
-    Map<CompartmentId, CompartmentId> compartments = new HashMap<>();
-    for (Compartment original : needs.compartments()) {
-      Compartment copy = original.copy(session.variants().nextCompartment());
-      session.variants().save(to, copy);
-      compartments.put(original.id(), copy.id());
-    }
-    Map<PositionId, PositionId> positions = new HashMap<>();
-    for (Position original : needs.positions()) {
-      Position copy =
-          original.copy(
-              session.variants().nextPosition(), original.compartmentId().map(compartments::get));
-      session.variants().save(to, copy);
-      positions.put(original.id(), copy.id());
-    }
-    session.variants().tasks().copy(from, to, compartments, positions);
   }
 
   @Allowed.ToKeepStore
@@ -179,14 +133,14 @@ public class VariantDesk extends KeepersDesk {
         sent,
         session -> {
           StoredVariant stored = session.variants().byId(id).orElseThrow();
-          Optional<VariantRefusal> taken = taken(session, Optional.of(id), name);
+          Optional<VariantRefusal> taken = VariantAdding.taken(session, Optional.of(id), name);
           if (taken.isPresent()) {
             return Outcome.refused(taken.get());
           }
           if (!session.variants().rename(id, version, name.make(), name.model(), name.name())) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
-          audit(session, sent, id, Deed.RENAMED, facts(stored.variant()), facts(name));
+          audit(session, sent, id, Deed.RENAMED, facts(stored.variant()), name.facts());
           return Outcome.done();
         });
   }
@@ -205,10 +159,6 @@ public class VariantDesk extends KeepersDesk {
           audit(session, sent, id, Deed.DELETED, facts(stored.variant()), Facts.NONE);
           return Outcome.done();
         });
-  }
-
-  private static Facts facts(Name name) {
-    return Facts.of("make", name.make()).with("model", name.model()).with("variant", name.name());
   }
 
   private static Facts facts(Variant variant) {

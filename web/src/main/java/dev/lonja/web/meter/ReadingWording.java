@@ -6,6 +6,7 @@ import dev.lonja.core.meter.LifePoint;
 import dev.lonja.core.meter.ReadingFlag;
 import dev.lonja.core.meter.Ruling;
 import dev.lonja.desk.meter.ReadingRefusal;
+import dev.lonja.desk.meter.UnitMetersDesk;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
@@ -33,6 +34,17 @@ public final class ReadingWording {
   /** Why a reading is not noted. */
   public static String why(ReadingRefusal refusal) {
     return REFUSED.apply(refusal);
+  }
+
+  /** Why no machine is used so much. */
+  public static String tooMuch(UnitMetersDesk.TooMuchADay much) {
+    return "A day is "
+        + much.perDay().toPlainString()
+        + " "
+        + much.measure().symbol()
+        + "; allowed is 0 to "
+        + much.measure().highestPerDay().display()
+        + ".";
   }
 
   /** Why a reading is not noted, at the field for its day or for its value. */

@@ -52,16 +52,7 @@ final class UnitMetersForms {
               none -> Problem.ofWhole("That lay-up is not on file any more."))
           .when(
               UnitMetersDesk.TooMuchADay.class,
-              much ->
-                  new Problem(
-                      "perDay",
-                      "A day is "
-                          + much.perDay().toPlainString()
-                          + " "
-                          + much.measure().symbol()
-                          + "; allowed is 0 to "
-                          + much.measure().highestPerDay().display()
-                          + "."))
+              much -> new Problem("perDay", ReadingWording.tooMuch(much)))
           .when(
               UnitMetersDesk.Overlaps.class,
               overlap ->

@@ -37,27 +37,39 @@ class UnitController {
     this.clock = clock;
   }
 
+  /**
+   * @param like a unit that the new one is to be like
+   * @param variant the number of one, or "new"
+   */
   @GetMapping("/fleet/new")
-  String newUnit(@RequestParam(defaultValue = "") String like, Model model) {
-    return page(like, Map.of(), List.of(), model);
+  String newUnit(
+      @RequestParam(defaultValue = "") String like,
+      @RequestParam(defaultValue = "") String variant,
+      Model model) {
+    return page(Map.of("like", like, "variant", variant), List.of(), model);
   }
 
   @PostMapping("/fleet/new")
-  String add(
-      Sent sent,
-      @ModelAttribute UnitForms.NewUnit form,
-      @RequestParam Map<String, String> fields,
-      Model model) {
+  String add(Sent sent, @RequestParam Map<String, String> fields, Model model) {
     desk.admit();
     Typed typed = new Typed();
-    return form.send(desk, sent, desk.models(form.like()).meters(), fields, typed)
+    return new NewUnitForm(fields, typed)
+        .read(newUnit(fields).meters())
         .map(
-            outcome ->
-                Reply.to(outcome)
-                    .onto(code -> "/fleet/" + code)
-                    .worded(UnitForms.REFUSED)
-                    .or(problems -> page(form.like(), fields, problems, model)))
-        .orElseGet(() -> page(form.like(), fields, typed.problems(), model));
+            unit ->
+                Reply.to(desk.add(sent, unit))
+                    .onto(code -> "/fleet/" + code + "/last-done")
+                    .worded(NewUnitForm.REFUSED)
+                    .or(problems -> page(fields, problems, model)))
+        .orElseGet(() -> page(fields, typed.problems(), model));
+  }
+
+  private NewUnitView newUnit(Map<String, String> fields) {
+    String variant = fields.getOrDefault("variant", "");
+    return NewUnitView.of(
+        desk.models(fields.getOrDefault("like", ""), variant),
+        variant.equals(NewUnitView.NEW),
+        clock.today());
   }
 
   @GetMapping("/fleet/import")
@@ -141,8 +153,8 @@ class UnitController {
     return stays ? "redirect:/fleet/" + code : "redirect:/fleet";
   }
 
-  private String page(String like, Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", NewUnitView.of(desk.models(like), clock.today()));
+  private String page(Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute("view", newUnit(typed));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "unit/new";

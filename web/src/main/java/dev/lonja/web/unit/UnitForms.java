@@ -1,38 +1,33 @@
 package dev.lonja.web.unit;
 
 import dev.lonja.core.cases.Cases;
-import dev.lonja.core.meter.Meter;
-import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.unit.UnitDesk;
 import dev.lonja.desk.unit.UnitRefusal;
-import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
-import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 
-/** The forms that take units into the fleet, edit them, and take them out. */
+/** The forms that edit units and take them out of the fleet, and why any is refused. */
 final class UnitForms {
 
   private static final int LONGEST_NAME = Lengths.NAME;
   private static final int LONGEST_REASON = Lengths.REASON;
 
-  /** A field for what a meter stands at is called by this and the meter's name. */
-  private static final String START = "start-";
+  private static final String METERS = "meters";
 
   private static final Cases<UnitRefusal, Problem> WORDS =
       Cases.<UnitRefusal, Problem>over(UnitRefusal.class)
           .when(
-              UnitRefusal.NoModel.class,
-              none -> new Problem("like", "Choose a unit that the new one is like."))
+              UnitRefusal.NoVariant.class,
+              none -> new Problem("variant", "That variant is not on file any more."))
+          .when(
+              UnitRefusal.MeterTwice.class,
+              twice -> new Problem(METERS, "Two of its meters are called " + twice.meter() + "."))
           .when(
               UnitRefusal.BadCode.class,
               bad ->
@@ -56,7 +51,7 @@ final class UnitForms {
               UnitRefusal.LacksMeter.class,
               lacks ->
                   new Problem(
-                      START + lacks.meter(),
+                      METERS,
                       "Its tasks count by a meter called "
                           + lacks.meter()
                           + ", which is not among its own."))
@@ -64,12 +59,24 @@ final class UnitForms {
               UnitRefusal.OtherMeasure.class,
               other ->
                   new Problem(
-                      START + other.meter(),
+                      METERS,
                       "The meter "
                           + other.meter()
                           + " of this variant counts "
                           + other.symbol()
                           + "."))
+          .when(
+              UnitRefusal.FellSince.class,
+              fell ->
+                  new Problem(
+                      METERS,
+                      "The meter "
+                          + fell.meter()
+                          + " stood at "
+                          + fell.start().display()
+                          + " that day and cannot show "
+                          + fell.shows().display()
+                          + " today."))
           .when(
               UnitRefusal.LeavesTooSoon.class,
               soon ->
@@ -107,42 +114,6 @@ final class UnitForms {
                 + "\"; there are "
                 + String.join(", ", none.known())
                 + ".");
-  }
-
-  /** A new unit as typed. */
-  record NewUnit(String like, String code, String name, String inService) {
-
-    /**
-     * Empty, with the problems noted, if it cannot be read.
-     *
-     * @param fields all of the form, for what its meters stand at
-     */
-    Optional<Outcome> send(
-        UnitDesk desk, Sent sent, List<Meter> meters, Map<String, String> fields, Typed typed) {
-      Optional<String> called = typed.text("name", "The name", name, LONGEST_NAME);
-      Optional<LocalDate> day = typed.day("inService", inService);
-      Map<String, MeterValue> starts = new TreeMap<>();
-      for (Meter meter : meters) {
-        String field = START + meter.name();
-        MeterEntry.value(
-                typed,
-                field,
-                "What the " + meter.name() + " meter stands at",
-                fields.getOrDefault(field, ""),
-                meter.measure())
-            .ifPresent(value -> starts.put(meter.name(), value));
-      }
-      return typed.all(
-          () ->
-              desk.add(
-                  sent,
-                  new UnitDesk.NewUnit(
-                      like,
-                      code.strip().toUpperCase(Locale.ROOT),
-                      called.orElseThrow(),
-                      day.orElseThrow(),
-                      starts)));
-    }
   }
 
   /** A unit as it is edited. */

@@ -1,4 +1,4 @@
-package dev.lonja.web.unit;
+package dev.lonja.web.work;
 
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
@@ -120,6 +120,6 @@ class WorkController {
     model.addAttribute("view", new WorkForm(sheet(code)).view(clock.today()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
-    return "unit/work";
+    return "work/work";
   }
 }

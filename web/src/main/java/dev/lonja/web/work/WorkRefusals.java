@@ -1,4 +1,4 @@
-package dev.lonja.web.unit;
+package dev.lonja.web.work;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.desk.meter.ReadingRefusal;
@@ -87,11 +87,11 @@ final class WorkRefusals {
                       WorkRefusal.TwoReadings.class,
                       two ->
                           Problem.ofWhole(
-                              "Lines of "
+                              "What is said of "
                                   + two.unit()
                                   + " on "
                                   + two.day()
-                                  + " give one meter two readings."))
+                                  + " gives one meter two readings."))
                   .when(
                       WorkRefusal.NotOnFile.class,
                       none -> Problem.ofWhole("That record is not on file any more."))

@@ -1,4 +1,4 @@
-package dev.lonja.web.unit;
+package dev.lonja.web.work;
 
 import dev.lonja.web.inspection.FoundEntry;
 import java.util.List;

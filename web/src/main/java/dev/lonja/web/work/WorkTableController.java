@@ -1,4 +1,4 @@
-package dev.lonja.web.unit;
+package dev.lonja.web.work;
 
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.service.WorkDesk;
@@ -45,6 +45,6 @@ class WorkTableController {
   private static String page(String table, List<Problem> problems, Model model) {
     model.addAttribute("table", table);
     model.addAttribute("problems", problems);
-    return "unit/work-table";
+    return "work/table";
   }
 }

@@ -1,4 +1,4 @@
-package dev.lonja.web.unit;
+package dev.lonja.web.work;
 
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
