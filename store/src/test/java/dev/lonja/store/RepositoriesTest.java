@@ -29,6 +29,7 @@ import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
@@ -280,7 +281,7 @@ class RepositoriesTest {
   void aFluidHasItsProductAndPack() {
     Item drum = store.read(session -> session.items().byId(new ItemId(1))).orElseThrow();
     assertThat(drum.product().map(Product::grade)).contains("15W-40");
-    assertThat(drum.pack()).contains(Volume.ofLitres("205"));
+    assertThat(drum.litres()).contains(Volume.ofLitres("205"));
     assertThat(store.read(session -> session.items().binByAddress("m-1")).orElseThrow())
         .isEqualTo(drum.homeBin());
   }
@@ -303,6 +304,7 @@ class RepositoriesTest {
   private static ItemRepository.Facts facts(String description, BinId binId) {
     return new ItemRepository.Facts(
         description,
+        Measure.PIECES,
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

@@ -230,6 +230,7 @@ class TrayPagesTest {
         of.compartmentId(),
         Optional.empty(),
         of.quantity(),
+        of.strokes(),
         of.torque(),
         of.mounting(),
         of.thread(),

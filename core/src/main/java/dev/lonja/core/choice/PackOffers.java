@@ -27,7 +27,7 @@ public final class PackOffers {
    * @param room what still goes into its bins; empty if none of them has a limit
    */
   public static Optional<Pack> forSale(Item item, List<Supply> supplies, Optional<Quantity> room) {
-    Volume litres = item.pack().orElseThrow();
+    Volume litres = item.litres().orElseThrow();
     return supplies.stream()
         .min(Comparator.comparing(supply -> supply.price().tenThousandthsOfMinor()))
         .map(
@@ -60,7 +60,7 @@ public final class PackOffers {
         offers.add(opened(item, worth, lot, new Volume(inIt.millionths()), today));
       }
     }
-    int whole = wholePacks(left, item.pack().orElseThrow(), RoundingMode.FLOOR);
+    int whole = wholePacks(left, item.litres().orElseThrow(), RoundingMode.FLOOR);
     if (whole > 0) {
       offers.add(sealed(item, worth, 1, Optional.of(whole)));
     }
@@ -68,7 +68,7 @@ public final class PackOffers {
   }
 
   private static Pack sealed(Item item, UnitPrice price, int least, Optional<Integer> exist) {
-    Volume litres = item.pack().orElseThrow();
+    Volume litres = item.litres().orElseThrow();
     return new Pack(
         new Pack.Origin.Sealed(item.id()),
         item.number(),

@@ -53,7 +53,7 @@ public record ProductCost(UnitPrice litre, Money holding) {
   private static Money ofKeepingOne(UnitPrice litre, List<Item> packs) {
     Volume smallest =
         packs.stream()
-            .flatMap(item -> item.pack().stream())
+            .flatMap(item -> item.litres().stream())
             .min(Comparator.naturalOrder())
             .orElseThrow();
     Money pack = litre.valueOf(Quantity.of(smallest));

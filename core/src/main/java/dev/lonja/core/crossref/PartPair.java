@@ -90,6 +90,7 @@ final class PartPair {
       case BLADE -> blade();
       case BULB -> bulb();
       case WIPER -> wiper();
+      case GREASE -> grease();
       case FOAM_FILTER, FLUID, CONSUMABLE, KIT -> {}
     }
   }
@@ -323,6 +324,12 @@ final class PartPair {
         Weight.MUST_AGREE,
         new Allowance.AtMost(),
         (wanted, given) -> given <= wanted);
+  }
+
+  /** Soaps that do not agree run out of the bearing together. */
+  private void grease() {
+    spelled(Property.THICKENER);
+    equal(Property.CONSISTENCY, Weight.CHECK);
   }
 
   private void wiper() {

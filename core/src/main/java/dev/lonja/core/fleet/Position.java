@@ -2,6 +2,7 @@ package dev.lonja.core.fleet;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import java.util.List;
@@ -12,7 +13,8 @@ import java.util.Optional;
  *
  * @param compartmentId the compartment it belongs to, if any
  * @param itemId the preferred item, if one is chosen
- * @param quantity how many pieces it takes, 1 or more
+ * @param quantity how many pieces it takes, or how many points it is, 1 or more
+ * @param strokes of the grease gun at each point, 1 or more; of grease points only
  * @param torque of the fastener, or of the filter where the maker states one
  * @param mounting how a filter sits, where known
  * @param thread of a plug, as printed; may be empty
@@ -27,6 +29,7 @@ public record Position(
     Optional<CompartmentId> compartmentId,
     Optional<ItemId> itemId,
     int quantity,
+    Optional<Integer> strokes,
     Optional<TorqueRange> torque,
     Optional<Mounting> mounting,
     String thread,
@@ -90,6 +93,11 @@ public record Position(
       this.holdsCompartmentFluid = holdsCompartmentFluid;
     }
 
+    /** What is counted of whatever goes there. */
+    public Measure measure() {
+      return this == GREASE_POINT ? Measure.KILOGRAMS : Measure.PIECES;
+    }
+
     public String words() {
       return words;
     }
@@ -114,6 +122,7 @@ public record Position(
         compartmentId,
         Optional.of(item),
         quantity,
+        strokes,
         torque,
         mounting,
         thread,
@@ -131,6 +140,7 @@ public record Position(
         compartmentId,
         itemId,
         quantity,
+        strokes,
         Optional.of(other),
         mounting,
         thread,
@@ -158,6 +168,7 @@ public record Position(
         other,
         itemId,
         quantity,
+        strokes,
         torque,
         mounting,
         thread,

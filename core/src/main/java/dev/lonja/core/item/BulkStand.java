@@ -36,6 +36,6 @@ public final class BulkStand {
   }
 
   private static boolean isBulk(Item item) {
-    return item.pack().filter(pack -> pack.compareTo(LEAST) >= 0).isPresent();
+    return item.litres().filter(pack -> pack.compareTo(LEAST) >= 0).isPresent();
   }
 }

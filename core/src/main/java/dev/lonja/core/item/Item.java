@@ -6,6 +6,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -15,7 +16,8 @@ import java.util.Optional;
  *
  * @param partId the part it is, as its maker numbers it
  * @param number as printed
- * @param product present for fluids, and then {@code pack} is too
+ * @param product present for fluids
+ * @param pack what a container holds; present for what is not counted in pieces
  * @param filterVolume the oil a filter takes up, where known
  * @param homeBin the bin it belongs in
  * @param version counts the edits, so that two people do not overwrite each other
@@ -29,7 +31,7 @@ public record Item(
     Family family,
     Measure measure,
     Optional<Product> product,
-    Optional<Volume> pack,
+    Optional<Quantity> pack,
     Optional<Volume> filterVolume,
     Bin homeBin,
     Keeping keeping,
@@ -62,6 +64,12 @@ public record Item(
    */
   public boolean needsLot() {
     return product.isPresent() || keeping.shelfLifeDays().isPresent();
+  }
+
+  /** What a container of a fluid holds; empty for anything else. */
+  public Optional<Volume> litres() {
+    return pack.filter(quantity -> quantity.measure() == Measure.LITRES)
+        .map(quantity -> new Volume(quantity.millionths()));
   }
 
   public PartKey key() {

@@ -1,5 +1,6 @@
 package dev.lonja.core.part;
 
+import dev.lonja.core.quantity.Measure;
 import java.util.List;
 
 /** What kind of thing a part is, and which of its properties are compared and recorded. */
@@ -100,6 +101,7 @@ public enum Family {
   BLADE("blade", List.of(Property.LENGTH, Property.HOLE, Property.HOLE_FORM, Property.THICKNESS)),
   BULB("bulb", List.of(Property.CAP, Property.VOLTS, Property.WATTS)),
   WIPER("wiper", List.of(Property.LENGTH, Property.ARM)),
+  GREASE("grease", List.of(Property.CONSISTENCY, Property.THICKENER)),
   CONSUMABLE("consumable", List.of()),
   KIT("kit", List.of());
 
@@ -118,6 +120,15 @@ public enum Family {
   /** What is recorded of such parts, in the order in which people measure it. */
   public List<Property<?>> properties() {
     return properties;
+  }
+
+  /** What such things are counted in. */
+  public Measure measure() {
+    return switch (this) {
+      case FLUID -> Measure.LITRES;
+      case GREASE -> Measure.KILOGRAMS;
+      default -> Measure.PIECES;
+    };
   }
 
   /** True for filters of every kind. */

@@ -24,7 +24,14 @@ public record Part(
       case SEAL, O_RING -> properties.get(Property.REUSABLE).orElse(false);
       case FOAM_FILTER, ROUND_AIR_FILTER, PANEL_AIR_FILTER -> true;
       case DRAIN_PLUG, BELT, SPARK_PLUG, HOSE_CLIP, BLADE, BULB, WIPER, CONSUMABLE -> true;
-      case SPIN_ON_FILTER, CARTRIDGE_FILTER, CABIN_FILTER, INLINE_FUEL_FILTER, GASKET, FLUID, KIT ->
+      case SPIN_ON_FILTER,
+          CARTRIDGE_FILTER,
+          CABIN_FILTER,
+          INLINE_FUEL_FILTER,
+          GASKET,
+          FLUID,
+          GREASE,
+          KIT ->
           false;
     };
   }

@@ -117,6 +117,14 @@ public final class Property<T> {
       new Property<>("watts", "power", Values.whole(1, 2_000, "W"));
   public static final Property<String> ARM = new Property<>("arm", "arm", Values.text(20));
 
+  /** How stiff a grease is, by NLGI. */
+  public static final Property<String> CONSISTENCY =
+      new Property<>("nlgi", "NLGI", Values.choice("000", "00", "0", "1", "2", "3", "4", "5", "6"));
+
+  /** The soap that holds a grease together, such as "lithium complex". */
+  public static final Property<String> THICKENER =
+      new Property<>("thickener", "thickener", Values.text(30));
+
   public static final Property<Boolean> MAGNET = new Property<>("magnet", "magnet", Values.yesNo());
 
   private static final List<Property<?>> ALL =
@@ -172,7 +180,9 @@ public final class Property<T> {
           CAP,
           VOLTS,
           WATTS,
-          ARM);
+          ARM,
+          CONSISTENCY,
+          THICKENER);
 
   private final String name;
   private final String words;

@@ -2,20 +2,26 @@ package dev.lonja.core.pour;
 
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 
 /**
- * How a store reckons and pours a fill, where the compartment says nothing else.
+ * How a store reckons and pours a fill, and greases, where the compartment says nothing else.
  *
  * @param handlingLoss what is poured beyond the capacity, as a share of it, 0 to 0.2
  * @param holdBack what is kept until the machine has run, as a share of the capacity, 0 to 0.25
  * @param leastHoldBack at least so much is kept, but never more than a quarter of the capacity; 0
  *     to 5 L
  * @param jug the graduation of the jug that is poured from, 0.01 to 1 L
+ * @param stroke the grease that one stroke of the gun gives, 0.1 to 20 g
  */
 public record FillPolicy(
-    BigDecimal handlingLoss, BigDecimal holdBack, Volume leastHoldBack, Volume jug) {
+    BigDecimal handlingLoss,
+    BigDecimal holdBack,
+    Volume leastHoldBack,
+    Volume jug,
+    Quantity stroke) {
 
   public static final BigDecimal MOST_LOSS = new BigDecimal("0.2");
 
@@ -25,14 +31,17 @@ public record FillPolicy(
   public static final Volume MOST_LEAST = Volume.ofLitres("5");
   public static final Volume FINEST_JUG = Volume.ofLitres("0.01");
   public static final Volume COARSEST_JUG = Volume.ofLitres("1");
+  public static final Quantity LEAST_STROKE = Quantity.kilograms("0.0001");
+  public static final Quantity MOST_STROKE = Quantity.kilograms("0.02");
 
-  /** 2 % loss; 10 % and at least 0.30 L held back; a jug of 0.10 L. */
+  /** 2 % loss; 10 % and at least 0.30 L held back; a jug of 0.10 L; 1.2 g a stroke. */
   public static final FillPolicy DEFAULT =
       new FillPolicy(
           new BigDecimal("0.02"),
           new BigDecimal("0.1"),
           Volume.ofLitres("0.30"),
-          Volume.ofLitres("0.10"));
+          Volume.ofLitres("0.10"),
+          Quantity.kilograms("0.0012"));
 
   private static final BigDecimal HALF = new BigDecimal("0.5");
 
@@ -43,6 +52,7 @@ public record FillPolicy(
     check("handlingLoss", handlingLoss, BigDecimal.ZERO, MOST_LOSS);
     check("holdBack", holdBack, BigDecimal.ZERO, MOST_HOLD_BACK);
     check("leastHoldBack", leastHoldBack.litres(), BigDecimal.ZERO, MOST_LEAST.litres());
+    check("stroke", stroke.amount(), LEAST_STROKE.amount(), MOST_STROKE.amount());
     check("jug", jug.litres(), FINEST_JUG.litres(), COARSEST_JUG.litres());
   }
 
@@ -85,6 +95,11 @@ public record FillPolicy(
         .holdBack()
         .map(share -> pouredBut(capacity.low(), capacity.low().times(share)))
         .orElseGet(() -> firstPour(capacity.low()));
+  }
+
+  /** What greasing so many points takes with so many strokes at each. */
+  public Quantity grease(int points, int strokes) {
+    return stroke.times(BigDecimal.valueOf((long) points * strokes));
   }
 
   private FirstPour pouredBut(Volume capacity, Volume kept) {

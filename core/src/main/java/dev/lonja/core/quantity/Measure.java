@@ -1,9 +1,13 @@
 package dev.lonja.core.quantity;
 
-/** What an item is counted in: whole pieces, or litres for fluids whatever their pack. */
+/**
+ * What an item is counted in: whole pieces, litres for fluids and kilograms for grease, whatever
+ * their pack.
+ */
 public enum Measure {
   PIECES("pc"),
-  LITRES("L");
+  LITRES("L"),
+  KILOGRAMS("kg");
 
   private final String symbol;
 
@@ -22,6 +26,6 @@ public enum Measure {
         return measure;
       }
     }
-    throw new IllegalArgumentException("symbol is " + symbol + "; allowed is pc or L");
+    throw new IllegalArgumentException("symbol is " + symbol + "; allowed is pc, L or kg");
   }
 }

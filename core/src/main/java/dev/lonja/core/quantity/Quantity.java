@@ -3,14 +3,17 @@ package dev.lonja.core.quantity;
 import java.math.BigDecimal;
 
 /**
- * A signed amount of an item: held in millionths of a piece, or of a litre (microlitres). The
- * ledger takes whole pieces only; expected quantities of a forecast may be parts of a piece.
- * Quantities of different measures are never added or compared. Overflow throws.
+ * A signed amount of an item: held in millionths of a piece, of a litre (microlitres) or of a
+ * kilogram (milligrams). The ledger takes whole pieces only; expected quantities of a forecast may
+ * be parts of a piece. Quantities of different measures are never added or compared. Overflow
+ * throws.
  */
 public record Quantity(Measure measure, long millionths) implements Comparable<Quantity> {
 
   private static final long ONE = 1_000_000;
   private static final BigDecimal ONE_DECIMAL = BigDecimal.valueOf(ONE);
+  private static final BigDecimal GRAM = BigDecimal.valueOf(1_000);
+  private static final long HALF_GRAM = 500;
 
   /** None of what is counted so. */
   public static Quantity zero(Measure measure) {
@@ -36,7 +39,16 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
     return of(Measure.LITRES, new BigDecimal(litres));
   }
 
-  /** {@code amount} pieces or litres, rounded half away from zero to a millionth. */
+  /**
+   * Kilograms written as a decimal, such as "0.4".
+   *
+   * @throws NumberFormatException if it is no decimal
+   */
+  public static Quantity kilograms(String kilograms) {
+    return of(Measure.KILOGRAMS, new BigDecimal(kilograms));
+  }
+
+  /** {@code amount} pieces, litres or kilograms, rounded half away from zero to a millionth. */
   public static Quantity of(Measure measure, BigDecimal amount) {
     return new Quantity(measure, BaseUnits.from(amount, ONE_DECIMAL));
   }
@@ -97,23 +109,23 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
 
   /** False only for a count of pieces that holds a part of one. */
   public boolean isCountable() {
-    return measure == Measure.LITRES || millionths % ONE == 0;
+    return measure != Measure.PIECES || millionths % ONE == 0;
   }
 
-  /** In pieces or litres, exact. */
+  /** In pieces, litres or kilograms, exact. */
   public BigDecimal amount() {
     return BigDecimal.valueOf(millionths, 6);
   }
 
-  /** In pieces or litres, exact: "6.528", "2"; what a form shows and reads back. */
+  /** In its measure, exact: "6.528", "2"; what a form shows and reads back. */
   public String exactText() {
     return PlainDecimal.of(millionths, 6);
   }
 
   /**
-   * Litres as {@link Volume#display}; pieces with at most two decimals and no unit, as a counter
-   * reads them: "2", "0.3". What is not zero never reads as zero: below 0.005 pieces it is
-   * "&lt;0.01".
+   * Litres as {@link Volume#display}; less than a kilogram in whole grams, else kilograms with two
+   * decimals: "12 g", "1.50 kg"; pieces with at most two decimals and no unit, as a counter reads
+   * them: "2", "0.3". What is not zero never reads as zero: below 0.005 pieces it is "&lt;0.01".
    */
   public String display() {
     String sign = isNegative() ? "−" : "";
@@ -121,8 +133,20 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
     if (measure == Measure.LITRES) {
       return sign + new Volume(size).display();
     }
+    if (measure == Measure.KILOGRAMS) {
+      return sign + mass(size);
+    }
     String text = BaseUnits.shortText(size, ONE_DECIMAL, 2);
     return text.equals("0") && size > 0 ? "<0.01" : sign + text;
+  }
+
+  private static String mass(long milligrams) {
+    if (milligrams > 0 && milligrams < HALF_GRAM) {
+      return "<1 g";
+    }
+    return milligrams < ONE - HALF_GRAM
+        ? BaseUnits.text(milligrams, GRAM, 0) + " g"
+        : BaseUnits.text(milligrams, ONE_DECIMAL, 2) + " kg";
   }
 
   @Override

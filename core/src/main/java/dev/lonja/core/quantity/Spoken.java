@@ -16,6 +16,11 @@ import java.util.function.Function;
  */
 public final class Spoken<T> {
 
+  /** Kilograms of an avoirdupois pound, and of a sixteenth of it; exact. */
+  private static final BigDecimal POUND = new BigDecimal("0.45359237");
+
+  private static final BigDecimal OUNCE = new BigDecimal("0.028349523125");
+
   /** In litres, if no unit is named. */
   public static final Spoken<Volume> VOLUME =
       new Spoken<>("L, mL, US qt, US gal, imp gal or fl oz", Volume::ofLitres)
@@ -25,6 +30,14 @@ public final class Spoken<T> {
           .or(Volume::ofUsGallons, "usgal", "gal(us)", "usgallon", "usgallons")
           .or(Volume::ofImperialGallons, "impgal", "gal(imp)", "impgallon", "impgallons")
           .or(Volume::ofUsFluidOunces, "floz", "usfloz", "oz");
+
+  /** In kilograms, if no unit is named. */
+  public static final Spoken<Quantity> MASS =
+      new Spoken<>("kg, g, lb or oz", kg -> Quantity.of(Measure.KILOGRAMS, kg))
+          .or(kg -> Quantity.of(Measure.KILOGRAMS, kg), "kg")
+          .or(g -> Quantity.of(Measure.KILOGRAMS, g.movePointLeft(3)), "g")
+          .or(lb -> Quantity.of(Measure.KILOGRAMS, lb.multiply(POUND)), "lb", "lbs")
+          .or(oz -> Quantity.of(Measure.KILOGRAMS, oz.multiply(OUNCE)), "oz");
 
   /** In millimetres, if no unit is named. */
   public static final Spoken<Length> LENGTH =

@@ -41,13 +41,37 @@ final class PartTake {
   }
 
   void addReplaced(Task task, Position position) {
-    addPart(task, position, new TakeLine.Reason.Part(position.note()), ofReplacing(position));
+    if (position.kind() == Position.Kind.GREASE_POINT) {
+      addGrease(task, position);
+    } else {
+      addPart(task, position, new TakeLine.Reason.Part(position.note()), ofReplacing(position));
+    }
+  }
+
+  private void addGrease(Task task, Position position) {
+    if (position.itemId().isEmpty()) {
+      gaps.add(new Take.Gap.NoItem(position.name()));
+    } else if (position.strokes().isEmpty()) {
+      gaps.add(new Take.Gap.NoStrokes(position.name()));
+    } else {
+      int strokes = position.strokes().get();
+      Quantity grease = needs.shelf().fills().grease(position.quantity(), strokes);
+      lines.add(
+          new TakeLine(
+              task.id(),
+              position.itemId().get(),
+              position.name(),
+              Destination.position(position.id()),
+              grease,
+              grease,
+              new TakeLine.Reason.Greasing(position.quantity(), strokes, position.note())));
+    }
   }
 
   /** Nothing if another task of the occurrence replaces what is there. */
   void addInspected(Task task, Task.Action.Inspect inspect) {
     Position position = needs.position(inspect.positionId());
-    if (!isReplaced(position.id())) {
+    if (position.kind() != Position.Kind.GREASE_POINT && !isReplaced(position.id())) {
       addInspected(task, position, inspect.odds());
     }
   }

@@ -11,6 +11,9 @@ public record Take(List<TakeLine> lines, List<Gap> gaps) {
     /** No capacity on file for the condition in which the compartment is filled. */
     record NoCapacity(String compartment) implements Gap {}
 
+    /** Nobody has said how many strokes a grease point takes. */
+    record NoStrokes(String position) implements Gap {}
+
     /** No item is chosen for the compartment or position. */
     record NoItem(String place) implements Gap {}
 

@@ -107,6 +107,9 @@ public record TakeLine(
     /** A part that is replaced every time. */
     record Part(String note) implements Reason {}
 
+    /** Grease for so many points, with so many strokes at each. */
+    record Greasing(int points, int strokes, String note) implements Reason {}
+
     /** A seal that is always new when its compartment is drained. */
     record NewSeal(String compartment, String note) implements Reason {}
 

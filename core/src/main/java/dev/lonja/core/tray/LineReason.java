@@ -76,6 +76,7 @@ public sealed interface LineReason {
             fill -> new Fill(fill.filledIn(), fill.firstPour(), fill.mix()))
         .when(TakeLine.Reason.Flush.class, flush -> new Flush())
         .when(TakeLine.Reason.Part.class, part -> new Part(part.note()))
+        .when(TakeLine.Reason.Greasing.class, grease -> new Part(grease.note()))
         .when(TakeLine.Reason.NewSeal.class, seal -> new NewSeal(seal.note()))
         .when(TakeLine.Reason.OnInspection.class, look -> new OnInspection(look.note()))
         .when(TakeLine.Reason.NewPlug.class, plug -> new NewPlug(plug.note()))

@@ -53,7 +53,7 @@ class PackOffersTest {
           Family.FLUID,
           Measure.LITRES,
           Optional.of(FARO),
-          Optional.of(Volume.ofLitres("5")),
+          Optional.of(Quantity.litres("5")),
           Optional.empty(),
           new Item.Bin(new BinId(1), "D-01", 1),
           new Item.Keeping(Optional.of(1_000), Optional.of(100), false, Optional.empty()),

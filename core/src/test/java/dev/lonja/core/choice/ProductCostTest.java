@@ -9,8 +9,8 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
-import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.util.Currency;
 import java.util.List;
@@ -35,7 +35,7 @@ class ProductCostTest {
         Family.FLUID,
         Measure.LITRES,
         Optional.empty(),
-        Optional.of(Volume.ofLitres(litres)),
+        Optional.of(Quantity.litres(litres)),
         Optional.empty(),
         new Item.Bin(new BinId(1), "D-01", 1),
         Item.Keeping.PLAIN,

@@ -62,6 +62,7 @@ class ComparisonTest {
     WHOLE.put(Family.HOSE_CLIP, "grips_from=20; grips_to=32; width=9");
     WHOLE.put(Family.BLADE, "length=535; hole=17.5; hole_form=star; thickness=3");
     WHOLE.put(Family.BULB, "cap=P21W; volts=12; watts=21");
+    WHOLE.put(Family.GREASE, "nlgi=2; thickener=lithium complex");
     WHOLE.put(Family.WIPER, "length=550; arm=hook");
   }
 
@@ -169,6 +170,9 @@ class ComparisonTest {
     "BLADE, hole, 17.801, DIFFERS, MUST_AGREE",
     "BLADE, hole_form, round, DIFFERS, MUST_AGREE",
     "BLADE, thickness, 4.001, DIFFERS, CHECK",
+    "GREASE, thickener, Lithium complex, AGREES, MUST_AGREE",
+    "GREASE, thickener, polyurea, DIFFERS, MUST_AGREE",
+    "GREASE, nlgi, 1, DIFFERS, CHECK",
     "BULB, cap, p21w, AGREES, MUST_AGREE",
     "BULB, volts, 24, DIFFERS, MUST_AGREE",
     "BULB, watts, 18, AGREES, MUST_AGREE",

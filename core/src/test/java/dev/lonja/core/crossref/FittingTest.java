@@ -89,6 +89,7 @@ class FittingTest {
         Optional.empty(),
         1,
         Optional.empty(),
+        Optional.empty(),
         Optional.of(mounting),
         "",
         "",

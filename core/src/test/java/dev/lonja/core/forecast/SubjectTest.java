@@ -14,7 +14,6 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -110,7 +109,7 @@ class SubjectTest {
         product.isPresent() ? Family.FLUID : Family.SPIN_ON_FILTER,
         product.isPresent() ? Measure.LITRES : Measure.PIECES,
         product,
-        product.map(fluid -> Volume.ofLitres("20")),
+        product.map(fluid -> Quantity.litres("20")),
         Optional.empty(),
         new Item.Bin(new BinId(1), "D-01", 1),
         Item.Keeping.PLAIN,

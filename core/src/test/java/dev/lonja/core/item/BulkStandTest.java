@@ -9,7 +9,7 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
-import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -62,10 +62,10 @@ class BulkStandTest {
   }
 
   private static Item fluid(long id, Product product, String litres) {
-    return item(id, Optional.of(product), Optional.of(Volume.ofLitres(litres)));
+    return item(id, Optional.of(product), Optional.of(Quantity.litres(litres)));
   }
 
-  private static Item item(long id, Optional<Product> product, Optional<Volume> pack) {
+  private static Item item(long id, Optional<Product> product, Optional<Quantity> pack) {
     return new Item(
         new ItemId(id),
         new PartId(id),

@@ -37,6 +37,7 @@ class FilterOptionsTest {
             1,
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             "",
             "",
             "",

@@ -22,6 +22,14 @@ class OtherQuantitiesTest {
     assertThatThrownBy(() -> mm("-1")).hasMessageContaining("micrometres is -1000; allowed is 0");
   }
 
+  @Test
+  void massesAreShownInGramsOrKilograms() {
+    assertThat(Quantity.kilograms("0.0072").display()).isEqualTo("7 g");
+    assertThat(Quantity.kilograms("0.0004").display()).isEqualTo("<1 g");
+    assertThat(Quantity.kilograms("0.9995").display()).isEqualTo("1.00 kg");
+    assertThat(Quantity.kilograms("-1.25").display()).isEqualTo("−1.25 kg");
+  }
+
   /** 1 psi = 4.4482216152605 N / 0.00064516 m² = 6,894.757 Pa; 15 psi = 103,421 Pa. */
   @Test
   void pressuresComeInBarOrPsi() {

@@ -56,6 +56,13 @@ class SpokenTest {
     assertThat(Spoken.VOLTAGE.read("12.62 V")).contains(new Voltage(12_620));
   }
 
+  /** 14 oz = 14 × 28.349523 = 396.893 g; 1 lb = 453.592 g. */
+  @ParameterizedTest
+  @CsvSource({"0.4,400000", "400 g,400000", "18 kg,18000000", "14 oz,396893", "1 lb,453592"})
+  void masses(String text, long milligrams) {
+    assertThat(Spoken.MASS.read(text)).contains(new Quantity(Measure.KILOGRAMS, milligrams));
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

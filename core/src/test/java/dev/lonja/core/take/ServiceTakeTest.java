@@ -193,7 +193,8 @@ class ServiceTakeTest {
             new BigDecimal("0.05"),
             new BigDecimal("0.20"),
             Volume.ofLitres("0.50"),
-            Volume.ofLitres("0.50"));
+            Volume.ofLitres("0.50"),
+            FillPolicy.DEFAULT.stroke());
     UnitNeeds needs =
         new UnitNeeds(
             List.of(sump(BOTH)),
@@ -211,7 +212,11 @@ class ServiceTakeTest {
     assertThatThrownBy(
             () ->
                 new FillPolicy(
-                    BigDecimal.ZERO, new BigDecimal("0.26"), Volume.ZERO, Volume.ofLitres("0.1")))
+                    BigDecimal.ZERO,
+                    new BigDecimal("0.26"),
+                    Volume.ZERO,
+                    Volume.ofLitres("0.1"),
+                    FillPolicy.DEFAULT.stroke()))
         .hasMessageContaining("holdBack is 0.26; allowed is 0 to 0.25");
   }
 

@@ -89,7 +89,7 @@ public record ChangeOvers(List<Change> changes, List<Rest> rests) {
   /** The pack to prefer: the one of which most is here, else the smallest. */
   private static Optional<Item> pack(FluidBook book, ProductId product) {
     Comparator<Item> mostHere = Comparator.comparing(book::freeOf);
-    Comparator<Item> largest = Comparator.comparing(item -> item.pack().orElseThrow());
+    Comparator<Item> largest = Comparator.comparing(item -> item.litres().orElseThrow());
     return book.packs(product).stream().max(mostHere.thenComparing(largest.reversed()));
   }
 }

@@ -48,7 +48,7 @@ public final class FluidBook {
     this.packs =
         fluids.stream()
             .filter(item -> item.keeping().retiredOn().isEmpty())
-            .sorted(Comparator.comparing((Item item) -> item.pack().orElseThrow()))
+            .sorted(Comparator.comparing((Item item) -> item.litres().orElseThrow()))
             .collect(Collectors.groupingBy(item -> item.product().orElseThrow().id()));
     this.freeByItem =
         session

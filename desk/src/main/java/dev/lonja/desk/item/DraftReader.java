@@ -55,8 +55,7 @@ final class DraftReader {
       refusals.add(new ItemRefusal.UnknownHome(draft.homeBin()));
     }
     draft
-        .fluid()
-        .map(ItemDraft.Fill::product)
+        .product()
         .filter(id -> session.products().byId(id).isEmpty())
         .ifPresent(id -> refusals.add(new ItemRefusal.UnknownProduct(id)));
     List<String> barcodes = barcodes();
@@ -72,8 +71,9 @@ final class DraftReader {
   private ItemRepository.Facts facts(Item.Bin home) {
     return new ItemRepository.Facts(
         draft.description(),
-        draft.fluid().map(ItemDraft.Fill::product),
-        draft.fluid().map(ItemDraft.Fill::pack),
+        draft.measure(),
+        draft.product(),
+        draft.pack(),
         draft.filterVolume(),
         home.id(),
         new Item.Keeping(

@@ -14,13 +14,16 @@ import java.util.Optional;
  * An item as somebody wants it: what can be read without the store is read, bins, suppliers and
  * parts stand as they are named.
  *
+ * @param product the fluid in it
+ * @param pack what a container of it holds
  * @param runningOut use what is left, buy no more
  */
 public record ItemDraft(
     Identity identity,
     String description,
     String homeBin,
-    Optional<Fill> fluid,
+    Optional<ProductId> product,
+    Optional<Quantity> pack,
     Optional<Volume> filterVolume,
     Keeping keeping,
     Rows rows) {
@@ -32,9 +35,6 @@ public record ItemDraft(
    */
   public record Identity(
       String make, String number, Family family, Properties properties, boolean apart) {}
-
-  /** A fluid in its pack. */
-  public record Fill(ProductId product, Volume pack) {}
 
   /** How long it keeps, in days, and whether it runs out. */
   public record Keeping(
@@ -61,6 +61,6 @@ public record ItemDraft(
 
   /** How the item is counted. */
   Measure measure() {
-    return identity.family() == Family.FLUID ? Measure.LITRES : Measure.PIECES;
+    return identity.family().measure();
   }
 }

@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.Session;
 import java.util.LinkedHashMap;
@@ -26,7 +27,7 @@ public final class ItemSheet {
     fields.put("description", item.description());
     fields.put("homeBin", item.homeBin().address());
     fields.put("product", item.product().map(Product::id).map(String::valueOf).orElse(""));
-    fields.put("pack", item.pack().map(Volume::exactText).orElse(""));
+    fields.put("pack", item.pack().map(Quantity::exactText).orElse(""));
     fields.put("filterVolume", item.filterVolume().map(Volume::exactText).orElse(""));
     fields.put("shelfLife", item.keeping().shelfLifeDays().map(String::valueOf).orElse(""));
     fields.put("openLife", item.keeping().openLifeDays().map(String::valueOf).orElse(""));

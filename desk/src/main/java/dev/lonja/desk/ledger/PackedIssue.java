@@ -15,8 +15,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Books an issue; if it takes a pack of a fluid in part, the pack is opened and what is left in it
- * becomes a lot of its own with the day it was opened on.
+ * Books an issue; if it takes a pack of what is not counted in pieces in part, the pack is opened
+ * and what is left in it becomes a lot of its own with the day it was opened on.
  */
 public final class PackedIssue {
 
@@ -34,7 +34,7 @@ public final class PackedIssue {
     }
     Item item = session.items().byId(key.itemId()).orElseThrow();
     return item.pack()
-        .flatMap(pack -> PackOpening.of(stock, wanted, Quantity.of(pack), today))
+        .flatMap(pack -> PackOpening.of(stock, wanted, pack, today))
         .map(
             opening -> {
               LotId container = openLot(session, item, opening, today);

@@ -230,6 +230,7 @@ public class PolicyDesk extends KeepersDesk {
         .with("hold_back", PlainDecimal.of(policy.holdBack()))
         .with("least_hold_back_l", policy.leastHoldBack().exactText())
         .with("jug_l", policy.jug().exactText())
+        .with("grease_stroke_kg", policy.stroke().exactText())
         .with("coolant_share", PlainDecimal.of(coolant));
   }
 

@@ -13,7 +13,6 @@ import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.ServiceTake;
@@ -280,7 +279,7 @@ public record TrayFile(
     Map<Long, List<Packed>> packs = new HashMap<>();
     Map<ItemId, List<TrayLine>> fluids =
         tray.lines().stream()
-            .filter(line -> line.wanted().measure() == Measure.LITRES)
+            .filter(line -> line.wanted().measure() != Measure.PIECES)
             .filter(line -> line.laid().isPositive() || line.missing().isPositive())
             .collect(Collectors.groupingBy(TrayLine::itemId));
     fluids.forEach(
@@ -293,14 +292,14 @@ public record TrayFile(
   }
 
   private static Map<Long, List<Packed>> packs(
-      Session session, LocalDate today, ItemId itemId, List<TrayLine> lines, Volume pack) {
+      Session session, LocalDate today, ItemId itemId, List<TrayLine> lines, Quantity pack) {
     Map<Place, LotFacts> lots = new HashMap<>();
     session.ledger().lotsOf(itemId).forEach(lot -> lots.put(lot.lot().place(), lot));
     List<List<PackPick>> picks =
         PackPick.of(
             lots.values().stream().map(LotFacts::lot).toList(),
             lines.stream().map(line -> line.laid().plus(line.missing())).toList(),
-            Quantity.of(pack),
+            pack,
             today);
     Map<Long, List<Packed>> packed = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {

@@ -172,7 +172,7 @@ public class DeviationDesk extends KeepersDesk {
                         ItemNaming.naming(
                             session,
                             other.item(),
-                            Measure.PIECES,
+                            measure(session, unit, other.positionId()),
                             item ->
                                 put(
                                     session,
@@ -184,6 +184,15 @@ public class DeviationDesk extends KeepersDesk {
                 .when(Plain.class, plain -> put(session, sent, unit, plain.change(), reason))
                 .all()
                 .apply(wish));
+  }
+
+  /** What is counted of whatever goes to a position. */
+  private Measure measure(Session session, Unit unit, PositionId position) {
+    return FleetPicture.load(session, clock.today())
+        .needs(unit.id())
+        .knownPosition(position)
+        .map(known -> known.kind().measure())
+        .orElse(Measure.PIECES);
   }
 
   private Outcome put(

@@ -71,11 +71,14 @@ public class MakeUpDesk extends KeepersDesk {
   /**
    * A position as described.
    *
+   * @param kind what goes there
    * @param item the preferred part as people name it
    * @param as the position under its number, with the item that is meant
    */
   public record PositionDraft(
-      Optional<String> item, BiFunction<PositionId, Optional<Item>, Position> as) {}
+      Position.Kind kind,
+      Optional<String> item,
+      BiFunction<PositionId, Optional<Item>, Position> as) {}
 
   /** Saves a compartment, or adds one. */
   @Allowed.ToKeepStore
@@ -165,7 +168,7 @@ public class MakeUpDesk extends KeepersDesk {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
           return edit.withItem(
-              draft.item(), Measure.PIECES, item -> savePosition(edit, known, draft, item));
+              draft.item(), draft.kind().measure(), item -> savePosition(edit, known, draft, item));
         });
   }
 

@@ -8,10 +8,14 @@ import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
+import dev.lonja.desk.variant.VariantDesk;
+import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -31,9 +35,29 @@ class UnitDeskTest {
     desk = new UnitDesk(cage.store(), cage.clock(), cage.once());
   }
 
-  private static UnitDesk.NewUnit boat(
-      String code, LocalDate first, Map<String, MeterValue> starts) {
-    return new UnitDesk.NewUnit("WB-1", code, "Workboat", first, starts);
+  private NewUnit boat(String code, LocalDate first, Map<String, MeterValue> starts) {
+    return boat(code, first, new NewUnit.OfModel.Known(unit("WB-1").variant().id()), starts);
+  }
+
+  private static NewUnit boat(
+      String code, LocalDate first, NewUnit.OfModel model, Map<String, MeterValue> starts) {
+    return new NewUnit(
+        code,
+        "Workboat",
+        new NewUnit.OfClass.Known("WB"),
+        model,
+        first,
+        starts.entrySet().stream()
+            .map(
+                start ->
+                    new NewUnit.NewMeter(
+                        start.getKey(), start.getValue(), Optional.empty(), Optional.empty()))
+            .toList(),
+        Optional.empty());
+  }
+
+  private List<StoredTask> tasks(long variant) {
+    return cage.read(session -> session.variants().tasks().of(variant));
   }
 
   private Unit unit(String code) {
@@ -63,8 +87,29 @@ class UnitDeskTest {
             List.of(
                 new UnitRefusal.CodeTaken("WB-2"),
                 new UnitRefusal.InFuture(tomorrow, Cage.TODAY),
-                new UnitRefusal.OtherMeasure("port", "h"),
-                new UnitRefusal.LacksMeter("starboard")));
+                new UnitRefusal.LacksMeter("starboard"),
+                new UnitRefusal.OtherMeasure("port", "h")));
+  }
+
+  /** A copy of its model has its tasks too, and so needs their meters. */
+  @Test
+  void aModelThatComesAlongIsCopiedOrBare() {
+    VariantDesk.Name name = new VariantDesk.Name("Tessel", "Pilot", "");
+    long like = unit("WB-1").variant().id();
+    NewUnit.OfModel copy = new NewUnit.OfModel.Added(name, Optional.of(like));
+    assertThat(Cage.reasons(desk.add(cage.sent(), boat("WB-9", FEBRUARY, copy, Map.of()))))
+        .containsExactlyInAnyOrder(
+            new UnitRefusal.LacksMeter("port"), new UnitRefusal.LacksMeter("starboard"));
+    List<StoredVariant> before = cage.read(session -> session.variants().all());
+    assertThat(before).extracting(stored -> stored.variant().make()).doesNotContain("Tessel");
+    desk.add(cage.sent(), boat("WB-9", FEBRUARY, copy, NEW));
+    long made = unit("WB-9").variant().id();
+    assertThat(made).isNotEqualTo(like);
+    assertThat(tasks(made)).isNotEmpty().hasSameSizeAs(tasks(like));
+    NewUnit.OfModel bare =
+        new NewUnit.OfModel.Added(new VariantDesk.Name("Tessel", "Skiff", ""), Optional.empty());
+    desk.add(cage.sent(), boat("WB-10", FEBRUARY, bare, Map.of()));
+    assertThat(tasks(unit("WB-10").variant().id())).isEmpty();
   }
 
   /** /fleet/due is a page, so no unit is called DUE. */

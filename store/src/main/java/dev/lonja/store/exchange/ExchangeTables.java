@@ -82,6 +82,7 @@ final class ExchangeTables {
                     "hold_back",
                     "least_hold_back",
                     "jug",
+                    "grease_stroke",
                     "coolant_share",
                     "second_person_above"),
                 "which setting"))
@@ -142,6 +143,7 @@ final class ExchangeTables {
       case "hold_back" -> isScaled(row, 4, 0, 2_500);
       case "least_hold_back" -> isScaled(row, 3, 0, 5_000);
       case "coolant_share" -> isScaled(row, 4, 3_300, 6_000);
+      case "grease_stroke" -> isScaled(row, 6, 100, 20_000);
       case "jug" -> isScaled(row, 3, 10, 1_000);
       case "second_person_above" ->
           row.get("value").isEmpty() || isScaled(row, 2, 0, Limits.VALUE_MINOR);

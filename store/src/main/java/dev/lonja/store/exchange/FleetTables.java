@@ -263,6 +263,9 @@ final class FleetTables {
         .with(reference("item_id", POSITION.ITEM_ID, "items", "preferred part").optional())
         .with(of("quantity", POSITION.QUANTITY, whole(1, Limits.PIECES), "pieces it takes"))
         .with(
+            of("strokes", POSITION.STROKES, whole(1, Limits.PIECES), "of the gun at each point")
+                .optional())
+        .with(
             of("torque_low_nm", POSITION.TORQUE_LOW_MNM, scaled(3, 1, TORQUE_MNM), "from")
                 .optional())
         .with(
@@ -285,6 +288,11 @@ final class FleetTables {
             of("materials", POSITION.MATERIALS, materials(), "what a seal may be of").orEmptyText())
         .unique("variant_id", "name")
         .together("torque_low_nm", "torque_high_nm")
+        .rule(
+            new RowRule(
+                "strokes",
+                "nothing but at a grease_point",
+                row -> row.get("strokes").isEmpty() || row.get("kind").equals("grease_point")))
         .build();
   }
 }

@@ -67,9 +67,11 @@ final class StockTables {
         .with(number("id", ITEM.ID, "number of the row"))
         .with(reference("part_id", ITEM.PART_ID, "parts", "the part"))
         .with(of("description", ITEM.DESCRIPTION, text(Lengths.DESCRIPTION), "what it is"))
-        .with(of("unit", ITEM.MEASURE, symbol("pc", "L"), "what it is counted in"))
+        .with(of("unit", ITEM.MEASURE, symbol("pc", "L", "kg"), "what it is counted in"))
         .with(reference("product_id", ITEM.PRODUCT_ID, "products", "the fluid in it").optional())
-        .with(of("pack_l", ITEM.PACK_UL, scaled(6, 1, LITRES_UL), "litres in a pack").optional())
+        .with(
+            of("pack", ITEM.PACK_MICRO, scaled(6, 1, LITRES_UL), "in a pack, in its unit")
+                .optional())
         .with(
             of("filter_volume_l", ITEM.FILTER_VOLUME_UL, scaled(6, 1, LITRES_UL), "oil in a filter")
                 .optional())
@@ -89,7 +91,7 @@ final class StockTables {
         .with(of("version", ITEM.VERSION, whole(0, MOST), "number of edits"))
         .unique("part_id")
         .filledExactlyFor("product_id", "unit", "L")
-        .filledExactlyFor("pack_l", "unit", "L")
+        .filledExactlyFor("pack", "unit", "L", "kg")
         .build();
   }
 

@@ -387,6 +387,7 @@ public final class FleetRepository {
         Optional.ofNullable(row.get(POSITION.COMPARTMENT_ID)),
         Optional.ofNullable(row.get(POSITION.ITEM_ID)),
         Math.toIntExact(row.get(POSITION.QUANTITY)),
+        Optional.ofNullable(row.get(POSITION.STROKES)).map(Math::toIntExact),
         torque,
         Optional.ofNullable(row.get(POSITION.MOUNTING)).map(Mounting::valueOf),
         row.get(POSITION.THREAD),

@@ -227,6 +227,7 @@ public final class VariantRepository {
     row.set(POSITION.KIND, position.kind().name());
     row.set(POSITION.ITEM_ID, position.itemId().orElse(null));
     row.set(POSITION.QUANTITY, (long) position.quantity());
+    row.set(POSITION.STROKES, position.strokes().map(Integer::longValue).orElse(null));
     row.set(
         POSITION.TORQUE_LOW_MNM,
         position.torque().map(torque -> torque.low().millinewtonMetres()).orElse(null));

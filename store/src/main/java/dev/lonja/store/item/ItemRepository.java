@@ -21,6 +21,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.fluid.ProductRows;
 import dev.lonja.store.query.Bound;
@@ -186,8 +187,9 @@ public final class ItemRepository {
    */
   public record Facts(
       String description,
+      Measure measure,
       Optional<ProductId> product,
-      Optional<Volume> pack,
+      Optional<Quantity> pack,
       Optional<Volume> filterVolume,
       BinId homeBinId,
       Item.Keeping keeping) {}
@@ -198,7 +200,7 @@ public final class ItemRepository {
         .insertInto(ITEM)
         .set(row(facts))
         .set(ITEM.PART_ID, partId)
-        .set(ITEM.MEASURE, (facts.product().isPresent() ? Measure.LITRES : Measure.PIECES).symbol())
+        .set(ITEM.MEASURE, facts.measure().symbol())
         .returning(ITEM.ID)
         .fetchSingle(ITEM.ID);
   }
@@ -222,7 +224,7 @@ public final class ItemRepository {
     Map<org.jooq.Field<?>, Object> row = new HashMap<>();
     row.put(ITEM.DESCRIPTION, facts.description());
     row.put(ITEM.PRODUCT_ID, facts.product().orElse(null));
-    row.put(ITEM.PACK_UL, facts.pack().map(Volume::microlitres).orElse(null));
+    row.put(ITEM.PACK_MICRO, facts.pack().map(Quantity::millionths).orElse(null));
     row.put(ITEM.FILTER_VOLUME_UL, facts.filterVolume().map(Volume::microlitres).orElse(null));
     row.put(ITEM.HOME_BIN_ID, facts.homeBinId());
     row.put(
@@ -327,7 +329,8 @@ public final class ItemRepository {
         Family.valueOf(row.get(PART.FAMILY)),
         Measure.ofSymbol(row.get(ITEM.MEASURE)),
         Optional.ofNullable(row.get(ITEM.PRODUCT_ID)).map(id -> ProductRows.product(row)),
-        Optional.ofNullable(row.get(ITEM.PACK_UL)).map(Volume::new),
+        Optional.ofNullable(row.get(ITEM.PACK_MICRO))
+            .map(micro -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), micro)),
         Optional.ofNullable(row.get(ITEM.FILTER_VOLUME_UL)).map(Volume::new),
         bin(row),
         new Item.Keeping(

@@ -6,6 +6,7 @@ import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.query.FixedQuery;
 import java.math.BigDecimal;
@@ -30,6 +31,7 @@ public final class SettingRepository {
   private static final String HOLD_BACK = "hold_back";
   private static final String LEAST_HOLD_BACK = "least_hold_back";
   private static final String JUG = "jug";
+  private static final String STROKE = "grease_stroke";
   private static final String COOLANT_SHARE = "coolant_share";
 
   private static final FixedQuery ALL =
@@ -85,7 +87,8 @@ public final class SettingRepository {
         new BigDecimal(value(HANDLING_LOSS, PlainDecimal.of(usual.handlingLoss()))),
         new BigDecimal(value(HOLD_BACK, PlainDecimal.of(usual.holdBack()))),
         Volume.ofLitres(value(LEAST_HOLD_BACK, usual.leastHoldBack().exactText())),
-        Volume.ofLitres(value(JUG, usual.jug().exactText())));
+        Volume.ofLitres(value(JUG, usual.jug().exactText())),
+        Quantity.kilograms(value(STROKE, usual.stroke().exactText())));
   }
 
   public void set(FillPolicy policy) {
@@ -93,6 +96,7 @@ public final class SettingRepository {
     put(HOLD_BACK, PlainDecimal.of(policy.holdBack()));
     put(LEAST_HOLD_BACK, policy.leastHoldBack().exactText());
     put(JUG, policy.jug().exactText());
+    put(STROKE, policy.stroke().exactText());
   }
 
   /** The part of concentrate in coolant where a book says nothing. */

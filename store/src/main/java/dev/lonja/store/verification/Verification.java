@@ -21,6 +21,7 @@ import static dev.lonja.store.schema.Tables.WITHDRAWAL;
 import dev.lonja.core.crossref.ReplacementCircles;
 import dev.lonja.core.crossref.ReplacementCircles.Replacement;
 import dev.lonja.core.crossref.StatementKind;
+import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.part.Family;
@@ -330,7 +331,10 @@ public final class Verification {
                     "part " + r.subject() + " replaces part " + r.object() + " in a circle"));
   }
 
-  /** Of what is stocked the family is known, and only fluids are counted in litres. */
+  /**
+   * Of what is stocked the family is known, only fluids are counted in litres and only grease in
+   * kilograms.
+   */
   private void checkItems() {
     context
         .select(ITEM.ID, PART.FAMILY, ITEM.MEASURE)
@@ -338,7 +342,10 @@ public final class Verification {
         .join(PART)
         .on(PART.ID.eq(ITEM.PART_ID))
         .where(
-            PART.FAMILY.isNull().or(PART.FAMILY.eq(Family.FLUID.name()).ne(ITEM.MEASURE.eq("L"))))
+            PART.FAMILY
+                .isNull()
+                .or(PART.FAMILY.eq(Family.FLUID.name()).ne(ITEM.MEASURE.eq("L")))
+                .or(PART.FAMILY.eq(Family.GREASE.name()).ne(ITEM.MEASURE.eq("kg"))))
         .forEach(
             row ->
                 add(
@@ -351,7 +358,7 @@ public final class Verification {
                         + row.value3()));
   }
 
-  /** Compartments take fluids, positions take pieces. */
+  /** Compartments take fluids, grease points grease, and other positions pieces. */
   private void checkPreferredItems() {
     context
         .select(COMPARTMENT.ID)
@@ -365,8 +372,15 @@ public final class Verification {
         .from(POSITION)
         .join(ITEM)
         .on(ITEM.ID.eq(POSITION.ITEM_ID))
-        .where(ITEM.MEASURE.ne("pc"))
-        .forEach(row -> add("positions", "position " + row.value1() + " is to take litres"));
+        .where(
+            ITEM.MEASURE.ne(
+                DSL.when(POSITION.KIND.eq(Position.Kind.GREASE_POINT.name()), "kg")
+                    .otherwise("pc")))
+        .forEach(
+            row ->
+                add(
+                    "positions",
+                    "position " + row.value1() + " is to take what is counted otherwise"));
   }
 
   private void checkRecords() {

@@ -265,7 +265,7 @@ CREATE TABLE part (
   number TEXT NOT NULL CHECK (length(number) BETWEEN 1 AND 60),
   number_key TEXT NOT NULL CHECK (length(number_key) >= 1),
   near_key TEXT NOT NULL CHECK (length(near_key) >= 1),
-  family TEXT CHECK (family IN ('SPIN_ON_FILTER', 'CARTRIDGE_FILTER', 'ROUND_AIR_FILTER', 'PANEL_AIR_FILTER', 'CABIN_FILTER', 'FOAM_FILTER', 'INLINE_FUEL_FILTER', 'SEAL', 'O_RING', 'DRAIN_PLUG', 'FLUID', 'GASKET', 'BELT', 'SPARK_PLUG', 'HOSE_CLIP', 'BLADE', 'BULB', 'WIPER', 'CONSUMABLE', 'KIT')),
+  family TEXT CHECK (family IN ('SPIN_ON_FILTER', 'CARTRIDGE_FILTER', 'ROUND_AIR_FILTER', 'PANEL_AIR_FILTER', 'CABIN_FILTER', 'FOAM_FILTER', 'INLINE_FUEL_FILTER', 'SEAL', 'O_RING', 'DRAIN_PLUG', 'FLUID', 'GASKET', 'BELT', 'SPARK_PLUG', 'HOSE_CLIP', 'BLADE', 'BULB', 'WIPER', 'GREASE', 'CONSUMABLE', 'KIT')),
   UNIQUE (make, number)
 ) STRICT;
 CREATE INDEX part_number_key ON part (number_key);
@@ -334,9 +334,9 @@ CREATE TABLE item (
   id INTEGER NOT NULL PRIMARY KEY,
   part_id INTEGER NOT NULL UNIQUE REFERENCES part,
   description TEXT NOT NULL CHECK (length(description) BETWEEN 1 AND 120),
-  measure TEXT NOT NULL CHECK (measure IN ('pc', 'L')),
+  measure TEXT NOT NULL CHECK (measure IN ('pc', 'L', 'kg')),
   product_id INTEGER REFERENCES product,
-  pack_ul INTEGER CHECK (pack_ul BETWEEN 1 AND 100000000000),
+  pack_micro INTEGER CHECK (pack_micro BETWEEN 1 AND 100000000000),
   filter_volume_ul INTEGER CHECK (filter_volume_ul BETWEEN 1 AND 100000000000),
   home_bin_id INTEGER NOT NULL REFERENCES bin,
   -- days an unopened one keeps after receipt, and an opened one
@@ -347,7 +347,7 @@ CREATE TABLE item (
   retired_on TEXT CHECK (date(retired_on) = retired_on),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
   CHECK ((product_id IS NOT NULL) = (measure = 'L')),
-  CHECK ((product_id IS NOT NULL) = (pack_ul IS NOT NULL))
+  CHECK ((measure <> 'pc') = (pack_micro IS NOT NULL))
 ) STRICT;
 CREATE INDEX item_product ON item (product_id);
 CREATE INDEX item_home_bin ON item (home_bin_id);
@@ -603,6 +603,8 @@ CREATE TABLE position (
   kind TEXT NOT NULL CHECK (kind IN ('OIL_FILTER', 'FUEL_FILTER', 'AIR_FILTER', 'CABIN_FILTER', 'HYDRAULIC_FILTER', 'DRAIN_PLUG', 'FILL_PLUG', 'DRAIN_SEAL', 'COVER_SEAL', 'BELT', 'CHAIN', 'SPARK_PLUG', 'SPARK_ARRESTER', 'PRE_FILTER', 'GASKET', 'HOSE_CLIP', 'DRAIN_PAN', 'WIPER', 'BULB', 'BLADE', 'TYRE', 'BATTERY', 'GREASE_POINT', 'INSURANCE')),
   item_id INTEGER REFERENCES item,
   quantity INTEGER NOT NULL CHECK (quantity BETWEEN 1 AND 200),
+  -- of the grease gun at each point
+  strokes INTEGER CHECK (strokes BETWEEN 1 AND 200),
   torque_low_mnm INTEGER CHECK (torque_low_mnm BETWEEN 1 AND 10000000),
   torque_high_mnm INTEGER CHECK (torque_high_mnm BETWEEN torque_low_mnm AND 10000000),
   mounting TEXT CHECK (mounting IN ('UPRIGHT', 'SIDEWAYS', 'INVERTED')),
@@ -615,6 +617,7 @@ CREATE TABLE position (
   water_separator INTEGER NOT NULL DEFAULT 0 CHECK (water_separator IN (0, 1)),
   materials TEXT NOT NULL DEFAULT '',
   UNIQUE (variant_id, name),
+  CHECK (strokes IS NULL OR kind = 'GREASE_POINT'),
   CHECK ((torque_low_mnm IS NULL) = (torque_high_mnm IS NULL))
 ) STRICT;
 CREATE INDEX position_item ON position (item_id);

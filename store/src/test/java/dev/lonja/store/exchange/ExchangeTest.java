@@ -81,12 +81,12 @@ class ExchangeTest {
   /** Three bad rows in two files are all named, with line, column, value and what is allowed. */
   @Test
   void namesEveryBadRow() throws IOException {
-    edit("items.csv", text -> text.replaceFirst(",L,1,205,", ",kg,1,zwei,"));
+    edit("items.csv", text -> text.replaceFirst(",L,1,205,", ",lb,1,zwei,"));
     edit("units.csv", text -> text.replaceFirst("2022-05-02", "2022-02-30"));
     assertThat(problems())
         .containsExactlyInAnyOrder(
-            "items.csv line 2, column unit: \"kg\"; allowed is one of pc, L",
-            "items.csv line 2, column pack_l: \"zwei\"; allowed is a number with a decimal point,"
+            "items.csv line 2, column unit: \"lb\"; allowed is one of pc, L, kg",
+            "items.csv line 2, column pack: \"zwei\"; allowed is a number with a decimal point,"
                 + " from 0.000001 to 100000, at most 6 decimals, or nothing",
             "units.csv line 2, column in_service_on: \"2022-02-30\"; allowed is a date as"
                 + " YYYY-MM-DD, from 1900-01-01 to 2199-12-31");

@@ -22,6 +22,7 @@ import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
@@ -205,7 +206,8 @@ class RecordsTest {
             new BigDecimal("0.035"),
             new BigDecimal("0.15"),
             Volume.ofLitres("0.25"),
-            Volume.ofLitres("0.05"));
+            Volume.ofLitres("0.05"),
+            Quantity.kilograms("0.0008"));
     store.write(
         session -> {
           session.settings().set(own);

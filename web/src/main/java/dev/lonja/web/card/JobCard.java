@@ -9,6 +9,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.pour.FirstPour;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
@@ -132,10 +133,18 @@ final class JobCard {
     String leftOut = line.leftOut().map(why -> "Left out: " + why + ". ").orElse("");
     return new JobCardView.PartRow(
         line.place(),
-        line.wanted().display(),
+        line.wanted().display() + (line.wanted().measure() == Measure.PIECES ? " ×" : " of"),
         item.number(),
         item.description().equals(line.place()) ? "" : item.description(),
-        (used + leftOut + note + " " + TrayWording.inside(file, line)).strip());
+        (used + leftOut + greasing(line) + note + " " + TrayWording.inside(file, line)).strip());
+  }
+
+  /** How often the gun is pressed at a grease point; empty for anything else. */
+  private String greasing(TrayLine line) {
+    return line.positionId()
+        .flatMap(file.job().needs()::knownPosition)
+        .flatMap(place -> place.strokes().map(s -> Words.strokes(place.quantity(), s) + ". "))
+        .orElse("");
   }
 
   private Optional<JobCardView.TorqueRow> fastened(Position position) {

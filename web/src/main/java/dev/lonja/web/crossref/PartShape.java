@@ -70,6 +70,7 @@ record PartShape(
           BLADE,
           BULB,
           WIPER,
+          GREASE,
           CONSUMABLE,
           KIT ->
           new PartShape(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), false);

@@ -11,6 +11,9 @@ public final class GapWording {
   private static final Cases<Take.Gap, String> GAP =
       Cases.<Take.Gap, String>over(Take.Gap.class)
           .when(Take.Gap.NoCapacity.class, gap -> gap.compartment() + ": no capacity on file")
+          .when(
+              Take.Gap.NoStrokes.class,
+              gap -> gap.position() + ": not said how many strokes each point takes")
           .when(Take.Gap.NoItem.class, gap -> gap.place() + ": no item chosen")
           .when(
               Take.Gap.FilterVolumeUnknown.class,

@@ -47,6 +47,14 @@ public final class Words {
     return Thousands.apart(number) + " " + (number == 1 ? one : many);
   }
 
+  /** "3 points, 2 strokes each", "1 point, 4 strokes". */
+  public static String strokes(int points, int strokes) {
+    return count(points, "point", "points")
+        + ", "
+        + count(strokes, "stroke", "strokes")
+        + (points == 1 ? "" : " each");
+  }
+
   /** "1st", "2nd", "3rd", "11th". */
   public static String ordinal(int number) {
     boolean teen = number % 100 / 10 == 1;

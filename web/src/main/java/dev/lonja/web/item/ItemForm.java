@@ -51,9 +51,9 @@ final class ItemForm {
         typed.text("description", "The description", text("description"), LONGEST_DESCRIPTION);
     Optional<String> home = typed.text("homeBin", "The home bin", text("homeBin"), LONGEST_MAKE);
     Properties properties = family.map(this::properties).orElse(Properties.NONE);
-    boolean isFluid = family.filter(f -> f == Family.FLUID).isPresent();
-    Measure measure = isFluid ? Measure.LITRES : Measure.PIECES;
-    Optional<ItemDraft.Fill> fluid = isFluid ? fluid() : Optional.empty();
+    Measure measure = family.map(Family::measure).orElse(Measure.PIECES);
+    Optional<ProductId> product = measure == Measure.LITRES ? product() : Optional.empty();
+    Optional<Quantity> pack = pack(measure);
     Optional<Volume> filterVolume =
         text("filterVolume").isEmpty()
             ? Optional.empty()
@@ -76,7 +76,8 @@ final class ItemForm {
                     text("apart").equals("yes")),
                 description.orElseThrow(),
                 home.orElseThrow(),
-                fluid,
+                product,
+                pack,
                 filterVolume,
                 keeping,
                 rows));
@@ -122,15 +123,21 @@ final class ItemForm {
     return value.map(v -> properties.with(property, v)).orElse(properties);
   }
 
-  private Optional<ItemDraft.Fill> fluid() {
-    Optional<Volume> pack = litres("pack", "The pack");
+  private Optional<ProductId> product() {
     if (text("product").isEmpty()) {
       typed.refuse("product", "Choose the fluid that is in it.");
       return Optional.empty();
     }
-    Optional<ProductId> product =
-        typed.chosen("product", "the fluid", text("product"), ProductId::valueOf);
-    return pack.flatMap(volume -> product.map(id -> new ItemDraft.Fill(id, volume)));
+    return typed.chosen("product", "the fluid", text("product"), ProductId::valueOf);
+  }
+
+  /** What a container holds, of what is not counted in pieces. */
+  private Optional<Quantity> pack(Measure measure) {
+    return switch (measure) {
+      case PIECES -> Optional.empty();
+      case LITRES -> litres("pack", "The pack").map(Quantity::of);
+      case KILOGRAMS -> typed.kilograms("pack", "The pack", text("pack"), Limits.LITRES);
+    };
   }
 
   private Optional<Volume> litres(String field, String what) {
@@ -184,13 +191,13 @@ final class ItemForm {
   }
 
   private Optional<Quantity> amount(String field, String what, Measure measure) {
-    Optional<BigDecimal> amount =
-        measure == Measure.PIECES
-            ? typed
-                .wholeBetween(field, what, text(field), 1, Limits.QUANTITY)
-                .map(BigDecimal::valueOf)
-            : typed.decimalUpTo(field, what, text(field), Limits.QUANTITY, 6);
-    return amount.map(value -> Quantity.of(measure, value));
+    String text = text(field);
+    return switch (measure) {
+      case PIECES ->
+          typed.wholeBetween(field, what, text, 1, Limits.QUANTITY).map(Quantity::pieces);
+      case LITRES -> typed.litres(field, what, text, Limits.QUANTITY).map(Quantity::of);
+      case KILOGRAMS -> typed.kilograms(field, what, text, Limits.QUANTITY);
+    };
   }
 
   private List<ItemDraft.Offer> offers(Measure measure) {

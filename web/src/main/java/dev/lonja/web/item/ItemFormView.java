@@ -3,6 +3,7 @@ package dev.lonja.web.item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.desk.item.ItemEditDesk;
 import java.util.Arrays;
 import java.util.List;
@@ -20,7 +21,7 @@ public record ItemFormView(
     Map<String, String> fields,
     List<Choice> families,
     List<PropertyField> properties,
-    boolean fluid,
+    String unit,
     boolean filter,
     List<Choice> products,
     List<String> suppliers,
@@ -61,7 +62,11 @@ public record ItemFormView(
         family.map(Family::properties).orElse(List.of()).stream()
             .map(p -> new PropertyField(p.name(), p.words(), p.allowed(), p.choices()))
             .toList(),
-        family.filter(f -> f == Family.FLUID).isPresent(),
+        family
+            .map(Family::measure)
+            .filter(measure -> measure != Measure.PIECES)
+            .map(Measure::symbol)
+            .orElse(""),
         family.filter(Family::isFilter).isPresent(),
         choices.products().stream()
             .map(p -> new Choice(String.valueOf(p.id()), p.make() + " " + p.name()))

@@ -2,7 +2,9 @@ package dev.lonja.web.policy;
 
 import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.pour.FillPolicy;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.web.request.Typed;
 import java.math.BigDecimal;
@@ -19,6 +21,7 @@ final class FillForm {
         PlainDecimal.of(policy.holdBack().movePointRight(2)),
         policy.leastHoldBack().exactText(),
         policy.jug().exactText(),
+        PlainDecimal.of(policy.stroke().amount().movePointRight(3)),
         PlainDecimal.of(coolant.movePointRight(2)));
   }
 
@@ -63,10 +66,24 @@ final class FillForm {
             form.jug(),
             FillPolicy.FINEST_JUG,
             FillPolicy.COARSEST_JUG);
+    Optional<Quantity> stroke =
+        typed
+            .decimalBetween(
+                "stroke",
+                "The grease of a stroke in g",
+                form.stroke(),
+                FillPolicy.LEAST_STROKE.amount().movePointRight(3),
+                FillPolicy.MOST_STROKE.amount().movePointRight(3),
+                3)
+            .map(grams -> Quantity.of(Measure.KILOGRAMS, grams.movePointLeft(3)));
     return typed.all(
         () ->
             new FillPolicy(
-                loss.orElseThrow(), share.orElseThrow(), least.orElseThrow(), jug.orElseThrow()));
+                loss.orElseThrow(),
+                share.orElseThrow(),
+                least.orElseThrow(),
+                jug.orElseThrow(),
+                stroke.orElseThrow()));
   }
 
   private static Optional<BigDecimal> percent(

@@ -24,6 +24,7 @@ public record PolicyView(List<Row> questions, Fills fills) {
       String holdBack,
       String leastHoldBack,
       String jug,
+      String stroke,
       String coolantShare) {}
 
   /**

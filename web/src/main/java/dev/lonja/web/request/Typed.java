@@ -1,7 +1,9 @@
 package dev.lonja.web.request;
 
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.SensibleDay;
 import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.Volume;
@@ -111,18 +113,38 @@ public final class Typed {
             .filter(
                 v -> v.microlitres() > 0 && v.litres().compareTo(BigDecimal.valueOf(most)) <= 0);
     if (volume.isEmpty()) {
-      refuse(
-          field,
-          what
-              + " is \""
-              + text.strip()
-              + "\"; allowed is more than 0, up to "
-              + most
-              + " L, with "
-              + Spoken.VOLUME.units()
-              + ".");
+      refuse(field, what, text, most + " L", Spoken.VOLUME);
     }
     return volume;
+  }
+
+  /** A mass in kilograms, or in the unit that stands behind it; of a milligram at least. */
+  public Optional<Quantity> kilograms(String field, String what, String text, int most) {
+    if (!hasUnit(text)) {
+      return decimalUpTo(field, what, text, most, FINEST_LITRES)
+          .map(value -> Quantity.of(Measure.KILOGRAMS, value));
+    }
+    Optional<Quantity> mass =
+        Spoken.MASS
+            .read(text)
+            .filter(m -> m.isPositive() && m.amount().compareTo(BigDecimal.valueOf(most)) <= 0);
+    if (mass.isEmpty()) {
+      refuse(field, what, text, most + " kg", Spoken.MASS);
+    }
+    return mass;
+  }
+
+  private void refuse(String field, String what, String text, String most, Spoken<?> spoken) {
+    refuse(
+        field,
+        what
+            + " is \""
+            + text.strip()
+            + "\"; allowed is more than 0, up to "
+            + most
+            + ", with "
+            + spoken.units()
+            + ".");
   }
 
   private static boolean hasUnit(String text) {

@@ -60,6 +60,9 @@ public final class TrayWording {
               TakeLine.Reason.Kit.class,
               kit -> "covers " + Words.count(kit.lines(), "line", "lines"))
           .when(TakeLine.Reason.Part.class, part -> "replaced every time")
+          .when(
+              TakeLine.Reason.Greasing.class,
+              grease -> Words.strokes(grease.points(), grease.strokes()))
           .all();
 
   private TrayWording() {}

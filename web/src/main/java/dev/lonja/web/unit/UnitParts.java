@@ -15,6 +15,7 @@ import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -154,13 +155,14 @@ final class UnitParts {
         position.name(),
         position.kind().words(),
         joined(
+            position.strokes().map(s -> Words.strokes(position.quantity(), s)).orElse(""),
             position.thread(),
             position.drive(),
             position.mounting().map(Mounting::words).orElse("")),
         new UnitView.Part(
             plate(position.itemId()),
             position.itemId().isEmpty() && !position.kind().opensCompartment(),
-            position.quantity(),
+            position.kind() == Position.Kind.GREASE_POINT ? 1 : position.quantity(),
             "/fleet/" + unit.unit().code() + "/fits/" + position.id()),
         position.torque().map(UnitParts::torque).orElse(""),
         source(

@@ -10,6 +10,14 @@ public final class ItemNames {
 
   private ItemNames() {}
 
+  private static String word(Measure measure) {
+    return switch (measure) {
+      case LITRES -> "fluid";
+      case KILOGRAMS -> "grease";
+      case PIECES -> "part";
+    };
+  }
+
   /** Why a name leads to no item, at this field of the form. */
   public static RefusalWording at(String field) {
     return RefusalWording.of(
@@ -17,11 +25,7 @@ public final class ItemNames {
             none ->
                 new Problem(
                     field,
-                    "No "
-                        + (none.measure() == Measure.LITRES ? "fluid" : "part")
-                        + " has the number \""
-                        + none.name()
-                        + "\"."))
+                    "No " + word(none.measure()) + " has the number \"" + none.name() + "\"."))
         .and(
             RefusalWording.of(
                 ItemNaming.Several.class,

@@ -111,6 +111,7 @@ final class VariantEntry {
                 id -> typed.chosen("compartment", "the compartment", id, CompartmentId::valueOf));
     Optional<Integer> quantity =
         typed.wholeBetween("quantity", "The number of pieces", text("quantity"), 1, Limits.PIECES);
+    Optional<Integer> strokes = strokes(kind);
     Optional<TorqueRange> torque =
         filled("torque").flatMap(text -> PartEntry.torque(typed, "torque", text));
     Optional<Mounting> mounting =
@@ -122,6 +123,7 @@ final class VariantEntry {
     return typed.all(
         () ->
             new MakeUpDesk.PositionDraft(
+                kind.orElseThrow(),
                 filled("item"),
                 (id, item) ->
                     new Position(
@@ -131,6 +133,7 @@ final class VariantEntry {
                         compartment,
                         item.map(Item::id),
                         quantity.orElseThrow(),
+                        strokes,
                         torque,
                         mounting,
                         thread,
@@ -138,6 +141,17 @@ final class VariantEntry {
                         note,
                         Optional.empty(),
                         limits)));
+  }
+
+  private Optional<Integer> strokes(Optional<Position.Kind> kind) {
+    if (text("strokes").isEmpty()) {
+      return Optional.empty();
+    }
+    if (kind.filter(k -> k != Position.Kind.GREASE_POINT).isPresent()) {
+      typed.refuse("strokes", "Only a grease point takes strokes.");
+    }
+    return typed.wholeBetween(
+        "strokes", "The strokes at each point", text("strokes"), 1, Limits.PIECES);
   }
 
   private Position.Limits limits() {

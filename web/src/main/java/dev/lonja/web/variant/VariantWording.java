@@ -148,6 +148,7 @@ final class VariantWording {
     fields.put("compartment", p.compartmentId().map(String::valueOf).orElse(""));
     fields.put("item", number(p.itemId()));
     fields.put("quantity", String.valueOf(p.quantity()));
+    fields.put("strokes", p.strokes().map(String::valueOf).orElse(""));
     fields.put("torque", p.torque().map(VariantWording::newtonMetres).orElse(""));
     fields.put("mounting", p.mounting().map(Mounting::name).orElse(""));
     fields.put("thread", p.thread());
@@ -163,6 +164,7 @@ final class VariantWording {
             p.name(),
             p.kind().words(),
             number(p.itemId()),
+            p.strokes().map(strokes -> Words.strokes(p.quantity(), strokes)).orElse(""),
             p.torque().map(TorqueRange::display).orElse("")),
         fields);
   }

@@ -15,7 +15,6 @@ import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
@@ -59,7 +58,7 @@ public final class DemoShelves {
       BinId binId,
       String lot,
       String amount,
-      Optional<Volume> pack,
+      Optional<Quantity> pack,
       long unitCost,
       int goodForDays) {}
 
@@ -101,7 +100,7 @@ public final class DemoShelves {
   private void receive(Session session, Opening opening, Instant at) {
     BigDecimal amount = new BigDecimal(opening.amount());
     BigDecimal open =
-        opening.pack().map(pack -> amount.remainder(pack.litres())).orElse(BigDecimal.ZERO);
+        opening.pack().map(pack -> amount.remainder(pack.amount())).orElse(BigDecimal.ZERO);
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
     Optional<LocalDate> expiry =
         opening.goodForDays() == 0
@@ -121,7 +120,7 @@ public final class DemoShelves {
                   expiry,
                   false,
                   Optional.empty(),
-                  Quantity.of(opening.pack().orElseThrow())),
+                  opening.pack().orElseThrow()),
               opening.lot(),
               "");
       LotId container =
@@ -155,6 +154,7 @@ public final class DemoShelves {
         switch (stock.measure()) {
           case PIECES -> Quantity.pieces(1);
           case LITRES -> Quantity.litres("1.5");
+          case KILOGRAMS -> Quantity.kilograms("0.2");
         };
     boolean plenty = stock.onHand().compareTo(wanted.plus(wanted).plus(wanted)) > 0;
     if (plenty) {
