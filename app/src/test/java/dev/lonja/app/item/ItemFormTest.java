@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
+import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -123,6 +124,48 @@ class ItemFormTest {
     }
   }
 
+  /**
+   * A bin and a supplier that are not there yet come along with the item, if that is said; what is
+   * refused for another reason leaves neither behind.
+   */
+  @Test
+  void whatIsNotThereYetComesAlong() {
+    Map<String, String> typed = new HashMap<>();
+    typed.put("make", "Maretta");
+    typed.put("number", "GM 2-18");
+    typed.put("description", "Grasa Mar, bucket");
+    typed.put("homeBin", "q-07");
+    typed.put("newBins", "yes");
+    typed.put("pack", "18 kg");
+    typed.put("supplier-0", "Norte Grease");
+    typed.put("price-0", "6.4");
+    typed.put("supplyPack-0", "18");
+    typed.put("supplyLeast-0", "40 lb");
+    typed.put("leadDays", "six");
+    Visitor.Page refused = visitor.submit(grease(), typed);
+    assertThat(refused.words()).contains("\"six\" is not a number");
+    assertThat(visitor.ask("/offers/bin?q=Q").document().text()).isEqualTo("[]");
+    typed.put("leadDays", "6");
+    typed.put("pack", "18 L");
+    assertThat(visitor.submit(grease(), typed).words())
+        .contains("The pack is \"18 L\"; allowed is more than 0, up to 100000 kg");
+    typed.put("pack", "18 kg");
+    Visitor.Page item = visitor.submit(grease(), typed);
+    assertThat(item.words()).contains("Grasa Mar, bucket", "Q-07", "Norte Grease", "18.1");
+    assertThat(visitor.ask("/offers/bin?q=q").document().text()).contains("Q-07");
+    assertThat(visitor.ask("/offers/supplier?q=grease").document().text()).contains("Norte Grease");
+    assertThat(visitor.ask("/offers/item?q=gm2").document().text()).contains("GM 2-18", "GM 2-1");
+    assertThat(visitor.ask("/offers/fluid?q=gm2").document().text()).isEqualTo("[]");
+    assertThat(visitor.ask("/offers/part?q=PL4107").document().text()).contains("Pellam PL 4107-B");
+    assertThat(visitor.ask("/offers/service_class?q=ma2").document().text()).contains("JASO MA2");
+    assertThat(visitor.ask("/offers/something?q=x").status()).isEqualTo(404);
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private FormElement grease() {
+    return visitor.get("/items/new?family=GREASE").form("/items/new");
+  }
+
   private static Map<String, String> files() {
     return SERVER.store().<Map<String, String>>read(session -> session.exchange().files());
   }
@@ -140,7 +183,7 @@ class ItemFormTest {
         "height|-3|height is \"-3\"; allowed is millimetres above 0",
         "thread|M20×|thread is \"M20×\"; allowed is a thread such as M20×1.5",
         "bypass|low|bypass opens at is \"low\"; allowed is bar above 0",
-        "homeBin|Z-99|There is no bin \"Z-99\".",
+        "homeBin|Z-99|There is no bin \"Z-99\"; write one such as A-03",
         "shelfLife|2.5|The shelf life in days is 2.5; write a whole number.",
         "barcodes|7302214107024|is that of PL 4107-B already",
         "least-3|4|\"4\" stands in this row without its bin.",
@@ -185,7 +228,7 @@ class ItemFormTest {
         .contains("The price of Nobody is -1; allowed is 0 to 1000000.");
     assertThat(withSupplier("3.20").words())
         .contains("should hold at least 8, which is more than its most, 6")
-        .contains("There is no supplier \"Nobody\".");
+        .contains("There is no supplier \"Nobody\"; say below in how many days");
   }
 
   private Visitor.Page withSupplier(String price) {

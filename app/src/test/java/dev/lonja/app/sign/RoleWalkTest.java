@@ -107,6 +107,7 @@ class RoleWalkTest {
     return path.replace("{code}", "RT-04")
         .replace("{unit}", "RT-04")
         .replace("{position}", "1")
+        .replace("/offers/{what}", "/offers/bin")
         .replace("/backups/{name}", "/backups/none")
         .replace("{name}", "service_classes")
         .replace("{kind}", "position")

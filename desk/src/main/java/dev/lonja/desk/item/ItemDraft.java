@@ -26,7 +26,8 @@ public record ItemDraft(
     Optional<Quantity> pack,
     Optional<Volume> filterVolume,
     Keeping keeping,
-    Rows rows) {
+    Rows rows,
+    News news) {
 
   /**
    * Which part it is, and what is recorded of it.
@@ -39,6 +40,18 @@ public record ItemDraft(
   /** How long it keeps, in days, and whether it runs out. */
   public record Keeping(
       Optional<Integer> shelfLifeDays, Optional<Integer> openLifeDays, boolean runningOut) {}
+
+  /**
+   * What may come along with it if it is not there yet.
+   *
+   * @param bins true if bins are put up
+   * @param leadDays of suppliers who are taken on; empty if none are
+   */
+  public record News(boolean bins, Optional<Integer> leadDays) {
+
+    /** Everything that is named is there. */
+    public static final News NONE = new News(false, Optional.empty());
+  }
 
   /** What there may be several of. */
   public record Rows(

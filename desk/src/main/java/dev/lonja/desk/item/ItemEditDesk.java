@@ -13,6 +13,7 @@ import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.setting.Fittings;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
@@ -106,6 +107,7 @@ public class ItemEditDesk {
 
   private Outcome add(Session session, Sent sent, ItemDraft draft) {
     ItemDraft.Identity identity = draft.identity();
+    new ComingAlong(session, new Fittings(session, clock, sent)).bring(draft);
     DraftReader reader = new DraftReader(session, draft, Optional.empty());
     Optional<DraftReader.Read> read = reader.read();
     Optional<Part> known = session.parts().byNumber(identity.make(), identity.number());
@@ -163,6 +165,7 @@ public class ItemEditDesk {
     ItemDraft.Identity identity = draft.identity();
     Item before = session.items().byId(itemId).orElseThrow();
     Facts stored = new Facts(ItemSheet.of(session, before));
+    new ComingAlong(session, new Fittings(session, clock, sent)).bring(draft);
     DraftReader reader = new DraftReader(session, draft, Optional.of(before));
     Optional<DraftReader.Read> read = reader.read();
     session

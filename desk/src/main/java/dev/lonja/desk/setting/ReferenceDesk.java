@@ -15,7 +15,6 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
@@ -84,13 +83,16 @@ public class ReferenceDesk extends KeepersDesk {
           }
           Optional<Guidance> before = session.rubberTable().of(rubber, fluid);
           session.rubbers().set(new Pair(rubber, fluid), wanted);
-          audit(
-              session,
-              sent,
-              Matter.RUBBER,
-              rubber + ' ' + fluid,
-              Facts.of("guidance", before.map(Guidance::name).orElse("")),
-              Facts.of("guidance", wanted.map(Guidance::name).orElse("")));
+          session
+              .audit()
+              .add(
+                  sent.line(
+                      clock.now(),
+                      Matter.RUBBER,
+                      rubber + ' ' + fluid,
+                      Deed.EDITED,
+                      Facts.of("guidance", before.map(Guidance::name).orElse("")),
+                      Facts.of("guidance", wanted.map(Guidance::name).orElse(""))));
           return Outcome.done();
         });
   }
@@ -108,8 +110,7 @@ public class ReferenceDesk extends KeepersDesk {
           if (taken) {
             return Outcome.refused(new SupplierTaken(name));
           }
-          session.keeping().addSupplier(name, leadDays);
-          audit(session, sent, Matter.SUPPLIER, name, Facts.NONE, Facts.of("lead_days", leadDays));
+          new Fittings(session, clock, sent).takeOn(name, leadDays);
           return Outcome.done();
         });
   }
@@ -131,16 +132,8 @@ public class ReferenceDesk extends KeepersDesk {
           if (!refusals.isEmpty()) {
             return new Outcome.Refused(refusals);
           }
-          addresses.forEach(session.items()::addBin);
-          addresses.forEach(
-              address -> audit(session, sent, Matter.BIN, address, Facts.NONE, Facts.NONE));
+          addresses.forEach(new Fittings(session, clock, sent)::putUp);
           return Outcome.done();
         });
-  }
-
-  private void audit(
-      Session session, Sent sent, Matter matter, String subject, Facts before, Facts after) {
-    Deed deed = matter == Matter.RUBBER ? Deed.EDITED : Deed.ADDED;
-    session.audit().add(sent.line(clock.now(), matter, subject, deed, before, after));
   }
 }

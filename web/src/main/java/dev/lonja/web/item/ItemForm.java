@@ -65,6 +65,7 @@ final class ItemForm {
             !text("runningOut").isEmpty());
     ItemDraft.Rows rows =
         new ItemDraft.Rows(barcodes(), bins(measure), offers(measure), contents());
+    ItemDraft.News news = new ItemDraft.News(text("newBins").equals("yes"), leadDays());
     return typed.all(
         () ->
             new ItemDraft(
@@ -80,7 +81,8 @@ final class ItemForm {
                 pack,
                 filterVolume,
                 keeping,
-                rows));
+                rows,
+                news));
   }
 
   private String text(String field) {
@@ -148,6 +150,14 @@ final class ItemForm {
     return text(field).isEmpty()
         ? Optional.empty()
         : typed.wholeBetween(field, what + " in days", text(field), 1, Limits.SHELF_DAYS);
+  }
+
+  /** Of a supplier who is not known yet. */
+  private Optional<Integer> leadDays() {
+    return text("leadDays").isEmpty()
+        ? Optional.empty()
+        : typed.wholeBetween(
+            "leadDays", "The lead time in days", text("leadDays"), 0, Limits.SUPPLY_DAYS);
   }
 
   private List<String> barcodes() {

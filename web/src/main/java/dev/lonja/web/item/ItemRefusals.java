@@ -47,7 +47,9 @@ final class ItemRefusals {
                   none ->
                       new Problem(
                           "supplier-" + none.row(),
-                          "There is no supplier \"" + none.name() + "\". Add it in Setup first."))
+                          "There is no supplier \""
+                              + none.name()
+                              + "\"; say below in how many days a new one delivers."))
               .when(
                   ItemRefusal.SupplierTwice.class,
                   twice ->
@@ -101,7 +103,11 @@ final class ItemRefusals {
   private ItemRefusals() {}
 
   private static Problem unknownBin(String field, String address) {
-    return new Problem(field, "There is no bin \"" + address + "\". Write one such as A-03.");
+    return new Problem(
+        field,
+        "There is no bin \""
+            + address
+            + "\"; write one such as A-03, or tick below that it is put up.");
   }
 
   private static Problem otherMeasure(ItemRefusal.OtherMeasure other) {
