@@ -147,7 +147,7 @@ Alpine.data("aisle", () => ({
   // without a network nobody can say what else a number may be
   judge(event) {
     const code = event.target.elements?.code;
-    if (!this.kept || !code || event.target.action.endsWith("/find")) {
+    if (!this.kept || !code || event.target.getAttribute("action").endsWith("/find")) {
       return;
     }
     const known = lines().some((line) => line.dataset.codes.split(" ").includes(keyOf(code.value)));
@@ -159,7 +159,7 @@ Alpine.data("aisle", () => ({
   },
   // leaving would lose what is not sent
   leave(event) {
-    if (event.target.action.endsWith("/sign-out") && this.waits.length > 0 && !this.leaves) {
+    if (event.target.getAttribute("action").endsWith("/sign-out") && this.waits.length > 0 && !this.leaves) {
       event.preventDefault();
       this.leaves = true;
       this.wrong = `${count(this.waits)} not sent yet, and signing out here loses them. Sign out once more to do so all the same.`;

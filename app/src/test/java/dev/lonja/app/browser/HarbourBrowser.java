@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -56,7 +57,7 @@ public final class HarbourBrowser
   }
 
   @Override
-  public void beforeAll(ExtensionContext context) {
+  public void beforeAll(@Nullable ExtensionContext context) {
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -70,7 +71,7 @@ public final class HarbourBrowser
   }
 
   @Override
-  public void afterEach(ExtensionContext context) {
+  public void afterEach(@Nullable ExtensionContext context) {
     contexts.forEach(BrowserContext::close);
     contexts.clear();
     List<String> heard = List.copyOf(complaints);
@@ -81,7 +82,7 @@ public final class HarbourBrowser
   }
 
   @Override
-  public void afterAll(ExtensionContext context) {
+  public void afterAll(@Nullable ExtensionContext context) {
     browser.close();
     playwright.close();
   }
@@ -111,7 +112,15 @@ public final class HarbourBrowser
     return page;
   }
 
-  private Page signedInAs(String name, String url, Browser.NewContextOptions options) {
+  /** A page of this size of somebody who has not signed in. */
+  public Page stranger(int width, int height) {
+    return stranger(
+        new Browser.NewContextOptions()
+            .setViewportSize(width, height)
+            .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
+  }
+
+  private Page stranger(Browser.NewContextOptions options) {
     BrowserContext context = browser.newContext(options);
     contexts.add(context);
     Page page = context.newPage();
@@ -124,6 +133,11 @@ public final class HarbourBrowser
           }
         });
     page.onPageError(complaints::add);
+    return page;
+  }
+
+  private Page signedInAs(String name, String url, Browser.NewContextOptions options) {
+    Page page = stranger(options);
     page.navigate(url + "/sign-in");
     page.fill("#name", name);
     page.fill("#password", DemoStore.PASSWORD);
@@ -138,14 +152,14 @@ public final class HarbourBrowser
   }
 
   /** Taps something and waits for the page that follows. */
-  static void tapAndWait(Page page, Locator what) {
+  public static void tapAndWait(Page page, Locator what) {
     page.evaluate("window.before = true");
     what.click();
     page.waitForFunction("() => !window.before && document.readyState === 'complete'");
   }
 
   /** Presses a key and waits for the page that follows, which knows nothing of the old one. */
-  static void pressAndWait(Page page, String key) {
+  public static void pressAndWait(Page page, String key) {
     page.evaluate("window.before = true");
     page.keyboard().press(key);
     page.waitForFunction("() => !window.before && document.readyState === 'complete'");

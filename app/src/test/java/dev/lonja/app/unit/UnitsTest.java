@@ -104,8 +104,8 @@ class UnitsTest {
         .contains("There is Corvane T7, 4.2 already; choose it, or name the engine")
         .contains("There is a class RT already; choose it above.");
     assertThat(refused.document().select("[name=className]").val()).isEqualTo("Mowers");
-    typed.put("make", "Tessel");
-    typed.put("model", "Rideon 22");
+    typed.put("make", "Tarrowby");
+    typed.put("model", "Lawn 22");
     typed.put("engine", "");
     typed.put("classCode", "rm");
     Visitor.Page next = addNew(typed);

@@ -94,20 +94,20 @@ class UnitDeskTest {
   /** A copy of its model has its tasks too, and so needs their meters. */
   @Test
   void aModelThatComesAlongIsCopiedOrBare() {
-    VariantDesk.Name name = new VariantDesk.Name("Tessel", "Pilot", "");
+    VariantDesk.Name name = new VariantDesk.Name("Tarrowby", "Pilot", "");
     long like = unit("WB-1").variant().id();
     NewUnit.OfModel copy = new NewUnit.OfModel.Added(name, Optional.of(like));
     assertThat(Cage.reasons(desk.add(cage.sent(), boat("WB-9", FEBRUARY, copy, Map.of()))))
         .containsExactlyInAnyOrder(
             new UnitRefusal.LacksMeter("port"), new UnitRefusal.LacksMeter("starboard"));
     List<StoredVariant> before = cage.read(session -> session.variants().all());
-    assertThat(before).extracting(stored -> stored.variant().make()).doesNotContain("Tessel");
+    assertThat(before).extracting(stored -> stored.variant().make()).doesNotContain("Tarrowby");
     desk.add(cage.sent(), boat("WB-9", FEBRUARY, copy, NEW));
     long made = unit("WB-9").variant().id();
     assertThat(made).isNotEqualTo(like);
     assertThat(tasks(made)).isNotEmpty().hasSameSizeAs(tasks(like));
     NewUnit.OfModel bare =
-        new NewUnit.OfModel.Added(new VariantDesk.Name("Tessel", "Skiff", ""), Optional.empty());
+        new NewUnit.OfModel.Added(new VariantDesk.Name("Tarrowby", "Skiff", ""), Optional.empty());
     desk.add(cage.sent(), boat("WB-10", FEBRUARY, bare, Map.of()));
     assertThat(tasks(unit("WB-10").variant().id())).isEmpty();
   }

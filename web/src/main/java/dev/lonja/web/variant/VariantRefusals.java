@@ -49,7 +49,12 @@ final class VariantRefusals {
                                   + " amount goes in, and an exact amount is no range."))
                   .when(
                       VariantRefusal.MayNot.class,
-                      not -> new Problem("item", FluidAdvice.words(not.objection())))
+                      not ->
+                          new Problem(
+                              "item",
+                              FluidAdvice.words(not.objection())
+                                  + " If its book asks for something else, leave the fluid empty,"
+                                  + " state its spec, then choose."))
                   .when(
                       VariantRefusal.UnknownCompartment.class,
                       none ->
