@@ -24,6 +24,7 @@ import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.fluid.StudyRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.item.KeepingRepository;
+import dev.lonja.store.ledger.JobCosts;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.part.BoxRepository;
@@ -233,6 +234,10 @@ public final class Session {
 
   public LedgerRepository ledger() {
     return new LedgerRepository(context, settings().currency());
+  }
+
+  public JobCosts jobCosts() {
+    return new JobCosts(context, settings().currency());
   }
 
   public LotRepository lots() {

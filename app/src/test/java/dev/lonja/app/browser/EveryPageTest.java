@@ -34,6 +34,8 @@ class EveryPageTest {
           "/fleet/work",
           "/fleet/due",
           "/fleet/GN-1/burst",
+          "/fleet/costs",
+          "/fleet/RT-04/costs",
           "/fleet/new",
           "/fleet/new?variant=new",
           "/fleet/RT-04/last-done",

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** Units that come into the fleet and leave it, over HTTP. */
 class UnitsTest {
@@ -116,6 +118,24 @@ class UnitsTest {
         .contains("12 h", "2.00 h a day, declared", "1 Nov to 31 Mar 2028", "Mowers");
     assertThat(visitor.get("/fleet/classes/RM").words()).contains("RM-01");
     assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /** A unit that is called like a page of the fleet could never be opened. */
+  @Test
+  void noUnitIsCalledLikeAPage() {
+    List<String> pages =
+        SERVER.bean(RequestMappingHandlerMapping.class).getHandlerMethods().keySet().stream()
+            .flatMap(info -> info.getPatternValues().stream())
+            .filter(path -> path.matches("/fleet/[a-z-]+"))
+            .map(path -> path.substring("/fleet/".length()))
+            .distinct()
+            .toList();
+    assertThat(pages).contains("costs", "due");
+    for (String page : pages) {
+      assertThat(add("RT-01", Map.of("code", page, "name", "x")).words())
+          .as(page)
+          .contains("cannot be a code");
+    }
   }
 
   @Test

@@ -161,7 +161,8 @@ class VariantsTest {
         "task|leadDays|121|The number of days before is 121; allowed is 0 to 120.",
         "task|leadDays|-1|The number of days before is -1; allowed is 0 to 120.",
         "task|beforeLayUp|true|More than one thing says when it comes",
-        "task|byFluid|E9 30000|is no interval by fluid"
+        "task|byFluid|E9 30000|is no interval by fluid",
+        "task|byFluid|E99: 30000|\"E99\" is no class of fluids"
       })
   void wrongPartsAreRefusedAndWhatWasTypedStays(
       String kind, String field, String value, String problem) {

@@ -36,7 +36,7 @@ public class UnitDesk extends KeepersDesk {
 
   /** Words that lead to pages of the fleet and so cannot name a unit. */
   private static final Set<String> TAKEN =
-      Set.of("BURST", "CLASSES", "DUE", "IMPORT", "METERS", "NEW", "VARIANTS");
+      Set.of("BURST", "CLASSES", "COSTS", "DUE", "IMPORT", "METERS", "NEW", "VARIANTS", "WORK");
 
   private final LonjaStore store;
   private final StoreClock clock;

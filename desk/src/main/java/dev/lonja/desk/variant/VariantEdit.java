@@ -15,6 +15,7 @@ import dev.lonja.store.audit.Facts;
 import dev.lonja.store.fleet.Use;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import dev.lonja.store.fleet.VariantTasks.WhileIn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -98,7 +99,19 @@ final class VariantEdit {
         .filter(name -> !stored.units().isEmpty() && !stored.meters().containsKey(name))
         .map(name -> new VariantRefusal.UnknownMeter(name, List.copyOf(stored.meters().keySet())))
         .ifPresent(refusals::add);
+    task.byFluid().stream()
+        .map(WhileIn::fluidClass)
+        .filter(name -> !isClass(name))
+        .map(VariantRefusal.UnknownFluidClass::new)
+        .forEach(refusals::add);
     return refusals;
+  }
+
+  /** With its organisation or without, as labels have it. */
+  private boolean isClass(String name) {
+    return session.fluidReference().classes().all().stream()
+        .anyMatch(
+            known -> known.text().equalsIgnoreCase(name) || known.name().equalsIgnoreCase(name));
   }
 
   /** Saved; this is what. */

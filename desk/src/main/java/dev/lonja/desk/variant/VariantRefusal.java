@@ -55,6 +55,9 @@ public sealed interface VariantRefusal extends Refusal {
   /** Other things refer to it, so that it cannot be deleted. */
   record InUse(List<Use> uses) implements VariantRefusal {}
 
+  /** No fluid claims a class that is called so. */
+  record UnknownFluidClass(String name) implements VariantRefusal {}
+
   /** No fluid, or more than one, is called what it is to be flushed with. */
   record NoSuchFlush() implements VariantRefusal {}
 }

@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -47,12 +48,13 @@ class UnitDeskTest {
         new NewUnit.OfClass.Known("WB"),
         model,
         first,
-        starts.entrySet().stream()
-            .map(
-                start ->
-                    new NewUnit.NewMeter(
-                        start.getKey(), start.getValue(), Optional.empty(), Optional.empty()))
-            .toList(),
+        new TreeMap<>(starts)
+            .entrySet().stream()
+                .map(
+                    start ->
+                        new NewUnit.NewMeter(
+                            start.getKey(), start.getValue(), Optional.empty(), Optional.empty()))
+                .toList(),
         Optional.empty());
   }
 
@@ -101,7 +103,7 @@ class UnitDeskTest {
         .containsExactlyInAnyOrder(
             new UnitRefusal.LacksMeter("port"), new UnitRefusal.LacksMeter("starboard"));
     List<StoredVariant> before = cage.read(session -> session.variants().all());
-    assertThat(before).extracting(stored -> stored.variant().make()).doesNotContain("Tarrowby");
+    assertThat(before).extracting(stored -> stored.variant().model()).doesNotContain("Pilot");
     desk.add(cage.sent(), boat("WB-9", FEBRUARY, copy, NEW));
     long made = unit("WB-9").variant().id();
     assertThat(made).isNotEqualTo(like);

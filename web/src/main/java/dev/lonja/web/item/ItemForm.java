@@ -29,8 +29,8 @@ final class ItemForm {
   private static final int LONGEST_BARCODE = Lengths.BARCODE;
   private static final int MOST_ROWS = 40;
 
-  /** How many empty rows a list ends with. */
-  private static final int SPARE_ROWS = 2;
+  /** How many empty rows a list ends with; the page shows one after the other. */
+  private static final int SPARE_ROWS = 6;
 
   private final Map<String, String> fields;
   private final Currency currency;

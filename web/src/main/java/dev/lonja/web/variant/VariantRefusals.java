@@ -82,6 +82,15 @@ final class VariantRefusals {
                                   + String.join(", ", none.known())
                                   + "."))
                   .when(
+                      VariantRefusal.UnknownFluidClass.class,
+                      none ->
+                          new Problem(
+                              "byFluid",
+                              "\""
+                                  + none.name()
+                                  + "\" is no class of fluids; write one that the store knows, such"
+                                  + " as ACEA E9. Setup lists them under Standards."))
+                  .when(
                       VariantRefusal.NoSuchFlush.class,
                       none ->
                           new Problem(

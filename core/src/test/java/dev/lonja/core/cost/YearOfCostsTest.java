@@ -1,0 +1,95 @@
+package dev.lonja.core.cost;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.fleet.Variant;
+import dev.lonja.core.quantity.Money;
+import java.time.LocalDate;
+import java.util.Currency;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Two trucks and a van over the turn of a year. */
+class YearOfCostsTest {
+
+  private static final Currency EUR = Currency.getInstance("EUR");
+  private static final Unit.UnitClass TRUCKS = new Unit.UnitClass(1, "RT", "Trucks");
+  private static final Unit.UnitClass VANS = new Unit.UnitClass(2, "VN", "Vans");
+  private static final Map<UnitId, Unit> UNITS =
+      Map.of(
+          new UnitId(1), unit(1, "RT-01", TRUCKS),
+          new UnitId(2), unit(2, "RT-02", TRUCKS),
+          new UnitId(3), unit(3, "VN-7", VANS));
+
+  private static Unit unit(long id, String code, Unit.UnitClass unitClass) {
+    return new Unit(
+        new UnitId(id),
+        code,
+        code,
+        unitClass,
+        new Variant(1, "Corvane", "T7", "4.2"),
+        LocalDate.parse("2020-01-01"),
+        Optional.empty(),
+        0);
+  }
+
+  private static Money eur(long cents) {
+    return new Money(cents, EUR);
+  }
+
+  private static JobCost job(long unit, String day, long parts, long fluids, long kits) {
+    return new JobCost(
+        "T-" + day,
+        Optional.of(unit).filter(id -> id > 0).map(UnitId::new),
+        "Service",
+        LocalDate.parse(day),
+        new Spent(eur(parts), eur(fluids), eur(kits)));
+  }
+
+  /**
+   * RT-02 in January 10 + 40 and in March 5; RT-01 in March a kit of 30 of which 8 came back as
+   * parts, 22; VN-7 nothing this year; rags for 2. Trucks 77, the store 79.
+   */
+  @Test
+  void jobsAreAddedUpByUnitClassAndMonth() {
+    YearOfCosts year =
+        YearOfCosts.of(
+            2027,
+            UNITS,
+            List.of(
+                job(3, "2026-12-31", 100, 0, 0),
+                job(2, "2027-01-04", 1_000, 4_000, 0),
+                job(2, "2027-03-09", 500, 0, 0),
+                job(1, "2027-03-31", -800, 0, 3_000),
+                job(0, "2027-03-10", 200, 0, 0)),
+            EUR);
+    assertThat(year.classes()).hasSize(1);
+    YearOfCosts.OfClass trucks = year.classes().get(0);
+    assertThat(trucks.unitClass()).isEqualTo(TRUCKS);
+    assertThat(trucks.units()).extracting(of -> of.unit().code()).containsExactly("RT-01", "RT-02");
+    assertThat(trucks.units().get(0).sum().spent())
+        .isEqualTo(new Spent(eur(-800), eur(0), eur(3_000)));
+    YearOfCosts.Sum second = trucks.units().get(1).sum();
+    assertThat(second.jobs()).isEqualTo(2);
+    assertThat(second.months().get(0)).isEqualTo(eur(5_000));
+    assertThat(second.months().get(2)).isEqualTo(eur(500));
+    assertThat(second.months().get(11)).isEqualTo(eur(0));
+    assertThat(trucks.sum().spent().total()).isEqualTo(eur(7_700));
+    assertThat(trucks.sum().months().get(2)).isEqualTo(eur(2_700));
+    assertThat(year.workshop().spent().total()).isEqualTo(eur(200));
+    assertThat(year.store().spent().total()).isEqualTo(eur(7_900));
+    assertThat(year.store().jobs()).isEqualTo(4);
+  }
+
+  @Test
+  void aJobForNoUnitOnFileIsBrokenData() {
+    assertThatThrownBy(
+            () -> YearOfCosts.of(2027, UNITS, List.of(job(9, "2027-01-01", 1, 0, 0)), EUR))
+        .hasMessage("units has no 9");
+  }
+}
