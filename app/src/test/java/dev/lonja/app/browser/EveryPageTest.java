@@ -10,7 +10,6 @@ import dev.lonja.app.server.LonjaServer;
 import dev.lonja.core.item.ItemId;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -120,27 +119,8 @@ class EveryPageTest {
    */
   @Test
   void everyPagePassesTheAccessibilityCheckAndNeverScrollsSideways() {
-    // the check keeps one core busy, so two browsers share the pages
-    int half = PAGES.size() / 2;
-    CompletableFuture<Void> other =
-        CompletableFuture.runAsync(() -> inAnotherBrowser(PAGES.subList(half, PAGES.size())));
-    look(BROWSER.signedInAs("storekeeper", SERVER.url(), 1280, 800), PAGES.subList(0, half));
-    other.join();
-  }
-
-  private static void inAnotherBrowser(List<String> pages) {
-    HarbourBrowser another = new HarbourBrowser();
-    another.beforeAll(null);
-    try {
-      look(another.signedInAs("storekeeper", SERVER.url(), 1280, 800), pages);
-      another.afterEach(null);
-    } finally {
-      another.afterAll(null);
-    }
-  }
-
-  private static void look(Page page, List<String> pages) {
-    for (String path : pages) {
+    Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 1280, 800);
+    for (String path : PAGES) {
       page.setViewportSize(1280, 800);
       page.navigate(SERVER.url() + path);
       assertThat(violations(check(page).disableRules(CONTRAST))).as(path).isEmpty();

@@ -13,7 +13,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -57,7 +56,7 @@ public final class HarbourBrowser
   }
 
   @Override
-  public void beforeAll(@Nullable ExtensionContext context) {
+  public void beforeAll(ExtensionContext context) {
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -71,7 +70,7 @@ public final class HarbourBrowser
   }
 
   @Override
-  public void afterEach(@Nullable ExtensionContext context) {
+  public void afterEach(ExtensionContext context) {
     contexts.forEach(BrowserContext::close);
     contexts.clear();
     List<String> heard = List.copyOf(complaints);
@@ -82,7 +81,7 @@ public final class HarbourBrowser
   }
 
   @Override
-  public void afterAll(@Nullable ExtensionContext context) {
+  public void afterAll(ExtensionContext context) {
     browser.close();
     playwright.close();
   }

@@ -194,7 +194,7 @@ class ItemPagesTest {
             editPage("LT 4-0200").form("/edit"), Map.of("description", " ", "homeBin", "nowhere"));
     assertThat(answer.words()).contains("The description is missing.");
     assertThat(visitor.submit(answer.form("/edit"), Map.of("description", "Belt")).words())
-        .contains("There is no bin \"nowhere\".");
+        .contains("There is no bin \"nowhere\"; write one such as A-03");
   }
 
   private Visitor.Page editPage(String number) {

@@ -42,6 +42,23 @@ class TopUpPageTest {
             "why", why));
   }
 
+  /**
+   * It begins with the machines that were looked at last; one that is not there is none of them.
+   */
+  @Test
+  void theMachinesSeenLastAreOffered() {
+    Visitor mine = SERVER.newlySignedInAs("storekeeper");
+    assertThat(mine.get("/oils/top-up").words()).doesNotContain("Seen last");
+    for (String code : new String[] {"FL-4", "RT-01", "NONE", "FL-4"}) {
+      mine.get("/fleet/" + code);
+    }
+    Visitor.Page page = mine.get("/oils/top-up");
+    assertThat(page.document().select("main p:contains(Seen last) a").eachText())
+        .containsExactly("FL-4", "RT-01");
+    assertThat(page.document().select("a:contains(RT-01)").attr("href"))
+        .isEqualTo("/oils/top-up?unit=RT-01");
+  }
+
   @Test
   void whatIsInItDecidesWhatMayBeAdded() {
     String engine = sump("Engine sump");

@@ -12,11 +12,13 @@ import dev.lonja.desk.fluid.TopUpDesk;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.web.book.LedgerWording;
+import dev.lonja.web.frame.RecentUnits;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import dev.lonja.web.sign.PersonProblems;
+import jakarta.servlet.http.HttpSession;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -81,7 +83,9 @@ class TopUpController {
       @RequestParam(defaultValue = "") String unit,
       @RequestParam Optional<CompartmentId> compartment,
       @RequestParam(defaultValue = "") String litres,
+      HttpSession session,
       Model model) {
+    model.addAttribute("recents", RecentUnits.of(session));
     return page(new Asked(unit, compartment, litres), Map.of(), List.of(), model);
   }
 

@@ -11,9 +11,11 @@ import dev.lonja.desk.unit.DeviationDesk;
 import dev.lonja.desk.unit.FleetDesk;
 import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.document.PdfRenderer;
+import dev.lonja.web.frame.RecentUnits;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
+import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -68,8 +70,10 @@ class FleetController {
   }
 
   @GetMapping("/fleet/{code}")
-  String unit(@PathVariable String code, Model model) {
-    return page(code, Entered.NOTHING, List.of(), model);
+  String unit(@PathVariable String code, HttpSession session, Model model) {
+    String page = page(code, Entered.NOTHING, List.of(), model);
+    RecentUnits.add(session, code);
+    return page;
   }
 
   /** The machine on one page of paper. */

@@ -18,11 +18,18 @@ final class SectionDrawing {
   private static final int TOP = 56;
   private static final int BLOCK = 26;
   private static final int LABEL_LINE = 15;
+  private static final double LINES_FROM = 3 * LABEL_LINE + 6;
+  private static final double LINES_TO = HEIGHT - 3 * LABEL_LINE - 6;
   private static final String OUTLINE = "fill=\"#fbfcfb\" stroke=\"#44606a\" stroke-width=\"1.5\"";
   private static final String BLOCK_LOOK = "fill=\"#0b6573\" stroke=\"#fbfcfb\" stroke-width=\"2\"";
   private static final String LEADER = "stroke=\"#44606a\" stroke-width=\"1\"";
 
-  /** A compartment with what its label says; {@code link} leads to where it is told in full. */
+  /**
+   * A compartment with what its label says.
+   *
+   * @param amount and grades, a line each with " · " between them
+   * @param link leads to where it is told in full
+   */
   record Labelled(Compartment compartment, String amount, String link) {}
 
   private record Block(Labelled labelled, double x, double y) {}
@@ -33,13 +40,16 @@ final class SectionDrawing {
     Svg svg = Svg.withLinks(WIDTH, HEIGHT, title);
     OutlineShapes.draw(svg, outline, TOP, OUTLINE);
     List<Block> blocks = blocks(outline, compartments);
-    List<Block> upper = new ArrayList<>();
-    List<Block> lower = new ArrayList<>();
-    for (int i = 0; i < blocks.size(); i++) {
-      (i % 2 == 0 ? upper : lower).add(blocks.get(i));
-    }
-    labels(svg, upper, true);
-    labels(svg, lower, false);
+    LeaderLines.Rows rows =
+        new LeaderLines(
+                WIDTH,
+                LINES_FROM,
+                LINES_TO,
+                BLOCK,
+                blocks.stream().map(b -> new LeaderLines.Spot(b.x(), b.y())).toList())
+            .rows();
+    labels(svg, rows.above().stream().map(blocks::get).toList(), true);
+    labels(svg, rows.below().stream().map(blocks::get).toList(), false);
     for (int i = 0; i < blocks.size(); i++) {
       Block block = blocks.get(i);
       svg.rect(block.x() - BLOCK / 2.0, block.y() - BLOCK / 2.0, BLOCK, BLOCK, BLOCK_LOOK);
@@ -86,20 +96,19 @@ final class SectionDrawing {
     for (int i = 0; i < blocks.size(); i++) {
       Block block = blocks.get(i);
       double x = (i + 0.5) * width;
-      double y = above ? LABEL_LINE : HEIGHT - LABEL_LINE - 6.0;
-      double end = above ? y + LABEL_LINE + 6 : y - LABEL_LINE;
-      svg.line(x, end, block.x(), block.y(), LEADER);
+      double y = above ? LABEL_LINE : HEIGHT - 2 * LABEL_LINE - 6.0;
+      svg.line(x, above ? LINES_FROM : LINES_TO, block.x(), block.y(), LEADER);
       svg.open(block.labelled().link(), block.labelled().compartment().name());
       svg.label(
           x,
           y,
           block.labelled().compartment().name(),
           "text-anchor=\"middle\" font-size=\"13\" font-weight=\"700\" fill=\"#0b6573\"");
-      svg.label(
-          x,
-          y + LABEL_LINE,
-          block.labelled().amount(),
-          "text-anchor=\"middle\" font-size=\"13\" fill=\"#0e2b33\"");
+      double line = y;
+      for (String words : block.labelled().amount().split(" · ")) {
+        line += LABEL_LINE;
+        svg.label(x, line, words, "text-anchor=\"middle\" font-size=\"13\" fill=\"#0e2b33\"");
+      }
       svg.close(block.labelled().link());
     }
   }
