@@ -4,6 +4,7 @@ import dev.lonja.app.demo.DemoStore;
 import dev.lonja.app.server.Visitor;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -102,13 +103,18 @@ final class FormFuzz {
     }
   }
 
-  /** Sends {@code times} bad versions of each form; answers what broke. */
+  /**
+   * Sends {@code times} bad versions of each form, and as many that lack a field; answers what
+   * broke.
+   */
   List<String> run(int times) {
     for (Found form : forms()) {
       for (int i = 0; i < times; i++) {
         send(form, spoilt(form.fields()));
       }
-      for (String field : form.namesByPattern().values()) {
+      List<String> names = new ArrayList<>(form.namesByPattern().values());
+      Collections.shuffle(names, random);
+      for (String field : names.subList(0, Math.min(times, names.size()))) {
         Map<String, String> without = new LinkedHashMap<>(form.fields());
         without.remove(field);
         send(form, without);

@@ -30,6 +30,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -195,8 +196,8 @@ public final class VariantRepository {
     write(COMPARTMENT, COMPARTMENT.ID.eq(id), row);
     new SpecRepository(context).save(id, compartment.spec());
     context.deleteFrom(CAPACITY).where(CAPACITY.COMPARTMENT_ID.eq(id)).execute();
-    compartment
-        .capacities()
+    // in one order, so that the same compartment gives the same rows
+    new TreeMap<>(compartment.capacities())
         .forEach(
             (condition, capacity) ->
                 context
