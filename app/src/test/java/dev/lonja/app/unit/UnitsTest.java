@@ -59,6 +59,16 @@ class UnitsTest {
     }
   }
 
+  /** Whichever model the page begins with, its meters stand there too. */
+  @Test
+  void thePageBeginsWithAModelAndItsMeters() {
+    Visitor.Page page = visitor.get("/fleet/new");
+    assertThat(page.document().select("#meter-1-name").val()).isNotEmpty();
+    Visitor.Page sent = send(page, Map.of("code", "ZZ-1", "name", "x", "meter-3-start", "7"));
+    assertThat(sent.words()).contains("Name the meter that this is about");
+    assertThat(sent.document().select("#meter-3-start").val()).isEqualTo("7");
+  }
+
   /** Its tasks count by a meter called road, so that none of its units goes without. */
   @Test
   void metersAreHeldAgainstTheModel() {

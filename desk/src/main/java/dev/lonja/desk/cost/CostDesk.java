@@ -55,15 +55,14 @@ public class CostDesk {
    */
   public record Jobs(Unit unit, List<JobCost> jobs, Spent sum) {}
 
-  /** The jobs of one machine since it came into service; empty for an unknown one. */
+  /** The jobs of one machine; empty for an unknown one. */
   public Optional<Jobs> jobs(String code) {
     return store.read(session -> session.fleet().unitByCode(code).map(unit -> jobs(session, unit)));
   }
 
   private Jobs jobs(Session session, Unit unit) {
     List<JobCost> jobs =
-        session.jobCosts().between(unit.inServiceOn(), clock.today()).stream()
-            .filter(job -> job.unitId().filter(unit.id()::equals).isPresent())
+        session.jobCosts().of(unit.id()).stream()
             .sorted(Comparator.comparing(JobCost::day).reversed())
             .toList();
     return new Jobs(

@@ -51,7 +51,7 @@ public class OfferDesk {
    */
   public record Offer(String value, String words) {}
 
-  /** A dozen at most, in order of what they are called; nothing for an empty text. */
+  /** A dozen at most; nothing for an empty text. */
   public List<Offer> offers(What what, String typed) {
     String begun = typed.strip().toUpperCase(Locale.ROOT);
     if (begun.isEmpty()) {

@@ -65,7 +65,8 @@ public class UnitDesk extends KeepersDesk {
 
   /**
    * @param like the code of a unit that the new one is to be like; may be of none
-   * @param variant the number of a variant; looked at if there is no such unit
+   * @param variant the number of a variant, looked at if there is no such unit; empty for the
+   *     first, anything else for one that is not there yet
    */
   public Models models(String like, String variant) {
     return store.read(
@@ -77,7 +78,9 @@ public class UnitDesk extends KeepersDesk {
           String wanted = named.map(unit -> String.valueOf(unit.variant().id())).orElse(variant);
           Optional<StoredVariant> chosen =
               variants.stream()
-                  .filter(stored -> String.valueOf(stored.variant().id()).equals(wanted))
+                  .filter(
+                      stored ->
+                          wanted.isEmpty() || String.valueOf(stored.variant().id()).equals(wanted))
                   .findFirst();
           Optional<Unit> one =
               named.or(

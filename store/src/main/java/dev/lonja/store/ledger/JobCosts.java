@@ -1,5 +1,6 @@
 package dev.lonja.store.ledger;
 
+import dev.lonja.core.fleet.UnitId;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.PART;
@@ -16,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
@@ -34,10 +36,19 @@ public final class JobCosts {
     this.currency = currency;
   }
 
+  /** All jobs of a unit, in order of their days. */
+  public List<JobCost> of(UnitId unit) {
+    return where(TRAY.UNIT_ID.eq(unit).and(TRAY.HANDED_OVER_ON.isNotNull()));
+  }
+
   /**
    * The jobs whose trays went out from one day to another, both included, in order of their days.
    */
   public List<JobCost> between(LocalDate first, LocalDate last) {
+    return where(TRAY.HANDED_OVER_ON.between(first, last));
+  }
+
+  private List<JobCost> where(Condition which) {
     Map<String, JobCost> jobs = new LinkedHashMap<>();
     context
         .select(TRAY.NUMBER, TRAY.UNIT_ID, TRAY.TITLE, TRAY.HANDED_OVER_ON, PART.FAMILY, VALUE)
@@ -48,7 +59,7 @@ public final class JobCosts {
         .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
         .join(PART)
         .on(PART.ID.eq(ITEM.PART_ID))
-        .where(TRAY.HANDED_OVER_ON.between(first, last))
+        .where(which)
         .groupBy(TRAY.ID, PART.FAMILY)
         .orderBy(TRAY.HANDED_OVER_ON, TRAY.ID)
         .forEach(row -> jobs.merge(row.get(TRAY.NUMBER), job(row), JobCosts::together));

@@ -146,7 +146,7 @@ final class NewUnitForm {
     String shows = field(at + "shows");
     String perDay = field(at + "perDay");
     if (name.isEmpty()) {
-      if (!shows.isEmpty() || !perDay.isEmpty()) {
+      if (!start.isEmpty() || !shows.isEmpty() || !perDay.isEmpty()) {
         typed.refuse(at + "name", "Name the meter that this is about, such as hours or road.");
       }
       return Optional.empty();

@@ -41,9 +41,8 @@ public record NewUnitView(
     }
   }
 
-  static NewUnitView of(UnitDesk.Models models, boolean isNew, LocalDate today) {
-    Optional<StoredVariant> chosen =
-        isNew ? Optional.empty() : models.chosen().or(() -> models.variants().stream().findFirst());
+  static NewUnitView of(UnitDesk.Models models, LocalDate today) {
+    Optional<StoredVariant> chosen = models.chosen();
     return new NewUnitView(
         models.variants().stream().map(NewUnitView::model).toList(),
         chosen.map(stored -> String.valueOf(stored.variant().id())).orElse(NEW),

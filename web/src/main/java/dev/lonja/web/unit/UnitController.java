@@ -65,10 +65,8 @@ class UnitController {
   }
 
   private NewUnitView newUnit(Map<String, String> fields) {
-    String variant = fields.getOrDefault("variant", "");
     return NewUnitView.of(
-        desk.models(fields.getOrDefault("like", ""), variant),
-        variant.equals(NewUnitView.NEW),
+        desk.models(fields.getOrDefault("like", ""), fields.getOrDefault("variant", "")),
         clock.today());
   }
 
