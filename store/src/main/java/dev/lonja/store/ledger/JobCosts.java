@@ -1,6 +1,5 @@
 package dev.lonja.store.ledger;
 
-import dev.lonja.core.fleet.UnitId;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.PART;
@@ -8,6 +7,7 @@ import static dev.lonja.store.schema.Tables.TRAY;
 
 import dev.lonja.core.cost.JobCost;
 import dev.lonja.core.cost.Spent;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.quantity.Money;
 import java.math.BigDecimal;
