@@ -51,7 +51,7 @@ final class TouchLog {
   static {
     touches("unit", Kind.UNIT, "SELECT ROW.id AS number");
     for (String table :
-        List.of("meter", "lay_up", "deviation", "task_record", "fill", "task_move")) {
+        List.of("meter", "lay_up", "deviation", "task_record", "fill", "top_up", "task_move")) {
       touches(table, Kind.UNIT, "SELECT ROW.unit_id AS number");
     }
     // the workshop's own trays are for no unit

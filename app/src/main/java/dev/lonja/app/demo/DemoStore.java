@@ -31,6 +31,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 
 /** Fills an empty store with the demo data, laid out around a day. */
 public final class DemoStore {
@@ -46,14 +47,19 @@ public final class DemoStore {
 
   /** Creates everything in one transaction. */
   public static void create(LonjaStore store, LocalDate today) {
+    create(store, today, new BCryptPasswordEncoder());
+  }
+
+  /** The same with the passwords kept as {@code encoder} has it. */
+  public static void create(LonjaStore store, LocalDate today, PasswordEncoder encoder) {
     store.write(
         session -> {
-          fill(session, today);
+          fill(session, today, encoder.encode(PASSWORD));
           return true;
         });
   }
 
-  private static void fill(Session session, LocalDate today) {
+  private static void fill(Session session, LocalDate today, String hash) {
     DemoMaster master = new DemoMaster(today);
     DemoFleet fleet = new DemoFleet(master);
     // all chance comes from one fixed seed
@@ -66,15 +72,14 @@ public final class DemoStore {
     if (!problems.isEmpty()) {
       throw new IllegalStateException("the demo data are broken: " + problems.get(0).display());
     }
-    addPeople(session);
+    addPeople(session, hash);
     new DemoShelves(today, master, random).stock(session);
     moveOne(session, today);
     new DemoCounter(session, today, master).open();
     layTrays(session, today);
   }
 
-  private static void addPeople(Session session) {
-    String hash = new BCryptPasswordEncoder().encode(PASSWORD);
+  private static void addPeople(Session session, String hash) {
     for (Role role : Role.values()) {
       PersonName name = new PersonName(role.name().toLowerCase(Locale.ROOT));
       session.people().setPassword(session.people().add(name, Set.of(role)), hash);

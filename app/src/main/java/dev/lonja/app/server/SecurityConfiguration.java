@@ -9,6 +9,7 @@ import dev.lonja.web.sign.SessionWatch;
 import dev.lonja.web.sign.SignInHandlers;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpHeaders;
@@ -39,7 +40,9 @@ class SecurityConfiguration {
       "default-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; "
           + "frame-ancestors 'none'";
 
+  /** Slow on purpose; where a context brings another, as the tests do, that one holds. */
   @Bean
+  @ConditionalOnMissingBean
   PasswordEncoder passwordEncoder() {
     return new BCryptPasswordEncoder();
   }

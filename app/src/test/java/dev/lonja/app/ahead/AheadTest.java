@@ -36,8 +36,8 @@ class AheadTest {
         SERVER.store().<Forecast>read(s -> Forecast.load(s, LonjaServer.TODAY, AheadDesk.WEEKS));
     List<Subject> used =
         forecast.subjects().stream().filter(subject -> !subject.demands().isEmpty()).toList();
-    // the loose parts and fluids, and the small engines' kit
-    assertThat(used).hasSize(48);
+    // the loose parts and fluids, the small engines' kit, and screen wash, which is topped up only
+    assertThat(used).hasSize(49);
     for (Subject subject : used) {
       String path = "/ahead/" + subject.lead().id();
       Visitor.Page whole = visitor.get(path);

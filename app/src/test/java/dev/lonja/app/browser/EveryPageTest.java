@@ -115,13 +115,13 @@ class EveryPageTest {
 
   /**
    * Each page is loaded once and then made narrower, since the style sheet follows the width. Every
-   * second one is checked in full, which takes a second, and all of them in the long run: pages
+   * third one is checked in full, which takes a second, and all of them in the long run: pages
    * share their parts. Contrast, which takes longest to measure, is left to the pages of the aisle
    * and the long run.
    */
   @Test
   void pagesPassTheAccessibilityCheckAndNoneScrollsSideways() {
-    look(page -> PAGES.indexOf(page) % 2 == 0);
+    look(page -> PAGES.indexOf(page) % 3 == 0);
   }
 
   @Test

@@ -42,7 +42,7 @@ class UnitMetersTest {
     Map<String, String> below = Map.of("value", "3.9", "day", "2027-03-15");
     assertThat(visitor.submit(visitor.get("/fleet/FL-1").form("/readings"), below).words())
         .contains(
-            "3.9 h is below what this meter started at when it was put in, 4 h on 2027-03-15.");
+            "3.9 h is below what this meter stood at when it came into service, 4 h on 2027-03-15.");
     assertThat(SERVER.isSound()).isTrue();
   }
 

@@ -59,6 +59,25 @@ class TopUpPageTest {
         .isEqualTo("/oils/top-up?unit=RT-01");
   }
 
+  /**
+   * The demo states 600 mL of screen wash each 1,000 km; the plan line names them with the van, and
+   * what was noted once does not change it.
+   */
+  @Test
+  void whatIsAddedBetweenServicesIsShownAndPlanned() {
+    String washer =
+        visitor
+            .get("/oils/top-up?unit=VN-3")
+            .document()
+            .select("#compartment option:contains(Washer tank)")
+            .attr("value");
+    assertThat(visitor.get("/oils/top-up?unit=VN-3&compartment=" + washer).words())
+        .contains("Added between services: 600 mL each 1,000 km of road, as stated.");
+    Visitor.Page ahead = visitor.get("/ahead/16");
+    assertThat(ahead.document().select("tr:contains(VN-3):contains(top-ups)").text())
+        .contains("Washer tank: 600 mL each 1,000 km of road, as stated");
+  }
+
   @Test
   void whatIsInItDecidesWhatMayBeAdded() {
     String engine = sump("Engine sump");

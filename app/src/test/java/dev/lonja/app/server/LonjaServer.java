@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.StoreFiles;
 import java.io.IOException;
@@ -31,6 +32,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 
 /**
  * The real application on a free port, with data of its own, for the tests of one class. Its day is
@@ -39,6 +42,9 @@ import org.springframework.security.core.context.SecurityContextHolder;
 public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   public static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+
+  /** What a password takes on purpose would be a good part of what the tests take. */
+  private static final PasswordEncoder QUICK_TO_CHECK = new BCryptPasswordEncoder(4);
 
   private final Content content;
   private Optional<Path> folder = Optional.empty();
@@ -109,7 +115,11 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     settings.put("lonja.data", data.toString());
     settings.put("server.port", "0");
     settings.put("lonja.today", TODAY.toString());
-    SpringApplicationBuilder server = new SpringApplicationBuilder(LonjaApplication.class);
+    SpringApplicationBuilder server =
+        new SpringApplicationBuilder(LonjaApplication.class)
+            .initializers(
+                starting ->
+                    starting.getBeanFactory().registerSingleton("passwordEncoder", QUICK_TO_CHECK));
     application =
         Optional.of(
             (content == Content.DEMO ? server.profiles("bench") : server)
@@ -222,7 +232,10 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
         Path working = folder.resolve("working.db");
         Path copy = folder.resolve("demo.db");
         try (LonjaStore store = LonjaStore.open(working)) {
-          DemoStore.create(store, TODAY);
+          DemoStore.create(store, TODAY, QUICK_TO_CHECK);
+          // so that no server has to work out again what its readings come to
+          store.<FleetPicture>read(session -> FleetPicture.load(session, TODAY));
+          store.keepDigests();
           store.backUpTo(copy);
         }
         Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(folder)));

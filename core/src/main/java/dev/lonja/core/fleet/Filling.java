@@ -12,9 +12,13 @@ import java.util.Optional;
  * @param holdBack its own share of the capacity that is kept until the machine has run, 0 to 0.5,
  *     instead of the store's with its least and its quarter
  * @param flush what it is flushed with before it is drained, where a policy asks for that
+ * @param topUps what is added between services, where that is stated
  */
 public record Filling(
-    Optional<LevelMethod> level, Optional<BigDecimal> holdBack, Optional<Flush> flush) {
+    Optional<LevelMethod> level,
+    Optional<BigDecimal> holdBack,
+    Optional<Flush> flush,
+    Optional<TopUpRate> topUps) {
 
   /**
    * What goes into the old fluid and comes out with it.
@@ -27,7 +31,7 @@ public record Filling(
 
   /** Nothing is said. */
   public static final Filling UNSAID =
-      new Filling(Optional.empty(), Optional.empty(), Optional.empty());
+      new Filling(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
   public Filling {
     if (holdBack
@@ -40,7 +44,7 @@ public record Filling(
 
   /** Read so, with the store's hold-back. */
   public static Filling by(LevelMethod level) {
-    return new Filling(Optional.of(level), Optional.empty(), Optional.empty());
+    return new Filling(Optional.of(level), Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   /** True if nothing is to be read after a first part, so that all goes in at once. */

@@ -6,7 +6,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 
 /** One line of the drill-down: this much of an item on this day, and why. */
-public sealed interface Demand permits ServiceDemand, CertainDemand {
+public sealed interface Demand permits ServiceDemand, TopUpDemand, CertainDemand {
 
   /** The item that is expected to be drawn. */
   ItemId itemId();

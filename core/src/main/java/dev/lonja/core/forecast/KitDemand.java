@@ -36,6 +36,6 @@ public final class KitDemand {
             service ->
                 KitChoice.among(service.stream().map(ServiceDemand::line).toList(), way, shelf)
                     .forEach(one -> chosen.add(service.get(one.source()).taking(one.line()))));
-    return new UnitDemand(chosen, loose.gaps());
+    return new UnitDemand(chosen, loose.topUps(), loose.gaps());
   }
 }

@@ -70,6 +70,7 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
     holds.forEach(hold -> takeOff(hold, planned));
     LocalDate last = lastDay(today, weeks);
     List<Demand> demands = new ArrayList<>(planned);
+    units.forEach(unit -> demands.addAll(unit.topUps()));
     certain.stream().filter(demand -> !demand.date().isAfter(last)).forEach(demands::add);
     demands.sort(ORDER);
     List<UnitGap> gaps =

@@ -16,19 +16,28 @@ import java.util.Map;
  * What one unit's plan will take, whatever lies on trays already.
  *
  * @param demands in order of the plan
+ * @param topUps what is added between services, in order of compartment and week
  * @param gaps what could not be counted, in order of the plan
  */
-public record UnitDemand(List<ServiceDemand> demands, List<DatedGap> gaps) {
+public record UnitDemand(
+    List<ServiceDemand> demands, List<TopUpDemand> topUps, List<DatedGap> gaps) {
+
+  /** Nothing at all. */
+  public static final UnitDemand NONE = new UnitDemand(List.of(), List.of(), List.of());
 
   /** What a unit's data lack for the occurrence of a day. */
   record DatedGap(LocalDate day, PlanLine.UnitGap gap) {}
 
   public UnitDemand {
     demands = List.copyOf(demands);
+    topUps = List.copyOf(topUps);
     gaps = List.copyOf(gaps);
   }
 
-  /** What every occurrence of the plan takes; one whose tray is out takes nothing more. */
+  /**
+   * What every occurrence of the plan takes, without what is added between them; one whose tray is
+   * out takes nothing more.
+   */
   public static UnitDemand of(UnitPlan unit) {
     List<ServiceDemand> demands = new ArrayList<>();
     List<DatedGap> gaps = new ArrayList<>();
@@ -62,13 +71,22 @@ public record UnitDemand(List<ServiceDemand> demands, List<DatedGap> gaps) {
                       new DatedGap(occurrence.date(), new PlanLine.UnitGap(unit.unitCode(), gap))));
       tasks.keySet().forEach(id -> repeats.merge(id, 1, Integer::sum));
     }
-    return new UnitDemand(demands, gaps);
+    return new UnitDemand(demands, List.of(), gaps);
   }
 
-  /** The part of it up to a day, that day included. */
+  /** The same with what is added between services. */
+  public UnitDemand with(List<TopUpDemand> added) {
+    return new UnitDemand(demands, added, gaps);
+  }
+
+  /**
+   * The part of it up to a day, that day included; it is to end a week, of which the top-ups are
+   * not parted.
+   */
   public UnitDemand until(LocalDate day) {
     return new UnitDemand(
         demands.stream().filter(demand -> !demand.date().isAfter(day)).toList(),
+        topUps.stream().filter(topUp -> !topUp.date().isAfter(day)).toList(),
         gaps.stream().filter(gap -> !gap.day().isAfter(day)).toList());
   }
 }

@@ -8,6 +8,8 @@ import dev.lonja.core.mixture.Glycol;
 import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.mixture.Strength;
 import dev.lonja.core.mixture.WantedShare;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Map;
 import java.util.Optional;
 
@@ -24,6 +26,8 @@ public record Mixes(
   /** Of a store that keeps nothing of the kind. */
   public static final Mixes NONE = new Mixes(Map.of(), Map.of(), MixPolicy.USUAL);
 
+  private static final int PART_DIGITS = 12;
+
   public Mixes {
     strengths = Map.copyOf(strengths);
     general = Map.copyOf(general);
@@ -37,6 +41,24 @@ public record Mixes(
   /** How strong an item is, where somebody has said. */
   public Optional<Strength> strength(ItemId item) {
     return strengths.getOrDefault(item, Optional.empty());
+  }
+
+  /**
+   * The part of a litre in a compartment that is the product as it comes: the share that is wanted
+   * over its own, no more than all of it. All of it where it is not mixed, or nobody has said.
+   */
+  public BigDecimal partOfProduct(Compartment compartment, ItemId item) {
+    return strength(item)
+        .flatMap(
+            strength ->
+                wanted(compartment, strength)
+                    .map(
+                        wanted ->
+                            wanted
+                                .share()
+                                .divide(strength.share(), PART_DIGITS, RoundingMode.HALF_UP)
+                                .min(BigDecimal.ONE)))
+        .orElse(BigDecimal.ONE);
   }
 
   /** The share that a compartment wants of a product of some strength. */

@@ -23,7 +23,7 @@ public record MeterDigest(
    * Counts how often the rules changed by which readings are judged and rates are found; to be
    * raised with them, since a digest that was kept under other rules is no longer one.
    */
-  public static final int RULES = 1;
+  public static final int RULES = 2;
 
   /** Judges the notes and finds rate and dispersion; costs n² for n readings of the last year. */
   public static MeterDigest of(MeterNotes notes, UsageCalendar calendar) {

@@ -2,10 +2,19 @@ package dev.lonja.core.meter;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
-/** All that was noted of one meter, in any order: what it showed, exchanges, and rulings. */
+/**
+ * All that was noted of one meter, in any order: what it showed, exchanges, and rulings.
+ *
+ * @param start the first day of its machine's service and what it stood at; empty if nobody knows,
+ *     and then no reading is below it
+ */
 public record MeterNotes(
-    List<Reading> readings, List<MeterReplacement> replacements, List<Ruling> rulings) {
+    Optional<LifePoint> start,
+    List<Reading> readings,
+    List<MeterReplacement> replacements,
+    List<Ruling> rulings) {
 
   public MeterNotes {
     readings = List.copyOf(readings);
@@ -15,27 +24,27 @@ public record MeterNotes(
 
   /** Readings of a meter that was never exchanged or ruled on. */
   public static MeterNotes of(List<Reading> readings) {
-    return new MeterNotes(readings, List.of(), List.of());
+    return new MeterNotes(Optional.empty(), readings, List.of(), List.of());
   }
 
   /** These notes and further readings. */
   public MeterNotes with(List<Reading> more) {
     List<Reading> all = new ArrayList<>(readings);
     all.addAll(more);
-    return new MeterNotes(all, replacements, rulings);
+    return new MeterNotes(start, all, replacements, rulings);
   }
 
   /** These notes and one more ruling. */
   public MeterNotes with(Ruling ruling) {
     List<Ruling> all = new ArrayList<>(rulings);
     all.add(ruling);
-    return new MeterNotes(readings, replacements, all);
+    return new MeterNotes(start, readings, replacements, all);
   }
 
   /** These notes and one more exchange. */
   public MeterNotes with(MeterReplacement replacement) {
     List<MeterReplacement> all = new ArrayList<>(replacements);
     all.add(replacement);
-    return new MeterNotes(readings, all, rulings);
+    return new MeterNotes(start, readings, all, rulings);
   }
 }

@@ -4,7 +4,9 @@ package dev.lonja.core.meter;
 public enum ReadingFlag {
   /** Below the last accepted reading. */
   BACKWARDS,
-  /** Below what its meter started at when it was put in; nobody can accept it. */
+  /**
+   * Below what its meter stood at when it, or its machine, came into service; nobody can accept it.
+   */
   BELOW_START,
   /** More than 24 h or 1,500 km a day since the last accepted reading. */
   IMPOSSIBLE,

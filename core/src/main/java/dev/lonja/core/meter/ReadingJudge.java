@@ -1,7 +1,6 @@
 package dev.lonja.core.meter;
 
 import dev.lonja.core.quantity.MeterSpan;
-import dev.lonja.core.quantity.MeterValue;
 import java.math.BigInteger;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
@@ -30,10 +29,11 @@ final class ReadingJudge {
   private final Set<Long> pins = new HashSet<>();
   private final List<JudgedReading> judged = new ArrayList<>();
   private MeterOffset offset = MeterOffset.NONE;
-  private Optional<MeterValue> floor = Optional.empty();
+  private Optional<LifePoint> floor;
   private Optional<LifePoint> last = Optional.empty();
 
   private ReadingJudge(MeterNotes notes) {
+    floor = notes.start();
     notes.rulings().stream()
         .sorted(Comparator.comparing(Ruling::id))
         .forEach(ruling -> rulings.put(ruling.readingId(), ruling));
@@ -97,7 +97,10 @@ final class ReadingJudge {
   }
 
   private boolean isBelowFloor(Reading reading) {
-    return floor.filter(start -> reading.value().compareTo(start) < 0).isPresent();
+    return floor
+        .flatMap(point -> offset.shown(point.life()))
+        .filter(start -> reading.value().compareTo(start) < 0)
+        .isPresent();
   }
 
   private JudgedReading judgement(Reading reading, List<Reading> pinnedLater) {
@@ -106,8 +109,11 @@ final class ReadingJudge {
             .filter(pin -> pin.value().compareTo(reading.value()) < 0)
             .findFirst()
             .map(this::point);
-    Optional<LifePoint> against = overruling.or(() -> last);
     Optional<ReadingFlag> flag = flag(reading, overruling.isPresent());
+    Optional<LifePoint> against =
+        flag.filter(ReadingFlag.BELOW_START::equals).isPresent()
+            ? floor
+            : overruling.or(() -> last);
     Optional<LifePoint> counted =
         flag.isEmpty() || pins.contains(reading.id())
             ? Optional.of(point(reading))
@@ -147,7 +153,7 @@ final class ReadingJudge {
     LifePoint reached = last.orElseGet(() -> point(end.reading()));
     last = Optional.of(reached);
     offset = new MeterOffset(reached.life().tenths() - replacement.start().tenths());
-    floor = Optional.of(replacement.start());
+    floor = last;
   }
 
   /** Compared as tenths × seconds of a day, in whole numbers, so that 24 h in a day is allowed. */

@@ -1,5 +1,6 @@
 package dev.lonja.core.meter;
 
+import dev.lonja.core.calendar.EffectiveDays;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.PlainDecimal;
 import java.math.BigDecimal;
@@ -47,6 +48,12 @@ public record UsageRate(long billionthsPerDay, MeterMeasure measure, Source sour
 
   public boolean isStandingStill() {
     return billionthsPerDay == 0;
+  }
+
+  /** Hours or kilometres run in so many effective days, exact. */
+  public BigDecimal over(EffectiveDays tau) {
+    return BigDecimal.valueOf(billionthsPerDay, 9)
+        .multiply(BigDecimal.valueOf(tau.tenThousandths(), 4));
   }
 
   double perDay() {

@@ -59,6 +59,22 @@ class MeterReplacementTest {
         .isFalse();
   }
 
+  /** A used machine came in on 1 January showing 812 h: 811.9 h is a slip, whoever accepts it. */
+  @Test
+  void belowWhatItsMachineCameInWithAReadingIsRefused() {
+    LifePoint start =
+        new LifePoint(LocalDate.parse("2027-01-01"), Optional.empty(), MeterValue.ofHours("812"));
+    Reading slip = hours(1, "2027-03-01", "811.9");
+    Reading same = hours(2, "2027-03-01", "812");
+    MeterNotes notes =
+        new MeterNotes(Optional.of(start), List.of(slip, same), List.of(), List.of());
+    List<JudgedReading> judged = ReadingLog.judge(notes.with(accept(1, slip))).readings();
+    assertThat(judged.get(0).flag()).contains(ReadingFlag.BELOW_START);
+    assertThat(judged.get(0).accepted()).isFalse();
+    assertThat(judged.get(0).against()).contains(start);
+    assertThat(judged.get(1).accepted()).isTrue();
+  }
+
   /** From 1 to 11 March 11 × 24 = 264 h are possible; the new meter may reach 267, not 267.1. */
   @Test
   void whatIsPossibleIsHeldAgainstLifeOverTheExchange() {

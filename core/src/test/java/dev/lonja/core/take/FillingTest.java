@@ -110,7 +110,11 @@ class FillingTest {
   void aCompartmentMayHoldBackItsOwnShare(
       String capacity, String share, String first, String reserve) {
     Filling filling =
-        new Filling(Optional.of(STICK), Optional.of(new BigDecimal(share)), Optional.empty());
+        new Filling(
+            Optional.of(STICK),
+            Optional.of(new BigDecimal(share)),
+            Optional.empty(),
+            Optional.empty());
     assertThat(pour(sumpOf(Capacity.ofLitres(capacity), filling)))
         .isEqualTo(litres(first, reserve));
   }
@@ -139,6 +143,7 @@ class FillingTest {
         new Filling(
             Optional.of(new LevelMethod.Overflow()),
             Optional.of(new BigDecimal("0.1")),
+            Optional.empty(),
             Optional.empty());
     assertThat(sumpOf(Capacity.ofLitres("6"), heldBack).fillingAgrees()).isFalse();
     Filling measured = Filling.by(new LevelMethod.Measured());
@@ -170,7 +175,10 @@ class FillingTest {
     assertThatThrownBy(
             () ->
                 new Filling(
-                    Optional.empty(), Optional.of(new BigDecimal("0.51")), Optional.empty()))
+                    Optional.empty(),
+                    Optional.of(new BigDecimal("0.51")),
+                    Optional.empty(),
+                    Optional.empty()))
         .hasMessage("holdBack is 0.51; allowed is 0 to 0.5");
   }
 

@@ -149,7 +149,7 @@ class PolicyTakeTest {
     Compartment sump =
         sump(
             Map.of(FillCondition.WITHOUT_FILTER, Capacity.ofLitres("6")),
-            new Filling(Optional.empty(), Optional.empty(), flush));
+            new Filling(Optional.empty(), Optional.empty(), flush, Optional.empty()));
     return ServiceTake.of(
         new UnitNeeds(List.of(sump), List.of()).under(ways(store(school))),
         List.of(OIL),

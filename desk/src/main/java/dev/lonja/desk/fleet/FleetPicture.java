@@ -1,5 +1,6 @@
 package dev.lonja.desk.fleet;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.CertainDemand;
@@ -16,6 +17,7 @@ import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.policy.Policies;
 import dev.lonja.core.policy.Question;
+import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
@@ -165,6 +167,12 @@ public final class FleetPicture {
   /** The tasks of a unit as they stand; none for one that is not in service. */
   public List<TaskStanding> tasks(UnitId unit) {
     return Optional.ofNullable(stands.get(unit)).map(UnitStand::tasks).orElse(List.of());
+  }
+
+  /** What a compartment of a unit in service takes between services, where that is known. */
+  public Optional<TopUpUse> topUps(UnitId unit, Compartment compartment) {
+    UnitStand stand = stands.get(unit);
+    return TopUpUse.of(compartment, stand.inputs().poured().topUps(), stand.meters(), today);
   }
 
   /** True while a tray that was handed over and is not back stands for a task. */

@@ -8,6 +8,7 @@ import dev.lonja.core.meter.MeterDigest;
 import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.pour.RecordedFill;
+import dev.lonja.core.pour.RecordedTopUp;
 import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.Origin;
@@ -27,7 +28,7 @@ import java.util.stream.Collectors;
  * @param done by task, when it was done
  * @param kept by task, how often an inspection kept the part since one replaced it
  * @param moves by task, the day on which a person put it
- * @param fills in order of their days
+ * @param poured what went into its compartments
  * @param inHand what trays stand for
  */
 record UnitInputs(
@@ -39,8 +40,16 @@ record UnitInputs(
     Map<TaskId, List<Origin>> done,
     Map<TaskId, Integer> kept,
     Map<TaskId, Move> moves,
-    List<RecordedFill> fills,
+    Poured poured,
     List<InHand> inHand) {
+
+  /**
+   * What went into a unit's compartments.
+   *
+   * @param fills in order of their days
+   * @param topUps what was added between services
+   */
+  record Poured(List<RecordedFill> fills, List<RecordedTopUp> topUps) {}
 
   /** Reads units in a few statements, however many there are; in order of their codes. */
   static List<UnitInputs> load(Session session, UnitScope scope) {
@@ -54,6 +63,7 @@ record UnitInputs(
     Map<UnitId, Map<TaskId, Integer>> kept = session.records().kept(scope);
     Map<UnitId, Map<TaskId, Move>> moves = session.records().moves(scope);
     Map<UnitId, List<RecordedFill>> fills = session.records().fills(scope);
+    Map<UnitId, List<RecordedTopUp>> topUps = session.pours().topUps(scope);
     Map<UnitId, List<InHand>> inHand = session.trays().inHand(scope);
     return session.fleet().units(scope).stream()
         .map(
@@ -72,7 +82,9 @@ record UnitInputs(
                     done.getOrDefault(unit.id(), Map.of()),
                     kept.getOrDefault(unit.id(), Map.of()),
                     moves.getOrDefault(unit.id(), Map.of()),
-                    fills.getOrDefault(unit.id(), List.of()),
+                    new Poured(
+                        fills.getOrDefault(unit.id(), List.of()),
+                        topUps.getOrDefault(unit.id(), List.of())),
                     inHand.getOrDefault(unit.id(), List.of())))
         .toList();
   }

@@ -1,6 +1,7 @@
 package dev.lonja.desk.fleet;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.forecast.TopUpDemand;
 import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.machine.UnitNeeds;
@@ -31,7 +32,7 @@ final class UnitStand {
   private LocalDate planned = LocalDate.MIN;
   private UnitPlan plan;
   private LocalDate demanded = LocalDate.MIN;
-  private UnitDemand demand = new UnitDemand(List.of(), List.of());
+  private UnitDemand demand = UnitDemand.NONE;
 
   UnitStand(
       LocalDate today, UnitInputs inputs, CommonInputs.Share share, List<MeterStanding> meters) {
@@ -108,7 +109,11 @@ final class UnitStand {
   synchronized UnitDemand demand(LocalDate until) {
     if (until.isAfter(demanded)) {
       demanded = until;
-      demand = UnitDemand.of(plan(until));
+      demand =
+          UnitDemand.of(plan(until))
+              .with(
+                  TopUpDemand.of(
+                      unit(), file.needs(), inputs.poured().topUps(), meters, today, until));
     }
     return until.equals(demanded) ? demand : demand.until(until);
   }
@@ -129,7 +134,9 @@ final class UnitStand {
         meters.stream().collect(Collectors.toMap(m -> m.file().meter().id(), Function.identity()));
     UnitFacts facts =
         UnitFacts.of(
-            inputs.calendar().layUps(), file.needs().inside(inputs.fills()), share.fluidClasses());
+            inputs.calendar().layUps(),
+            file.needs().inside(inputs.poured().fills()),
+            share.fluidClasses());
     Map<TaskId, LocalDate> moved = new HashMap<>();
     inputs.moves().forEach((task, move) -> moved.put(task, move.day()));
     UnitHistory history =

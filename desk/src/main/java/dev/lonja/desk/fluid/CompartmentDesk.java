@@ -10,6 +10,7 @@ import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.TopUp;
+import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.clock.StoreClock;
@@ -45,6 +46,7 @@ public class CompartmentDesk {
    * What is in a compartment.
    *
    * @param filledWith the product of the last fill on file
+   * @param use what is added as the machine runs, where that is known
    * @param products those of what was added, by item
    * @param hazards of what lies on the shelf for it
    */
@@ -52,6 +54,7 @@ public class CompartmentDesk {
       Compartment compartment,
       SumpLoader sump,
       Optional<Product> filledWith,
+      Optional<TopUpUse> use,
       Map<ItemId, Product> products,
       List<Hazards.Text> hazards) {}
 
@@ -90,7 +93,7 @@ public class CompartmentDesk {
   }
 
   /** A compartment of a unit. */
-  private record Place(Unit unit, Compartment compartment) {}
+  private record Place(Unit unit, Compartment compartment, Optional<TopUpUse> use) {}
 
   private Optional<Place> place(Session session, String unitCode, CompartmentId id) {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
@@ -100,7 +103,9 @@ public class CompartmentDesk {
                 fleet.needs(unit.id()).compartments().stream()
                     .filter(compartment -> compartment.id().equals(id))
                     .findFirst()
-                    .map(compartment -> new Place(unit, compartment)));
+                    .map(
+                        compartment ->
+                            new Place(unit, compartment, fleet.topUps(unit.id(), compartment))));
   }
 
   private static Inside inside(Session session, FluidBook book, Place place) {
@@ -114,6 +119,7 @@ public class CompartmentDesk {
         place.compartment(),
         sump,
         sump.fill().flatMap(fill -> product(session, fill.itemId())),
+        place.use(),
         products,
         hazards(session, book, place.compartment()));
   }

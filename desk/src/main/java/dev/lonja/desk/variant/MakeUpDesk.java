@@ -131,7 +131,8 @@ public class MakeUpDesk extends KeepersDesk {
                 draft.filling().level(),
                 draft.filling().holdBack(),
                 flush.map(
-                    fluid -> new Filling.Flush(fluid.id(), draft.flush().orElseThrow().volume()))),
+                    fluid -> new Filling.Flush(fluid.id(), draft.flush().orElseThrow().volume())),
+                draft.filling().topUps()),
             draft.hint(),
             Optional.empty());
     List<VariantRefusal> refusals = new ArrayList<>();
@@ -142,6 +143,11 @@ public class MakeUpDesk extends KeepersDesk {
     if (!compartment.capacitiesAgree()) {
       refusals.add(new VariantRefusal.CapacitiesDisagree());
     }
+    compartment
+        .filling()
+        .topUps()
+        .flatMap(rate -> edit.unknownMeter(rate.meter()))
+        .ifPresent(refusals::add);
     if (!compartment.fillingAgrees()) {
       refusals.add(new VariantRefusal.FillingDisagrees());
     }

@@ -95,16 +95,20 @@ final class VariantEdit {
     } else if (task.lead().isPresent() && leads) {
       refusals.add(new VariantRefusal.LeadsOthers());
     }
-    task.meter()
-        .filter(name -> !stored.units().isEmpty() && !stored.meters().containsKey(name))
-        .map(name -> new VariantRefusal.UnknownMeter(name, List.copyOf(stored.meters().keySet())))
-        .ifPresent(refusals::add);
+    task.meter().flatMap(this::unknownMeter).ifPresent(refusals::add);
     task.byFluid().stream()
         .map(WhileIn::fluidClass)
         .filter(name -> !isClass(name))
         .map(VariantRefusal.UnknownFluidClass::new)
         .forEach(refusals::add);
     return refusals;
+  }
+
+  /** Present if the variant has units and none of them has such a meter. */
+  Optional<VariantRefusal> unknownMeter(String name) {
+    return stored.units().isEmpty() || stored.meters().containsKey(name)
+        ? Optional.empty()
+        : Optional.of(new VariantRefusal.UnknownMeter(name, List.copyOf(stored.meters().keySet())));
   }
 
   /** With its organisation or without, as labels have it. */

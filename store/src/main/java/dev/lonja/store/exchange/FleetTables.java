@@ -223,7 +223,18 @@ final class FleetTables {
         .with(
             of("flush_l", COMPARTMENT.FLUSH_UL, scaled(6, 1, 100_000_000_000L), "so much of it")
                 .optional())
+        .with(
+            of("top_up_l", COMPARTMENT.TOP_UP_UL, scaled(6, 1, LITRES_UL), "added between services")
+                .optional())
+        .with(
+            of(
+                    "top_up_meter",
+                    COMPARTMENT.TOP_UP_METER,
+                    text(Lengths.SHORT),
+                    "for each 100 h or 1,000 km of this meter")
+                .optional())
         .together("flush_item_id", "flush_l")
+        .together("top_up_l", "top_up_meter")
         .filledExactlyFor("stick_warmth", "level", "dipstick")
         .filledExactlyFor("stick_seat", "level", "dipstick")
         .filledExactlyFor("stick_stance", "level", "dipstick")

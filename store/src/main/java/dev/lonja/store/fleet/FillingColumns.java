@@ -5,6 +5,7 @@ import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.LevelMethod;
+import dev.lonja.core.fleet.TopUpRate;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.util.Optional;
@@ -44,6 +45,9 @@ public final class FillingColumns {
             .orElse(null));
     row.set(COMPARTMENT.FLUSH_ITEM_ID, filling.flush().map(Filling.Flush::itemId).orElse(null));
     row.set(COMPARTMENT.FLUSH_UL, filling.flush().map(f -> f.volume().microlitres()).orElse(null));
+    row.set(
+        COMPARTMENT.TOP_UP_UL, filling.topUps().map(t -> t.volume().microlitres()).orElse(null));
+    row.set(COMPARTMENT.TOP_UP_METER, filling.topUps().map(TopUpRate::meter).orElse(null));
   }
 
   static Filling read(Record row) {
@@ -52,7 +56,9 @@ public final class FillingColumns {
         Optional.ofNullable(row.get(COMPARTMENT.HOLD_BACK_E4))
             .map(share -> BigDecimal.valueOf(share, DECIMALS)),
         Optional.ofNullable(row.get(COMPARTMENT.FLUSH_ITEM_ID))
-            .map(item -> new Filling.Flush(item, new Volume(row.get(COMPARTMENT.FLUSH_UL)))));
+            .map(item -> new Filling.Flush(item, new Volume(row.get(COMPARTMENT.FLUSH_UL)))),
+        Optional.ofNullable(row.get(COMPARTMENT.TOP_UP_METER))
+            .map(meter -> new TopUpRate(new Volume(row.get(COMPARTMENT.TOP_UP_UL)), meter)));
   }
 
   private static LevelMethod level(String word, Record row) {

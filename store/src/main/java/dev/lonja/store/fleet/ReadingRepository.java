@@ -4,7 +4,9 @@ import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.METER_REPLACEMENT;
 import static dev.lonja.store.schema.Tables.READING;
 import static dev.lonja.store.schema.Tables.READING_RULING;
+import static dev.lonja.store.schema.Tables.UNIT;
 
+import dev.lonja.core.meter.LifePoint;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.meter.MeterReplacement;
@@ -56,7 +58,9 @@ public final class ReadingRepository {
   public MeterNotes of(MeterId meterId) {
     List<MeterNotes> notes = new ArrayList<>();
     forEach(READING.METER_ID.eq(meterId), (id, found) -> notes.add(found));
-    return notes.isEmpty() ? MeterNotes.of(List.of()) : notes.get(0);
+    return notes.isEmpty()
+        ? new MeterNotes(start(meterId), List.of(), List.of(), List.of())
+        : notes.get(0);
   }
 
   /**
@@ -67,23 +71,26 @@ public final class ReadingRepository {
     Map<MeterId, List<MeterReplacement>> replacements = replacements(which);
     Map<MeterId, List<Ruling>> rulings = rulings(which);
     List<Reading> readings = new ArrayList<>();
+    Optional<LifePoint> start = Optional.empty();
     Optional<MeterId> meter = Optional.empty();
     try (Cursor<? extends Record> rows = rows(which).fetchLazy()) {
       for (Record row : rows) {
         Optional<MeterId> of = Optional.of(row.get(READING.METER_ID));
         if (!of.equals(meter)) {
-          give(meter, readings, replacements, rulings, use);
+          give(meter, start, readings, replacements, rulings, use);
           readings.clear();
           meter = of;
+          start = Optional.of(start(row));
         }
         readings.add(reading(row));
       }
     }
-    give(meter, readings, replacements, rulings, use);
+    give(meter, start, readings, replacements, rulings, use);
   }
 
   private static void give(
       Optional<MeterId> meter,
+      Optional<LifePoint> start,
       List<Reading> readings,
       Map<MeterId, List<MeterReplacement>> replacements,
       Map<MeterId, List<Ruling>> rulings,
@@ -93,9 +100,28 @@ public final class ReadingRepository {
             use.accept(
                 id,
                 new MeterNotes(
+                    start,
                     readings,
                     replacements.getOrDefault(id, List.of()),
                     rulings.getOrDefault(id, List.of()))));
+  }
+
+  /** What a meter without readings stood at when its machine came in. */
+  private Optional<LifePoint> start(MeterId meterId) {
+    return context
+        .select(METER.START_TENTHS, METER.MEASURE, UNIT.IN_SERVICE_ON)
+        .from(METER)
+        .join(UNIT)
+        .on(UNIT.ID.eq(METER.UNIT_ID))
+        .where(METER.ID.eq(meterId))
+        .fetchOptional(ReadingRepository::start);
+  }
+
+  private static LifePoint start(Record row) {
+    return new LifePoint(
+        row.get(UNIT.IN_SERVICE_ON),
+        Optional.empty(),
+        new MeterValue(row.get(METER.START_TENTHS), MeterMeasure.ofSymbol(row.get(METER.MEASURE))));
   }
 
   private ResultQuery<? extends Record> rows(Condition which) {
@@ -107,10 +133,14 @@ public final class ReadingRepository {
             READING.READ_AT,
             READING.VALUE_TENTHS,
             READING.CORRECTS,
-            METER.MEASURE)
+            METER.START_TENTHS,
+            METER.MEASURE,
+            UNIT.IN_SERVICE_ON)
         .from(READING)
         .join(METER)
         .on(METER.ID.eq(READING.METER_ID))
+        .join(UNIT)
+        .on(UNIT.ID.eq(METER.UNIT_ID))
         .where(which)
         .orderBy(READING.METER_ID, READING.READ_ON, READING.ID);
   }

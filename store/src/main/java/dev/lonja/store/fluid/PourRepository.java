@@ -8,8 +8,10 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.RecordedTopUp;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.schema.tables.Fill;
 import dev.lonja.store.schema.tables.TopUp;
 import java.time.Instant;
@@ -162,6 +164,23 @@ public final class PourRepository {
                 DSL.select(later.WITHDRAWS).from(later).where(later.WITHDRAWS.isNotNull())))
         .orderBy(TOP_UP.ID)
         .fetch(PourRepository::topUp);
+  }
+
+  /** What was added to units and not withdrawn, by unit. */
+  public Map<UnitId, List<RecordedTopUp>> topUps(UnitScope units) {
+    TopUp later = TOP_UP.as("later");
+    return context
+        .selectFrom(TOP_UP)
+        .where(units.holds(TOP_UP.UNIT_ID), TOP_UP.WITHDRAWS.isNull())
+        .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(TOP_UP.ID)))
+        .orderBy(TOP_UP.ID)
+        .fetchGroups(
+            TOP_UP.UNIT_ID,
+            row ->
+                new RecordedTopUp(
+                    row.get(TOP_UP.COMPARTMENT_ID),
+                    row.get(TOP_UP.ADDED_ON),
+                    new Volume(row.get(TOP_UP.VOLUME_UL))));
   }
 
   private static StoredTopUp topUp(Record row) {

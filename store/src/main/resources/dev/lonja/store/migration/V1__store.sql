@@ -494,12 +494,16 @@ CREATE TABLE compartment (
   -- what it is flushed with before it is drained, where a policy asks for that
   flush_item_id INTEGER REFERENCES item,
   flush_ul INTEGER CHECK (flush_ul BETWEEN 1 AND 100000000000),
+  -- what is added between services, each 100 h or 1,000 km of the meter that is named
+  top_up_ul INTEGER CHECK (top_up_ul BETWEEN 1 AND 100000000000),
+  top_up_meter TEXT CHECK (length(top_up_meter) BETWEEN 1 AND 40),
   UNIQUE (variant_id, name),
   CHECK ((level_method IS 'DIPSTICK') = (stick_warmth IS NOT NULL)),
   CHECK ((level_method IS 'DIPSTICK') = (stick_seat IS NOT NULL)),
   CHECK ((level_method IS 'DIPSTICK') = (stick_stance IS NOT NULL)),
   CHECK ((level_method IS 'GAUGE') = (gauge_celsius IS NOT NULL)),
   CHECK ((flush_item_id IS NULL) = (flush_ul IS NULL)),
+  CHECK ((top_up_ul IS NULL) = (top_up_meter IS NULL)),
   CHECK (hold_back_e4 IS NULL OR level_method IS NULL OR level_method NOT IN ('OVERFLOW', 'MEASURED'))
 ) STRICT;
 CREATE INDEX compartment_item ON compartment (item_id);

@@ -9,6 +9,7 @@ import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.forecast.TopUpDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Quantity;
@@ -19,6 +20,7 @@ import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.TopUpUseWording;
 import dev.lonja.web.frame.WantedWording;
 import dev.lonja.web.frame.WayWording;
 import dev.lonja.web.frame.Words;
@@ -26,6 +28,7 @@ import dev.lonja.web.tray.TrayWording;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -103,7 +106,7 @@ final class AheadWording {
         TideLine.draw(of.plan().today(), of.plan().horizon(), subject),
         weeks(subject, chosen),
         chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
-        lines.stream().map(line -> line(line, subject)).toList(),
+        together(lines).stream().map(line -> line(line, subject)).toList(),
         exact(total));
   }
 
@@ -123,6 +126,22 @@ final class AheadWording {
               chosen.filter(week.getKey()::equals).isPresent()));
     }
     return rows;
+  }
+
+  /**
+   * The same with what a compartment is topped up with from week to week on one line, on the first
+   * of its days: nobody reads a year of them.
+   */
+  private static List<Demand> together(List<Demand> lines) {
+    Map<List<Object>, Demand> together = new LinkedHashMap<>();
+    for (Demand line : lines) {
+      List<Object> key =
+          line instanceof TopUpDemand topUp
+              ? List.of(topUp.ofUnit(), topUp.place(), topUp.itemId())
+              : List.of(together.size());
+      together.merge(key, line, (one, more) -> ((TopUpDemand) one).and((TopUpDemand) more));
+    }
+    return List.copyOf(together.values());
   }
 
   private AheadItemView.Line line(Demand demand, Subject subject) {
@@ -152,6 +171,7 @@ final class AheadWording {
   private Why why(Demand demand) {
     return Cases.<Demand, Why>over(Demand.class)
         .when(ServiceDemand.class, this::why)
+        .when(TopUpDemand.class, AheadWording::why)
         .when(
             CertainDemand.class,
             certain -> {
@@ -160,6 +180,10 @@ final class AheadWording {
             })
         .all()
         .apply(demand);
+  }
+
+  private static Why why(TopUpDemand demand) {
+    return new Why("top-ups", join(demand.place(), TopUpUseWording.of(demand.use())), "", "");
   }
 
   private Why why(ServiceDemand demand) {

@@ -63,7 +63,7 @@ public final class ReadingWording {
       case BACKWARDS -> value + " is below the last accepted reading, " + against(judged) + ".";
       case BELOW_START ->
           value
-              + " is below what this meter started at when it was put in, "
+              + " is below what this meter stood at when it came into service, "
               + against(judged)
               + ".";
       case IMPOSSIBLE ->

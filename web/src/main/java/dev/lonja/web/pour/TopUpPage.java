@@ -7,9 +7,11 @@ import dev.lonja.desk.fluid.CompartmentDesk;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.TopUpUseWording;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.spec.SpecView;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -49,7 +51,8 @@ final class TopUpPage {
 
   private List<String> now(CompartmentDesk.Inside inside) {
     TopUp.Contents contents = inside.sump().contents();
-    return List.of(
+    List<String> now = new ArrayList<>();
+    now.add(
         inside
             .sump()
             .fill()
@@ -60,13 +63,18 @@ final class TopUpPage {
                         + " on "
                         + Words.day(fill.on(), today)
                         + ".")
-            .orElse("What is in it is not on file; note the next fill when its job is back."),
+            .orElse("What is in it is not on file; note the next fill when its job is back."));
+    now.add(
         contents.others().display()
             + " of other products since, "
             + contents.mostOthers().display()
             + " is free: a tenth of "
             + contents.capacity().display()
             + ".");
+    inside
+        .use()
+        .ifPresent(use -> now.add("Added between services: " + TopUpUseWording.of(use) + "."));
+    return now;
   }
 
   private TopUpView.PourRow pour(CompartmentDesk.Inside inside, StoredTopUp topUp) {

@@ -3,6 +3,7 @@ package dev.lonja.web.variant;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.LevelMethod;
+import dev.lonja.core.fleet.TopUpRate;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
@@ -57,7 +58,24 @@ public final class FillingEntry {
                     Filling.MOST_HOLD_BACK.multiply(HUNDRED),
                     PER_CENT)
                 .map(percent -> percent.movePointLeft(2));
-    return typed.all(() -> new Filling(level, holdBack, Optional.empty()));
+    Optional<TopUpRate> topUps = topUps(typed, form);
+    return typed.all(() -> new Filling(level, holdBack, Optional.empty(), topUps));
+  }
+
+  /** Litres and their meter, or neither. */
+  private static Optional<TopUpRate> topUps(Typed typed, Map<String, String> form) {
+    String litres = form.getOrDefault("topUpLitres", "").strip();
+    String meter = form.getOrDefault("meter", "").strip();
+    if (litres.isEmpty() && meter.isEmpty()) {
+      return Optional.empty();
+    }
+    if (meter.isEmpty()) {
+      typed.refuse("meter", "Choose the meter by which it is added.");
+    }
+    return typed
+        .litres("topUpLitres", "What is added between services", litres, Limits.LITRES)
+        .filter(volume -> !meter.isEmpty())
+        .map(volume -> new TopUpRate(volume, meter));
   }
 
   private static Optional<LevelMethod> level(
@@ -122,6 +140,8 @@ public final class FillingEntry {
     fields.put(
         "holdBack",
         filling.holdBack().map(share -> PlainDecimal.of(share.movePointRight(2))).orElse(""));
+    fields.put("topUpLitres", filling.topUps().map(t -> t.volume().exactText()).orElse(""));
+    fields.put("meter", filling.topUps().map(TopUpRate::meter).orElse(""));
     fields.put("flushLitres", filling.flush().map(f -> f.volume().exactText()).orElse(""));
     return fields;
   }
