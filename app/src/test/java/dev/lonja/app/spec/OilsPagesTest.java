@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -221,6 +222,27 @@ class OilsPagesTest {
     Visitor.Page set = visitor.submit(year.form("/oils/year"), Map.of("high-7", "35"));
     assertThat(set.text("table")).contains("Sep to Jul", "change over by 1 Aug");
     visitor.submit(set.form("/oils/year"), Map.of("high-7", "36"));
+  }
+
+  /** A phone lists the products of a machine, what may go in first. */
+  @Test
+  void onAPhoneTheMatrixOpensByMachine() {
+    Visitor.Page oils = visitor.get("/oils");
+    List<String> states =
+        oils.document().select("details:contains(Lintrel Duo 700) li .state").eachText();
+    assertThat(states).hasSize(oils.document().select(".matrix th.product").size());
+    assertThat(states.get(0)).endsWith("meets");
+    assertThat(states.subList(1, states.size())).allSatisfy(s -> assertThat(s).endsWith("no"));
+  }
+
+  /** It begins with the fluids that run short, each with what is lacking filled in. */
+  @Test
+  void packsBeginWithWhatRunsShort() {
+    Visitor.Page packs = visitor.get("/oils/packs");
+    String path = packs.document().select("a:contains(Sundrel Grua):contains(12 Apr)").attr("href");
+    assertThat(path).contains("by=2027-04-12");
+    assertThat(visitor.get(path).words()).contains("To buy", "Off the shelf");
+    assertThat(visitor.get(path).words()).doesNotContain("What runs short");
   }
 
   /** 6.6 L of Faro, of which much is used: the open drum serves; to buy, the drum is cheapest. */

@@ -5,6 +5,7 @@ import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.part.PartId;
 import dev.lonja.web.frame.Svg;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -21,10 +22,13 @@ final class MapDrawing {
 
   private static final int NODE_WIDTH = 176;
   private static final int NODE_HEIGHT = 46;
-  private static final int COLUMN = 284;
+  private static final int COLUMN = 300;
   private static final int ROW = 66;
   private static final int MARGIN = 12;
-  private static final int LANE = 13;
+  private static final int LANE = 15;
+
+  /** Where on its way a line climbs: early, so that it lies flat under its word. */
+  private static final double CLIMB = 0.3;
 
   /**
    * A number on the map.
@@ -63,6 +67,7 @@ final class MapDrawing {
             2 * MARGIN + tallest * ROW,
             "Numbers around " + nodes.get(0).number());
     Map<Set<PartId>, Integer> between = new HashMap<>();
+    List<Runnable> words = new ArrayList<>();
     statements.stream()
         // a veto is drawn last, over whatever claims the fit
         .sorted(Comparator.comparing(statement -> statement.kind().permits() ? 0 : 1))
@@ -70,13 +75,13 @@ final class MapDrawing {
             statement -> {
               Set<PartId> pair = Set.of(statement.subject(), statement.object());
               int lane = between.merge(pair, 1, Integer::sum) - 1;
-              edge(
-                  svg,
-                  statement,
-                  corners.get(statement.subject()),
-                  corners.get(statement.object()),
-                  lane * LANE);
+              int[] subject = corners.get(statement.subject());
+              int[] object = corners.get(statement.object());
+              edge(svg, statement, subject, object, lane * LANE);
+              words.add(() -> word(svg, statement, subject, object, lane * LANE));
             });
+    // after all lines, so that none lies over a word
+    words.forEach(Runnable::run);
     nodes.forEach(node -> node(svg, node, corners.get(node.part())));
     return svg.done();
   }
@@ -139,8 +144,7 @@ final class MapDrawing {
    * @param shift further down than the first line between the two, so that none hides another
    */
   private static void edge(Svg svg, Statement statement, int[] subject, int[] object, int shift) {
-    boolean never = statement.kind() == StatementKind.NEVER;
-    String colour = never ? "#b8361c" : "#44606a";
+    String colour = colour(statement);
     String look =
         "stroke=\""
             + colour
@@ -154,8 +158,8 @@ final class MapDrawing {
     double x2 = object[0] + (sameColumn || !rightward ? NODE_WIDTH : 0);
     double y1 = subject[1] + NODE_HEIGHT / 2.0 + shift;
     double y2 = object[1] + NODE_HEIGHT / 2.0 + shift;
-    double bend = sameColumn ? 34 : 0;
-    double middleX = (x1 + x2) / 2 + bend;
+    double bend = sameColumn ? 34 : (rightward ? CLIMB : 1 - CLIMB) * (x2 - x1);
+    double middleX = x1 + bend;
     svg.path(
         String.format(
             java.util.Locale.ROOT,
@@ -173,7 +177,11 @@ final class MapDrawing {
     if (statement.kind() == StatementKind.REPLACES || statement.kind() == StatementKind.STANDS_IN) {
       arrow(svg, x1, y1, sameColumn || rightward ? 1 : -1, colour);
     }
-    // beside the part that is further away, where no other line ends
+  }
+
+  /** Beside the part that is further away, where no other line ends. */
+  private static void word(Svg svg, Statement statement, int[] subject, int[] object, int shift) {
+    boolean sameColumn = subject[0] == object[0];
     boolean objectIsFar = object[0] > subject[0] || (sameColumn && object[1] > subject[1]);
     int[] far = objectIsFar ? object : subject;
     double labelX = sameColumn ? far[0] + NODE_WIDTH + 34.0 : far[0] - 12.0;
@@ -181,11 +189,15 @@ final class MapDrawing {
     svg.label(
         labelX,
         labelY,
-        (never ? "✕ " : "") + shortWord(statement.kind()),
-        "text-anchor=\"end\" font-size=\"11\" font-weight=\"600\" stroke=\"#e4ebe8\" "
-            + "stroke-width=\"3\" paint-order=\"stroke\" fill=\""
-            + colour
+        (statement.kind() == StatementKind.NEVER ? "✕ " : "") + shortWord(statement.kind()),
+        "text-anchor=\"end\" font-size=\"12\" font-weight=\"600\" stroke=\"#e4ebe8\" "
+            + "stroke-width=\"4\" paint-order=\"stroke\" fill=\""
+            + colour(statement)
             + "\"");
+  }
+
+  private static String colour(Statement statement) {
+    return statement.kind() == StatementKind.NEVER ? "#b8361c" : "#44606a";
   }
 
   private static void arrow(Svg svg, double x, double y, int side, String colour) {

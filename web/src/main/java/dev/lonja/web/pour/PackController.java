@@ -5,6 +5,7 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.choice.PackDesk;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
 import java.util.List;
@@ -21,9 +22,11 @@ class PackController {
   private static final int MOST_LITRES = 5_000;
 
   private final PackDesk desk;
+  private final AheadDesk ahead;
   private final StoreClock clock;
 
-  PackController(PackDesk desk, StoreClock clock) {
+  PackController(PackDesk desk, AheadDesk ahead, StoreClock clock) {
+    this.ahead = ahead;
     this.desk = desk;
     this.clock = clock;
   }
@@ -51,7 +54,14 @@ class PackController {
     model.addAttribute(
         "view",
         PackView.of(
-            products, asked, advice, need.filter(n -> typed.problems().isEmpty()), clock.today()));
+            products,
+            asked,
+            advice,
+            need.filter(n -> typed.problems().isEmpty()),
+            product.isEmpty() && litres.isEmpty()
+                ? Optional.of(ahead.all(AheadDesk.WEEKS))
+                : Optional.empty(),
+            clock.today()));
     model.addAttribute("problems", typed.problems());
     return "pour/packs";
   }

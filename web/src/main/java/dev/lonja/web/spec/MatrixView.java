@@ -2,6 +2,7 @@ package dev.lonja.web.spec;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.Level;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.fluid.Standing;
@@ -15,8 +16,10 @@ import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -46,6 +49,8 @@ public record MatrixView(
    * A spec.
    *
    * @param others how many more compartments demand the same
+   * @param cells in order of the columns
+   * @param bestFirst the same, what may go in first
    */
   public record Row(
       CompartmentId specId,
@@ -54,11 +59,17 @@ public record MatrixView(
       String others,
       String grades,
       String demands,
-      List<Cell> cells) {}
+      List<Cell> cells,
+      List<Cell> bestFirst) {}
 
-  /** A verdict; {@code preferred} if the product is what goes in today. */
+  /**
+   * A verdict; {@code preferred} if the product is what goes in today, {@code free} is empty if
+   * none lies on the shelf.
+   */
   public record Cell(
       ProductId productId,
+      String product,
+      String free,
       String mark,
       State state,
       boolean preferred,
@@ -116,18 +127,24 @@ public record MatrixView(
     int others = row.alike().size() - 1;
     Set<ProductId> preferred = row.preferred();
     List<Cell> cells = new ArrayList<>();
+    Map<Level, List<Cell>> bestFirst = new EnumMap<>(Level.class);
     for (int i = 0; i < matrix.columns().size(); i++) {
       Product product = matrix.columns().get(i).product();
       Standing verdict = row.standings().get(i);
-      cells.add(
+      Column column = column(matrix.columns().get(i));
+      Cell cell =
           new Cell(
               product.id(),
+              product.display(),
+              column.free(),
               MatrixMark.svg(verdict),
               ReasonWording.state(verdict.overall()),
               preferred.contains(product.id()),
               query.spec().equals(Optional.of(first.compartment().id()))
                   && query.product().equals(Optional.of(product.id())),
-              product.name() + " in " + first.display() + ": " + verdict.overall().words()));
+              product.name() + " in " + first.display() + ": " + verdict.overall().words());
+      cells.add(cell);
+      bestFirst.computeIfAbsent(verdict.overall(), level -> new ArrayList<>()).add(cell);
     }
     return new Row(
         first.compartment().id(),
@@ -136,7 +153,8 @@ public record MatrixView(
         others == 0 ? "" : "and " + Words.count(others, "other like it", "others like it"),
         String.join(", ", first.spec().chart().rows().stream().map(r -> r.grade().text()).toList()),
         String.join("; ", SpecWording.demands(first.spec())),
-        cells);
+        cells,
+        bestFirst.values().stream().flatMap(List::stream).toList());
   }
 
   private static Opened opened(MatrixDesk.Opened opened) {
