@@ -18,6 +18,7 @@ import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.fleet.ShelfQueries;
 import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.fluid.ClimateRepository;
+import dev.lonja.store.fluid.DataSheetRepository;
 import dev.lonja.store.fluid.PourRepository;
 import dev.lonja.store.fluid.ProductRepository;
 import dev.lonja.store.fluid.SpecRepository;
@@ -27,6 +28,7 @@ import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.JobCosts;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
+import dev.lonja.store.ledger.QuoteRepository;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.DeviceRepository;
@@ -236,6 +238,15 @@ public final class Session {
     return new LedgerRepository(context, settings().currency());
   }
 
+  public DataSheetRepository dataSheets() {
+    return new DataSheetRepository(context);
+  }
+
+  public QuoteRepository quotes() {
+    return new QuoteRepository(context, settings().currency());
+  }
+
+  /** What left the shelves for each job. */
   public JobCosts jobCosts() {
     return new JobCosts(context, settings().currency());
   }

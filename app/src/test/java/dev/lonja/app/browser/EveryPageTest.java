@@ -71,6 +71,7 @@ class EveryPageTest {
           "/oils/products",
           "/oils/products/13",
           "/oils/products/13/edit",
+          "/oils/products/13/sheets",
           "/oils/specs/1",
           "/oils/specs/1/edit",
           "/oils/year",

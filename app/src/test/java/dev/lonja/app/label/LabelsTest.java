@@ -73,6 +73,24 @@ class LabelsTest {
     }
   }
 
+  /**
+   * A can into which oil is decanted says what it is, what it does to people and until when it may
+   * be used; whatever the product, it is one label.
+   */
+  @Test
+  void aCanThatIsFilledFromADrumSaysWhatIsInIt() throws Exception {
+    assertThat(text("/labels/products/1.pdf"))
+        .contains("Maretta", "Faro", "15W-40", "Hot oil: Burns skin.", "Used oil:")
+        .contains("filled 2027-03-15", "use by", "see the safety data sheet");
+    for (int product = 1; product <= 15; product++) {
+      try (PDDocument label =
+          Loader.loadPDF(visitor.bytes("/labels/products/" + product + ".pdf"))) {
+        assertThat(label.getNumberOfPages()).as("product " + product).isEqualTo(1);
+      }
+    }
+    assertThat(visitor.get("/labels/products/999.pdf").status()).isEqualTo(404);
+  }
+
   /** AT-4's air filter went out on 10 March at 631.2 h; what still lies on a tray is not marked. */
   @Test
   void theFiltersOfAJobAreMarked() throws Exception {

@@ -30,6 +30,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class ReceiptsTest {
 
   private static final String PAGE = "/fleet/GN-1/work/receipts";
+  private static final String SHEETS = "/oils/products/2/sheets";
 
   @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
 
@@ -62,6 +63,33 @@ class ReceiptsTest {
       document.save(bytes);
       return bytes.toByteArray();
     }
+  }
+
+  /**
+   * Sheets of a product: the latest of a kind holds, whoever works with it may open it; a photo, a
+   * day to come and a sheet without its day are refused.
+   */
+  @Test
+  void aProductKeepsItsDataSheets() throws IOException {
+    byte[] sheet = document(2, document -> {});
+    assertThat(sheet("2026-01-12", sheet).words()).contains("safety data sheet of 12 Jan 2026");
+    Visitor.Page kept = sheet("2027-02-01", sheet);
+    assertThat(kept.document().select("main li").eachText().get(0)).contains("1 Feb", "holds");
+    assertThat(kept.document().select("main li").eachText().get(1)).contains("2026", "earlier");
+    assertThat(sheet("2027-03-16", sheet).words()).contains("allowed is up to today, 2027-03-15");
+    assertThat(sheet("soon", sheet).words()).contains("\"soon\" is not a date");
+    assertThat(sheet("2027-02-01", photo()).words()).contains("That file is no PDF of 1 to");
+    String pages = kept.document().select("main li a").first().attr("href");
+    assertThat(SERVER.signedInAs("workshop").bytes(pages)).isEqualTo(sheet);
+    assertThat(SERVER.signedInAs("workshop").get(SHEETS).hasForm("/sheets")).isFalse();
+    Visitor.Page left = visitor.submit(kept.form("/remove"), Map.of());
+    assertThat(left.document().select("main li")).hasSize(1);
+    assertThat(visitor.get("/oils/products/999/sheets").status()).isEqualTo(404);
+  }
+
+  private Visitor.Page sheet(String day, byte[] file) {
+    return visitor.upload(
+        visitor.get(SHEETS).form("/sheets"), Map.of("dated", day, "kind", "SAFETY"), "file", file);
   }
 
   /** A photo and a document of two pages: the record has its own page, the photo's and those. */

@@ -77,6 +77,8 @@ class RoleWalkTest {
           "/fleet/{code}/values/{task}",
           "/items/{id}",
           "/items/{id}/picture",
+          "/oils/products/{id}/sheets",
+          "/oils/products/{id}/sheets/{sheet}.pdf",
           "/parts/{id}",
           "/parts/{id}/map",
           "/trays",
@@ -106,6 +108,7 @@ class RoleWalkTest {
   private static String filled(String path) {
     return path.replace("{code}", "RT-04")
         .replace("{unit}", "RT-04")
+        .replace("{year}", "2027")
         .replace("{position}", "1")
         .replace("/offers/{what}", "/offers/bin")
         .replace("/backups/{name}", "/backups/none")

@@ -164,6 +164,8 @@ class VariantsTest {
         "task|leadDays|121|The number of days before is 121; allowed is 0 to 120.",
         "task|leadDays|-1|The number of days before is -1; allowed is 0 to 120.",
         "task|beforeLayUp|true|More than one thing says when it comes",
+        "task|afterLayUp|true|More than one thing says when it comes",
+        "task|hazards|hot-oil, lava|There is no caution \"lava\"; there are hot-oil, used-oil",
         "task|byFluid|E9 30000|is no interval by fluid",
         "task|byFluid|E99: 30000|\"E99\" is no class of fluids"
       })
@@ -190,6 +192,34 @@ class VariantsTest {
   private static String shown(Element field) {
     boolean sent = !field.is("[type=checkbox]") || field.hasAttr("checked");
     return sent ? field.val() : "";
+  }
+
+  /**
+   * Work that comes when a machine is back from standing, with a caution of its own, and a part
+   * whose arrow points somewhere: what was typed stands there again.
+   */
+  @Test
+  void storageWorkCautionsAndArrowsAreKept() {
+    Visitor.Page page = visitor.get("/fleet/variants/9");
+    FormElement task = edit(page, "task", "Inspect air filter");
+    Map<String, String> back =
+        Map.of(
+            "run", "", "months", "", "meter", "", "afterLayUp", "true", "hazards", "fuel aerosol");
+    Visitor.Page kept = visitor.submit(task, back);
+    assertThat(kept.words()).contains("back from a lay-up");
+    assertThat(Visitor.filled(edit(kept, "task", "Inspect air filter"), Map.of()))
+        .containsEntry("hazards", "fuel, aerosol")
+        .containsEntry("afterLayUp", "true");
+    Visitor.Page pointed =
+        visitor.submit(edit(kept, "position", "Air filter"), Map.of("arrow", "TO_ENGINE"));
+    assertThat(Visitor.filled(edit(pointed, "position", "Air filter"), Map.of()))
+        .containsEntry("arrow", "TO_ENGINE");
+    assertThat(
+            visitor
+                .submit(edit(pointed, "position", "Air filter"), Map.of("arrow", "AWAY"))
+                .words())
+        .contains("Nothing was changed.");
+    assertThat(SERVER.isSound()).isTrue();
   }
 
   /** Neither an interval nor anything else says when the task comes. */

@@ -79,6 +79,8 @@ public final class PlainScreens implements Screens {
 
   @Override
   public List<String> texts(String css) {
+    // what a drawing is called stands beside it in words, and a browser shows it once
+    page.document().select("[aria-hidden] svg").remove();
     return page.document().select(css).eachText();
   }
 }

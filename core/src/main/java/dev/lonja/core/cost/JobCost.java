@@ -10,6 +10,12 @@ import java.util.Optional;
  * @param tray the number of the tray that went out for it
  * @param unitId empty for what the workshop used itself
  * @param day on which the tray went out
+ * @param outside what its services would cost elsewhere
  */
 public record JobCost(
-    String tray, Optional<UnitId> unitId, String title, LocalDate day, Spent spent) {}
+    String tray,
+    Optional<UnitId> unitId,
+    String title,
+    LocalDate day,
+    Spent spent,
+    Outside outside) {}

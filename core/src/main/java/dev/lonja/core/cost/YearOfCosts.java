@@ -15,8 +15,10 @@ import java.util.Optional;
  * What the jobs of a year cost: by unit, by class and for the store, month by month.
  *
  * @param workshop what was used for no machine
+ * @param budget of the whole store, if one is set
  */
-public record YearOfCosts(int year, List<OfClass> classes, Sum workshop, Sum store) {
+public record YearOfCosts(
+    int year, List<OfClass> classes, Sum workshop, Sum store, Optional<Budget> budget) {
 
   public YearOfCosts {
     classes = List.copyOf(classes);
@@ -27,7 +29,7 @@ public record YearOfCosts(int year, List<OfClass> classes, Sum workshop, Sum sto
    *
    * @param months what they cost, January first
    */
-  public record Sum(int jobs, List<Money> months, Spent spent) {
+  public record Sum(int jobs, List<Money> months, Spent spent, Outside outside) {
 
     public Sum {
       months = List.copyOf(months);
@@ -45,15 +47,31 @@ public record YearOfCosts(int year, List<OfClass> classes, Sum workshop, Sum sto
       return new Sum(
           jobs.size(),
           months,
-          jobs.stream().map(JobCost::spent).reduce(Spent.nothing(currency), Spent::plus));
+          jobs.stream().map(JobCost::spent).reduce(Spent.nothing(currency), Spent::plus),
+          jobs.stream().map(JobCost::outside).reduce(Outside.nothing(currency), Outside::plus));
+    }
+  }
+
+  /** The budgets of one year, of the store and by class. */
+  public record Budgets(Optional<Budget> ofStore, Map<Long, Budget> ofClasses) {
+
+    public static final Budgets NONE = new Budgets(Optional.empty(), Map.of());
+
+    public Budgets {
+      ofClasses = Map.copyOf(ofClasses);
     }
   }
 
   /** One machine. */
   public record OfUnit(Unit unit, Sum sum) {}
 
-  /** The machines of a class for which anything was done, in order of their codes. */
-  public record OfClass(Unit.UnitClass unitClass, List<OfUnit> units, Sum sum) {
+  /**
+   * The machines of a class for which anything was done, in order of their codes.
+   *
+   * @param budget of the class, if one is set
+   */
+  public record OfClass(
+      Unit.UnitClass unitClass, List<OfUnit> units, Sum sum, Optional<Budget> budget) {
 
     public OfClass {
       units = List.copyOf(units);
@@ -66,7 +84,7 @@ public record YearOfCosts(int year, List<OfClass> classes, Sum workshop, Sum sto
    * @param units by id, all that the jobs are for; a job for none of them is broken data and throws
    */
   public static YearOfCosts of(
-      int year, Map<UnitId, Unit> units, List<JobCost> all, Currency currency) {
+      int year, Map<UnitId, Unit> units, List<JobCost> all, Budgets budgets, Currency currency) {
     List<JobCost> jobs = all.stream().filter(job -> job.day().getYear() == year).toList();
     Map<Unit, List<JobCost>> byUnit = new LinkedHashMap<>();
     Map<Unit.UnitClass, List<JobCost>> byClass = new LinkedHashMap<>();
@@ -90,12 +108,14 @@ public record YearOfCosts(int year, List<OfClass> classes, Sum workshop, Sum sto
                         .map(
                             entry -> new OfUnit(entry.getKey(), Sum.of(entry.getValue(), currency)))
                         .toList(),
-                    Sum.of(ofClass, currency))));
+                    Sum.of(ofClass, currency),
+                    Optional.ofNullable(budgets.ofClasses().get(unitClass.id())))));
     return new YearOfCosts(
         year,
         classes,
         Sum.of(jobs.stream().filter(job -> job.unitId().isEmpty()).toList(), currency),
-        Sum.of(jobs, currency));
+        Sum.of(jobs, currency),
+        budgets.ofStore());
   }
 
   private static Unit unit(Map<UnitId, Unit> units, JobCost job) {

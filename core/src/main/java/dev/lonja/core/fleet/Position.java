@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param drive what turns a plug, such as "17 mm hex"; may be empty
  * @param filterVolume the oil its filter takes up, where known
  * @param limits what the place demands of whatever goes there
+ * @param arrow where the arrow on the part points, where that is said
  */
 public record Position(
     PositionId id,
@@ -36,7 +37,42 @@ public record Position(
     String drive,
     String note,
     Optional<Volume> filterVolume,
-    Limits limits) {
+    Limits limits,
+    Optional<Arrow> arrow) {
+
+  /** One of whose arrow nothing is said. */
+  public Position(
+      PositionId id,
+      String name,
+      Kind kind,
+      Optional<CompartmentId> compartmentId,
+      Optional<ItemId> itemId,
+      int quantity,
+      Optional<Integer> strokes,
+      Optional<TorqueRange> torque,
+      Optional<Mounting> mounting,
+      String thread,
+      String drive,
+      String note,
+      Optional<Volume> filterVolume,
+      Limits limits) {
+    this(
+        id,
+        name,
+        kind,
+        compartmentId,
+        itemId,
+        quantity,
+        strokes,
+        torque,
+        mounting,
+        thread,
+        drive,
+        note,
+        filterVolume,
+        limits,
+        Optional.empty());
+  }
 
   /**
    * What a place demands.
@@ -129,7 +165,8 @@ public record Position(
         drive,
         note,
         volume,
-        limits);
+        limits,
+        arrow);
   }
 
   public Position withTorque(TorqueRange other) {
@@ -147,7 +184,8 @@ public record Position(
         drive,
         note,
         filterVolume,
-        limits);
+        limits,
+        arrow);
   }
 
   /** True if the position is one of the compartment. */
@@ -175,6 +213,7 @@ public record Position(
         drive,
         note,
         filterVolume,
-        limits);
+        limits,
+        arrow);
   }
 }

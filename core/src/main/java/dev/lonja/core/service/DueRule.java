@@ -57,6 +57,8 @@ public final class DueRule {
       day = Optional.of(season.after(standing.origin().day()));
     } else if (timing instanceof Timing.BeforeLayUp layUp) {
       day = layUp.after(standing.origin().day());
+    } else if (timing instanceof Timing.AfterLayUp layUp) {
+      day = layUp.after(standing.origin().day());
     }
     Optional<LocalDate> planned = notBeforeToday(day);
     return due(Optional.empty(), day, planned, planned.map(date -> Due.Cause.SEASON));
@@ -120,7 +122,10 @@ public final class DueRule {
     if (!standing.origin().recorded()) {
       flags.add(Due.Flag.NO_RECORD);
     }
-    if (standing.task().timing() instanceof Timing.BeforeLayUp && calendar.isEmpty()) {
+    boolean goesByLayUp =
+        standing.task().timing() instanceof Timing.BeforeLayUp
+            || standing.task().timing() instanceof Timing.AfterLayUp;
+    if (goesByLayUp && calendar.isEmpty()) {
       flags.add(Due.Flag.NO_LAY_UP);
     }
     limit.ifPresent(

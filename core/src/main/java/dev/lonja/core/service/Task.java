@@ -6,6 +6,7 @@ import dev.lonja.core.inspection.ReplacementOdds;
 import dev.lonja.core.inspection.ReplacementTurn;
 import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.meter.MeterId;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -14,13 +15,24 @@ import java.util.function.UnaryOperator;
  *
  * @param steps what to mind in the work, such as how the machine's own interval is reset; may be
  *     empty
+ * @param hazards codes of the store's hazard texts that go with it, beside those of its fluid
  */
 public record Task(
-    TaskId id, String serviceName, String name, Action action, Timing timing, String steps) {
+    TaskId id,
+    String serviceName,
+    String name,
+    Action action,
+    Timing timing,
+    String steps,
+    List<String> hazards) {
+
+  public Task {
+    hazards = List.copyOf(hazards);
+  }
 
   /** One in which there is nothing to mind. */
   public Task(TaskId id, String serviceName, String name, Action action, Timing timing) {
-    this(id, serviceName, name, action, timing, "");
+    this(id, serviceName, name, action, timing, "", List.of());
   }
 
   /** What is done to what. */
@@ -111,11 +123,11 @@ public record Task(
   }
 
   Task withTiming(Timing other) {
-    return new Task(id, serviceName, name, action, other, steps);
+    return new Task(id, serviceName, name, action, other, steps, hazards);
   }
 
   Task withAction(Action other) {
-    return new Task(id, serviceName, name, other, timing, steps);
+    return new Task(id, serviceName, name, other, timing, steps, hazards);
   }
 
   /** This task with an interval stated for its unit, which takes the place of all others. */

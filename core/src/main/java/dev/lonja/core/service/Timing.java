@@ -116,6 +116,26 @@ public sealed interface Timing {
   }
 
   /**
+   * On the day on which the unit comes back from a lay-up.
+   *
+   * @param layUps those on file; none on file gives no day
+   */
+  record AfterLayUp(List<LayUp> layUps) implements Timing {
+
+    public AfterLayUp {
+      layUps = List.copyOf(layUps);
+    }
+
+    /** The first such day for which nothing was done since the lay-up began. */
+    Optional<LocalDate> after(LocalDate lastDone) {
+      return layUps.stream()
+          .filter(layUp -> layUp.first().isAfter(lastDone))
+          .map(layUp -> layUp.last().plusDays(1))
+          .min(Comparator.naturalOrder());
+    }
+  }
+
+  /**
    * So many days before each lay-up of the unit.
    *
    * @param layUps those on file; none on file gives no day

@@ -46,6 +46,9 @@ public record UnitFacts(List<LayUp> layUps, Map<CompartmentId, List<String>> flu
     if (task.timing() instanceof Timing.BeforeLayUp before) {
       return task.withTiming(new Timing.BeforeLayUp(before.leadDays(), layUps));
     }
+    if (task.timing() instanceof Timing.AfterLayUp) {
+      return task.withTiming(new Timing.AfterLayUp(layUps));
+    }
     if (task.action() instanceof Task.Action.ChangeFluid change) {
       List<String> classes = fluidClasses.getOrDefault(change.compartmentId(), List.of());
       return task.byInterval().map(timed -> task.withTiming(timed.whileIn(classes))).orElse(task);

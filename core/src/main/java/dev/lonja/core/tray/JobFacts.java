@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.service.Task;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What the tasks of a tray touch on a machine: the compartments that are drained, and the positions
@@ -39,6 +40,18 @@ public record JobFacts(UnitNeeds needs, List<Task> tasks) {
     return opensDrained
         || tasks.stream()
             .anyMatch(task -> task.positionId().filter(position.id()::equals).isPresent());
+  }
+
+  /**
+   * What may hurt in it, by the codes of the store's hazard texts, each once: of the draining, then
+   * what is said of its tasks.
+   */
+  public List<String> hazards() {
+    return Stream.concat(
+            drained().stream().flatMap(it -> WorkHazards.whenDraining(it.kind()).stream()),
+            tasks.stream().flatMap(task -> task.hazards().stream()))
+        .distinct()
+        .toList();
   }
 
   /** What turns the fasteners, each once, in order of the positions. */

@@ -48,7 +48,8 @@ class YearOfCostsTest {
         Optional.of(unit).filter(id -> id > 0).map(UnitId::new),
         "Service",
         LocalDate.parse(day),
-        new Spent(eur(parts), eur(fluids), eur(kits)));
+        new Spent(eur(parts), eur(fluids), eur(kits)),
+        new Outside(eur(20_000), 1));
   }
 
   /**
@@ -67,6 +68,9 @@ class YearOfCostsTest {
                 job(2, "2027-03-09", 500, 0, 0),
                 job(1, "2027-03-31", -800, 0, 3_000),
                 job(0, "2027-03-10", 200, 0, 0)),
+            new YearOfCosts.Budgets(
+                Optional.of(new Budget(2027, eur(10_000))),
+                Map.of(TRUCKS.id(), new Budget(2027, eur(7_000)))),
             EUR);
     assertThat(year.classes()).hasSize(1);
     YearOfCosts.OfClass trucks = year.classes().get(0);
@@ -84,12 +88,34 @@ class YearOfCostsTest {
     assertThat(year.workshop().spent().total()).isEqualTo(eur(200));
     assertThat(year.store().spent().total()).isEqualTo(eur(7_900));
     assertThat(year.store().jobs()).isEqualTo(4);
+    // four jobs of this year at 200, each with one service that nobody quoted
+    assertThat(year.store().outside()).isEqualTo(new Outside(eur(80_000), 4));
+    assertThat(year.budget().orElseThrow().left(eur(7_900))).isEqualTo(eur(2_100));
+    assertThat(trucks.budget().orElseThrow().left(eur(7_700))).isEqualTo(eur(-700));
+  }
+
+  /** 31 January is the 31st of 365 days: 3,650 × 31 / 365 = 310; 2028 has 366 days. */
+  @Test
+  void aBudgetIsSpreadOverTheDaysOfItsYear() {
+    Budget budget = new Budget(2027, eur(365_000));
+    assertThat(budget.upTo(LocalDate.parse("2027-01-31"))).isEqualTo(eur(31_000));
+    assertThat(budget.upTo(LocalDate.parse("2026-12-31"))).isEqualTo(eur(0));
+    assertThat(budget.upTo(LocalDate.parse("2028-06-01"))).isEqualTo(eur(365_000));
+    assertThat(new Budget(2028, eur(366)).upTo(LocalDate.parse("2028-01-02"))).isEqualTo(eur(2));
+    assertThatThrownBy(() -> new Budget(2027, eur(0)))
+        .hasMessage("amount is 0.00; allowed is more");
   }
 
   @Test
   void aJobForNoUnitOnFileIsBrokenData() {
     assertThatThrownBy(
-            () -> YearOfCosts.of(2027, UNITS, List.of(job(9, "2027-01-01", 1, 0, 0)), EUR))
+            () ->
+                YearOfCosts.of(
+                    2027,
+                    UNITS,
+                    List.of(job(9, "2027-01-01", 1, 0, 0)),
+                    YearOfCosts.Budgets.NONE,
+                    EUR))
         .hasMessage("units has no 9");
   }
 }

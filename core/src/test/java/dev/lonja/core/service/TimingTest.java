@@ -136,6 +136,19 @@ class TimingTest {
     assertThat(none.flags()).contains(Due.Flag.NO_LAY_UP);
   }
 
+  /**
+   * Laid up from 5 to 31 January 2028: due on 1 February. What was done since the lay-up began
+   * counts for it, what was done before does not.
+   */
+  @Test
+  void afterALayUpItIsDueOnTheDayOfTheReturn() {
+    LayUp next = new LayUp(LocalDate.parse("2028-01-05"), LocalDate.parse("2028-01-31"));
+    Timing back = new Timing.AfterLayUp(List.of(next));
+    assertThat(dueOf(back, "2028-01-04").calendarDate()).contains(LocalDate.parse("2028-02-01"));
+    assertThat(dueOf(back, "2028-01-05").calendarDate()).isEmpty();
+    assertThat(dueOf(back, "2028-01-05").flags()).contains(Due.Flag.NO_LAY_UP);
+  }
+
   /** A class the product claims as a whole entry picks the interval; a part of a word does not. */
   @Test
   void theFluidInTheCompartmentPicksTheInterval() {

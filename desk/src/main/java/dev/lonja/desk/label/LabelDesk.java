@@ -1,6 +1,8 @@
 package dev.lonja.desk.label;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.Product;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
@@ -9,6 +11,7 @@ import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -16,6 +19,7 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.fluid.DataSheetRepository;
 import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
@@ -75,6 +79,46 @@ public class LabelDesk extends KeepersDesk {
                 .filter(lot -> lot.lot().place().lotId().equals(lotId))
                 .findFirst()
                 .flatMap(lot -> session.items().byId(itemId).map(item -> new LotLabel(item, lot))));
+  }
+
+  /**
+   * A product, as a can into which some of it was decanted has to say it.
+   *
+   * @param pack one that the store keeps, by whose number the can is found again
+   * @param opened how many days it keeps once opened, the least of its packs
+   * @param sheet the day of its safety data sheet
+   */
+  public record DecantedLabel(
+      Product product,
+      List<Hazards.Text> hazards,
+      Optional<Item> pack,
+      Optional<Integer> opened,
+      Optional<LocalDate> sheet) {}
+
+  public Optional<DecantedLabel> decanted(ProductId id) {
+    return store.read(
+        session ->
+            session
+                .products()
+                .byId(id)
+                .map(
+                    product -> {
+                      List<Item> packs =
+                          session.items().all().stream()
+                              .filter(item -> item.product().equals(Optional.of(product)))
+                              .toList();
+                      return new DecantedLabel(
+                          product,
+                          Hazards.load(session).of(product),
+                          packs.stream().findFirst(),
+                          packs.stream()
+                              .flatMap(item -> item.keeping().openLifeDays().stream())
+                              .min(Comparator.naturalOrder()),
+                          session.dataSheets().of(id).stream()
+                              .filter(sheet -> sheet.kind() == DataSheetRepository.Kind.SAFETY)
+                              .map(DataSheetRepository.Sheet::datedOn)
+                              .findFirst());
+                    }));
   }
 
   public Optional<Item.Bin> bin(String address) {

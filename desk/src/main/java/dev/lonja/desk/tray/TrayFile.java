@@ -22,7 +22,6 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
-import dev.lonja.core.tray.WorkHazards;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.crossref.Substitute;
@@ -348,9 +347,7 @@ public record TrayFile(
       Session session, Tray tray, Map<ItemId, Item> items, JobFacts job) {
     Hazards hazards = Hazards.load(session);
     return Stream.concat(
-            job.drained().stream()
-                .flatMap(
-                    drained -> hazards.ofCodes(WorkHazards.whenDraining(drained.kind())).stream()),
+            hazards.ofCodes(job.hazards()).stream(),
             tray.lines().stream()
                 .flatMap(line -> items.get(line.itemId()).product().stream())
                 .flatMap(product -> hazards.of(product).stream()))

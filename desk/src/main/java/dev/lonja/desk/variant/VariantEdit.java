@@ -7,6 +7,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.item.ItemNaming;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
@@ -100,6 +101,11 @@ final class VariantEdit {
         .map(WhileIn::fluidClass)
         .filter(name -> !isClass(name))
         .map(VariantRefusal.UnknownFluidClass::new)
+        .forEach(refusals::add);
+    List<String> hazards = Hazards.load(session).all().stream().map(Hazards.Text::code).toList();
+    task.hazards().stream()
+        .filter(code -> !hazards.contains(code))
+        .map(code -> new VariantRefusal.UnknownHazard(code, hazards))
         .forEach(refusals::add);
     return refusals;
   }

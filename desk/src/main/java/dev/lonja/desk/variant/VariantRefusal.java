@@ -58,6 +58,9 @@ public sealed interface VariantRefusal extends Refusal {
   /** No fluid claims a class that is called so. */
   record UnknownFluidClass(String name) implements VariantRefusal {}
 
+  /** The store words no such hazard. */
+  record UnknownHazard(String code, List<String> known) implements VariantRefusal {}
+
   /** No fluid, or more than one, is called what it is to be flushed with. */
   record NoSuchFlush() implements VariantRefusal {}
 }

@@ -60,6 +60,7 @@ final class ExchangeTables {
     all.addAll(MeterTables.ALL);
     all.addAll(ServiceTables.ALL);
     all.add(PolicyTables.policies());
+    all.add(PolicyTables.budgets());
     all.addAll(TrayTables.ALL);
     all.add(PolicyTables.linePolicies());
     all.addAll(RecordTables.ALL);

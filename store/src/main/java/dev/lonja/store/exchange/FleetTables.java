@@ -24,6 +24,7 @@ import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.UNIT_CLASS;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
+import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.LevelMethod;
@@ -284,6 +285,9 @@ final class FleetTables {
                 .optional())
         .with(
             of("mounting", POSITION.MOUNTING, words(Mounting.values()), "how a filter sits")
+                .optional())
+        .with(
+            of("arrow", POSITION.ARROW, words(Arrow.values()), "where the arrow on it points")
                 .optional())
         .with(of("thread", POSITION.THREAD, text(Lengths.SHORT), "thread of a plug").orEmptyText())
         .with(of("drive", POSITION.DRIVE, text(Lengths.SHORT), "what turns a plug").orEmptyText())

@@ -19,6 +19,7 @@ import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.CHANGE_OVER;
 import static dev.lonja.store.schema.Tables.CLIMATE_MONTH;
+import static dev.lonja.store.schema.Tables.DATA_SHEET;
 import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.PRODUCT_APPROVAL;
 import static dev.lonja.store.schema.Tables.REFERENCE_CHANGE;
@@ -39,6 +40,7 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.mixture.Glycol;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
+import dev.lonja.store.fluid.DataSheetRepository;
 import dev.lonja.store.reference.ReferenceFile;
 import java.math.BigDecimal;
 import java.util.Arrays;
@@ -49,7 +51,7 @@ import java.util.Map;
 final class FluidTables {
 
   static final List<ExchangeTable> PRODUCTS =
-      List.of(products(), productApprovals(), climateMonths(), referenceChanges());
+      List.of(products(), productApprovals(), dataSheets(), climateMonths(), referenceChanges());
 
   static final List<ExchangeTable> SPECS = List.of(specGrades(), specClasses(), specApprovals());
 
@@ -124,6 +126,18 @@ final class FluidTables {
     return row.get("mix_share").isEmpty()
         ? row.get("glycol").isEmpty() && row.get("freeze_points").isEmpty()
         : isMixed;
+  }
+
+  private static ExchangeTable dataSheets() {
+    return ExchangeTable.named("data_sheets", DATA_SHEET)
+        .with(number("id", DATA_SHEET.ID, "number of the row"))
+        .with(reference("product_id", DATA_SHEET.PRODUCT_ID, "products", "the product"))
+        .with(of("kind", DATA_SHEET.KIND, words(DataSheetRepository.Kind.values()), "which sheet"))
+        .with(of("dated_on", DATA_SHEET.DATED_ON, date(), "the day that stands on it"))
+        .with(of("content_base64", DATA_SHEET.CONTENT, Format.paper(), "its pages"))
+        .with(of("actor", DATA_SHEET.ACTOR, text(Lengths.NAME), "who kept it"))
+        .with(of("recorded_at", DATA_SHEET.RECORDED_AT, instant(), "when"))
+        .build();
   }
 
   private static ExchangeTable productApprovals() {

@@ -84,6 +84,16 @@ record Format<T>(
   }
 
   /** A photo as {@link #picture} has it, or a document. */
+  static Format<byte[]> paper() {
+    return file(
+        "a PDF of at most "
+            + Limits.RECEIPT_BYTES
+            + " bytes and "
+            + Limits.RECEIPT_PAGES
+            + " pages with nothing in it but pages, as Base64",
+        ReceiptPaper::is);
+  }
+
   static Format<byte[]> receipt() {
     return file(
         "such a JPEG as pictures are, or a PDF of at most "

@@ -4,7 +4,9 @@ import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
+import static dev.lonja.store.schema.Tables.BUDGET;
 import static dev.lonja.store.schema.Tables.LINE_POLICY;
 import static dev.lonja.store.schema.Tables.POLICY;
 
@@ -58,6 +60,23 @@ final class PolicyTables {
                 "position_id",
                 "one holder at most, and one of whom the question is asked",
                 PolicyTables::isAskedOfOneAtMost))
+        .build();
+  }
+
+  static ExchangeTable budgets() {
+    return ExchangeTable.named("budgets", BUDGET)
+        .with(number("id", BUDGET.ID, "number of the row"))
+        .with(of("year", BUDGET.YEAR, whole(1900, 2199), "the year"))
+        .with(
+            reference("class_id", BUDGET.CLASS_ID, "classes", "for this class, else for the store")
+                .optional())
+        .with(
+            of(
+                "amount_minor",
+                BUDGET.AMOUNT_MINOR,
+                whole(1, 1_000_000_000_000L),
+                "what its jobs may cost"))
+        .unique("year", "class_id")
         .build();
   }
 

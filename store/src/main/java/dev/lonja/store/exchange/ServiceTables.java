@@ -42,6 +42,13 @@ final class ServiceTables {
         .with(number("id", SERVICE.ID, "number of the row"))
         .with(reference("variant_id", SERVICE.VARIANT_ID, "variants", "the variant"))
         .with(of("name", SERVICE.NAME, text(Lengths.NAME), "name"))
+        .with(
+            of("quoted_minor", SERVICE.QUOTED_MINOR, whole(1, 10_000_000_000L), "asked elsewhere")
+                .optional())
+        .with(of("quoted_by", SERVICE.QUOTED_BY, text(Lengths.NAME), "who asks that").optional())
+        .with(of("quoted_on", SERVICE.QUOTED_ON, date(), "since when").optional())
+        .together("quoted_minor", "quoted_by")
+        .together("quoted_minor", "quoted_on")
         .unique("variant_id", "name")
         .build();
   }
@@ -98,10 +105,18 @@ final class ServiceTables {
             of("season_start", TASK.SEASON_START, monthDay(), "day of the year it comes before")
                 .optional())
         .with(of("before_lay_up", TASK.BEFORE_LAY_UP, yesNo(), "done before each lay-up"))
+        .with(of("after_lay_up", TASK.AFTER_LAY_UP, yesNo(), "done after each lay-up"))
         .with(
             of("lead_days", TASK.LEAD_DAYS, whole(0, Limits.LEAD_DAYS), "how many days before")
                 .optional())
         .with(of("steps", TASK.STEPS, text(Lengths.REASON), "what to mind").orEmptyText())
+        .with(
+            of(
+                    "hazards",
+                    TASK.HAZARDS,
+                    text(Lengths.REASON),
+                    "codes of hazard texts, \", \" between them")
+                .orEmptyText())
         .with(
             of("value_kind", TASK.VALUE_KIND, words(ValueKind.values()), "what is measured")
                 .optional())
@@ -136,7 +151,7 @@ final class ServiceTables {
             new RowRule(
                 "interval_months",
                 "filled where interval_h_or_km, with_task_id and season_start are empty and"
-                    + " before_lay_up is false; no two of the four",
+                    + " before_lay_up and after_lay_up are false; no two of the five",
                 row -> timings(row) == 1))
         .rule(
             new RowRule(
@@ -181,7 +196,8 @@ final class ServiceTables {
     boolean withAnother = !row.get("with_task_id").isEmpty();
     boolean season = !row.get("season_start").isEmpty();
     boolean layUp = row.get("before_lay_up").equals("true");
-    return Stream.of(interval, withAnother, season, layUp).filter(way -> way).count();
+    boolean afterwards = row.get("after_lay_up").equals("true");
+    return Stream.of(interval, withAnother, season, layUp, afterwards).filter(way -> way).count();
   }
 
   private static ExchangeTable fluidIntervals() {

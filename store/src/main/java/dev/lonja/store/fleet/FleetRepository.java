@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.VARIANT;
 
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.calendar.UsageCalendar;
+import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
@@ -400,6 +401,7 @@ public final class FleetRepository {
             row.get(POSITION.WATER_SEPARATOR) == 1,
             row.get(POSITION.MATERIALS).isEmpty()
                 ? List.of()
-                : List.of(row.get(POSITION.MATERIALS).split(", "))));
+                : List.of(row.get(POSITION.MATERIALS).split(", "))),
+        Optional.ofNullable(row.get(POSITION.ARROW)).map(Arrow::valueOf));
   }
 }

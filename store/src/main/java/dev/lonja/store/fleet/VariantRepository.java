@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.TRAY_LINE;
 import static dev.lonja.store.schema.Tables.UNIT;
 import static dev.lonja.store.schema.Tables.VARIANT;
 
+import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Mounting;
@@ -235,6 +236,7 @@ public final class VariantRepository {
     row.set(
         POSITION.TORQUE_HIGH_MNM,
         position.torque().map(torque -> torque.high().millinewtonMetres()).orElse(null));
+    row.set(POSITION.ARROW, position.arrow().map(Arrow::name).orElse(null));
     row.set(POSITION.MOUNTING, position.mounting().map(Mounting::name).orElse(null));
     row.set(POSITION.THREAD, position.thread());
     row.set(POSITION.DRIVE, position.drive());

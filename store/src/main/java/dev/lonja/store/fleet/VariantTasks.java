@@ -74,6 +74,7 @@ public final class VariantTasks {
    * @param meter empty without a run in the interval
    * @param nth with every nth time of {@code lead}
    * @param steps what to mind in the work; may be empty
+   * @param hazards codes of the hazard texts that go with it
    */
   public record StoredTask(
       TaskId id,
@@ -91,10 +92,29 @@ public final class VariantTasks {
       Optional<TaskId> lead,
       Optional<Integer> nth,
       Optional<MonthDay> season,
-      boolean beforeLayUp,
+      Optional<LayUpSide> layUp,
       Optional<Integer> leadDays,
       List<WhileIn> byFluid,
-      String steps) {}
+      String steps,
+      List<String> hazards) {}
+
+  /** On which side of a lay-up a task comes. */
+  public enum LayUpSide {
+    BEFORE,
+    AFTER
+  }
+
+  /** Codes of the hazard texts that go with a task. */
+  public static List<String> hazards(Record row) {
+    return Stream.of(row.get(TASK.HAZARDS).split(", ")).filter(code -> !code.isEmpty()).toList();
+  }
+
+  private static Optional<LayUpSide> layUp(Record row) {
+    if (row.get(TASK.BEFORE_LAY_UP) == 1) {
+      return Optional.of(LayUpSide.BEFORE);
+    }
+    return row.get(TASK.AFTER_LAY_UP) == 1 ? Optional.of(LayUpSide.AFTER) : Optional.empty();
+  }
 
   /** The tasks of a variant, by service in order of entry. */
   public List<StoredTask> of(long variantId) {
@@ -137,10 +157,11 @@ public final class VariantTasks {
         Optional.ofNullable(row.get(TASK.WITH_TASK_ID)),
         Optional.ofNullable(row.get(TASK.EVERY_NTH)).map(Math::toIntExact),
         Optional.ofNullable(row.get(TASK.SEASON_START)).map(day -> MonthDay.parse("--" + day)),
-        row.get(TASK.BEFORE_LAY_UP) == 1,
+        layUp(row),
         Optional.ofNullable(row.get(TASK.LEAD_DAYS)).map(Math::toIntExact),
         byFluid,
-        row.get(TASK.STEPS));
+        row.get(TASK.STEPS),
+        hazards(row));
   }
 
   /** Of the value that a task asks for, if it does. */
@@ -186,7 +207,9 @@ public final class VariantTasks {
     row.set(TASK.WITH_TASK_ID, task.lead().orElse(null));
     row.set(TASK.EVERY_NTH, task.nth().map(Integer::longValue).orElse(null));
     row.set(TASK.SEASON_START, task.season().map(day -> day.toString().substring(2)).orElse(null));
-    row.set(TASK.BEFORE_LAY_UP, task.beforeLayUp() ? 1L : 0L);
+    row.set(TASK.BEFORE_LAY_UP, task.layUp().equals(Optional.of(LayUpSide.BEFORE)) ? 1L : 0L);
+    row.set(TASK.AFTER_LAY_UP, task.layUp().equals(Optional.of(LayUpSide.AFTER)) ? 1L : 0L);
+    row.set(TASK.HAZARDS, String.join(", ", task.hazards()));
     row.set(TASK.STEPS, task.steps());
     row.set(TASK.LEAD_DAYS, task.leadDays().map(Integer::longValue).orElse(null));
     if (context.fetchExists(TASK, TASK.ID.eq(task.id()))) {
@@ -305,10 +328,11 @@ public final class VariantTasks {
               task.lead().map(copies::get),
               task.nth(),
               task.season(),
-              task.beforeLayUp(),
+              task.layUp(),
               task.leadDays(),
               task.byFluid(),
-              task.steps());
+              task.steps(),
+              task.hazards());
       save(to, copy);
       copies.put(task.id(), copy.id());
     }

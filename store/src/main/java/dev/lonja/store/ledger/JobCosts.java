@@ -3,9 +3,13 @@ package dev.lonja.store.ledger;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.PART;
+import static dev.lonja.store.schema.Tables.SERVICE;
+import static dev.lonja.store.schema.Tables.TASK;
 import static dev.lonja.store.schema.Tables.TRAY;
+import static dev.lonja.store.schema.Tables.TRAY_TASK;
 
 import dev.lonja.core.cost.JobCost;
+import dev.lonja.core.cost.Outside;
 import dev.lonja.core.cost.Spent;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.part.Family;
@@ -13,6 +17,7 @@ import dev.lonja.core.quantity.Money;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Currency;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,12 +68,52 @@ public final class JobCosts {
         .groupBy(TRAY.ID, PART.FAMILY)
         .orderBy(TRAY.HANDED_OVER_ON, TRAY.ID)
         .forEach(row -> jobs.merge(row.get(TRAY.NUMBER), job(row), JobCosts::together));
-    return List.copyOf(jobs.values());
+    Map<String, Outside> outside = outside(which);
+    return jobs.values().stream()
+        .map(
+            job ->
+                new JobCost(
+                    job.tray(),
+                    job.unitId(),
+                    job.title(),
+                    job.day(),
+                    job.spent(),
+                    outside.getOrDefault(job.tray(), job.outside())))
+        .toList();
+  }
+
+  /** By tray, what its services would cost elsewhere; each service once. */
+  private Map<String, Outside> outside(Condition which) {
+    Map<String, Outside> outside = new HashMap<>();
+    context
+        .selectDistinct(TRAY.NUMBER, SERVICE.ID, SERVICE.QUOTED_MINOR)
+        .from(TRAY)
+        .join(TRAY_TASK)
+        .on(TRAY_TASK.TRAY_ID.eq(TRAY.ID))
+        .join(TASK)
+        .on(TASK.ID.eq(TRAY_TASK.TASK_ID))
+        .join(SERVICE)
+        .on(SERVICE.ID.eq(TASK.SERVICE_ID))
+        .where(which)
+        .forEach(
+            row ->
+                outside.merge(
+                    row.get(TRAY.NUMBER),
+                    Optional.ofNullable(row.get(SERVICE.QUOTED_MINOR))
+                        .map(minor -> new Outside(new Money(minor, currency), 0))
+                        .orElse(new Outside(Money.zero(currency), 1)),
+                    Outside::plus));
+    return outside;
   }
 
   private static JobCost together(JobCost one, JobCost other) {
     return new JobCost(
-        one.tray(), one.unitId(), one.title(), one.day(), one.spent().plus(other.spent()));
+        one.tray(),
+        one.unitId(),
+        one.title(),
+        one.day(),
+        one.spent().plus(other.spent()),
+        one.outside());
   }
 
   private JobCost job(Record row) {
@@ -77,7 +122,8 @@ public final class JobCosts {
         Optional.ofNullable(row.get(TRAY.UNIT_ID)),
         row.get(TRAY.TITLE),
         row.get(TRAY.HANDED_OVER_ON),
-        spent(Family.valueOf(row.get(PART.FAMILY)), row.get(VALUE).longValueExact()));
+        spent(Family.valueOf(row.get(PART.FAMILY)), row.get(VALUE).longValueExact()),
+        Outside.nothing(currency));
   }
 
   /** What leaves the shelf counts below zero in the ledger. */

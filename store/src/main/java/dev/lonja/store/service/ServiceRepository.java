@@ -202,7 +202,8 @@ public final class ServiceRepository {
         row.get(TASK.NAME),
         action(row),
         timing(row, byFluid.getOrDefault(row.get(TASK.ID), List.of()), meter),
-        row.get(TASK.STEPS));
+        row.get(TASK.STEPS),
+        VariantTasks.hazards(row));
   }
 
   private static Timing timing(Record row, List<FluidRow> byFluid, Optional<CountedBy> meter) {
@@ -217,6 +218,9 @@ public final class ServiceRepository {
     }
     if (row.get(TASK.BEFORE_LAY_UP) == 1) {
       return new Timing.BeforeLayUp(Math.toIntExact(row.get(TASK.LEAD_DAYS)), List.of());
+    }
+    if (row.get(TASK.AFTER_LAY_UP) == 1) {
+      return new Timing.AfterLayUp(List.of());
     }
     Optional<MeterSpan> firstSpan = span(meter, row.get(TASK.FIRST_INTERVAL_TENTHS));
     Optional<Integer> firstMonths = months(row.get(TASK.FIRST_INTERVAL_MONTHS));

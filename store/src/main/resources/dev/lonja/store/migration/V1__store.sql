@@ -233,6 +233,18 @@ CREATE TABLE product_approval (
   UNIQUE (product_id, code)
 ) STRICT;
 
+-- Sheets of a product as their maker gave them out; the latest of a kind holds.
+CREATE TABLE data_sheet (
+  id INTEGER NOT NULL PRIMARY KEY,
+  product_id INTEGER NOT NULL REFERENCES product,
+  kind TEXT NOT NULL CHECK (kind IN ('SAFETY', 'PRODUCT')),
+  dated_on TEXT NOT NULL CHECK (date(dated_on) = dated_on),
+  content BLOB NOT NULL CHECK (length(content) BETWEEN 1 AND 2097152),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX data_sheet_product ON data_sheet (product_id, kind, dated_on);
+
 -- Where this store departs from the public reference data that ship: the latest line on a row of a
 -- file holds, and its history is what stands before it. No content takes the row out.
 CREATE TABLE reference_change (
@@ -612,6 +624,8 @@ CREATE TABLE position (
   torque_low_mnm INTEGER CHECK (torque_low_mnm BETWEEN 1 AND 10000000),
   torque_high_mnm INTEGER CHECK (torque_high_mnm BETWEEN torque_low_mnm AND 10000000),
   mounting TEXT CHECK (mounting IN ('UPRIGHT', 'SIDEWAYS', 'INVERTED')),
+  -- where the arrow on the part points
+  arrow TEXT CHECK (arrow IN ('UP', 'DOWN', 'TO_ENGINE', 'TO_TANK', 'INWARD', 'OUTWARD')),
   thread TEXT NOT NULL,
   drive TEXT NOT NULL,
   note TEXT NOT NULL,
@@ -648,8 +662,23 @@ CREATE TABLE service (
   id INTEGER NOT NULL PRIMARY KEY,
   variant_id INTEGER NOT NULL REFERENCES variant,
   name TEXT NOT NULL,
-  UNIQUE (variant_id, name)
+  -- what a workshop elsewhere asks for it, who said so and when
+  quoted_minor INTEGER CHECK (quoted_minor BETWEEN 1 AND 10000000000),
+  quoted_by TEXT CHECK (length(quoted_by) BETWEEN 1 AND 60),
+  quoted_on TEXT CHECK (date(quoted_on) = quoted_on),
+  UNIQUE (variant_id, name),
+  CHECK ((quoted_minor IS NULL) = (quoted_by IS NULL)),
+  CHECK ((quoted_minor IS NULL) = (quoted_on IS NULL))
 ) STRICT;
+
+-- What the jobs of a year may cost, for a class of units, or for the whole store where none is named.
+CREATE TABLE budget (
+  id INTEGER NOT NULL PRIMARY KEY,
+  year INTEGER NOT NULL CHECK (year BETWEEN 1900 AND 2199),
+  class_id INTEGER REFERENCES unit_class ON DELETE CASCADE,
+  amount_minor INTEGER NOT NULL CHECK (amount_minor BETWEEN 1 AND 1000000000000)
+) STRICT;
+CREATE UNIQUE INDEX budget_once ON budget (year, ifnull(class_id, 0));
 
 CREATE TABLE task (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -671,9 +700,13 @@ CREATE TABLE task (
   every_nth INTEGER CHECK (every_nth BETWEEN 2 AND 50),
   season_start TEXT CHECK (length(season_start) = 5),
   before_lay_up INTEGER NOT NULL DEFAULT 0 CHECK (before_lay_up IN (0, 1)),
+  -- or on the day on which a unit comes back from one
+  after_lay_up INTEGER NOT NULL DEFAULT 0 CHECK (after_lay_up IN (0, 1)),
   lead_days INTEGER CHECK (lead_days BETWEEN 0 AND 120),
   -- what to mind in the work, such as how the machine's own interval is reset
   steps TEXT NOT NULL DEFAULT '' CHECK (length(steps) <= 200),
+  -- what may hurt in it beside what its fluid brings: codes of hazard texts with ", " between them
+  hazards TEXT NOT NULL DEFAULT '',
   -- an inspection may ask for a value, in base units: µm, Pa, tenths of °C, mN·m, mV, or a count
   value_kind TEXT CHECK (value_kind IN ('LENGTH', 'PRESSURE', 'TEMPERATURE', 'TORQUE', 'VOLTAGE', 'COUNT')),
   value_low INTEGER CHECK (value_low BETWEEN -10000 AND 1000000000000),
@@ -686,7 +719,7 @@ CREATE TABLE task (
   CHECK (value_kind IS NULL OR action = 'INSPECT'),
   CHECK ((value_kind IS NULL) = (value_low IS NULL AND value_high IS NULL)),
   CHECK (value_low <= value_high),
-  CHECK ((interval_tenths IS NOT NULL OR interval_months IS NOT NULL) + (with_task_id IS NOT NULL) + (season_start IS NOT NULL) + before_lay_up = 1),
+  CHECK ((interval_tenths IS NOT NULL OR interval_months IS NOT NULL) + (with_task_id IS NOT NULL) + (season_start IS NOT NULL) + before_lay_up + after_lay_up = 1),
   CHECK ((with_task_id IS NULL) = (every_nth IS NULL)),
   CHECK ((season_start IS NOT NULL OR before_lay_up = 1) = (lead_days IS NOT NULL)),
   CHECK ((meter_name IS NOT NULL) = (interval_tenths IS NOT NULL)),

@@ -128,7 +128,9 @@ class ExchangeTest {
 
   @Test
   void rulesWithinARowAreChecked() throws IOException {
-    edit("tasks.csv", text -> text + "900,1,Nothing,inspect,,,,,,,,0.5,,,,,false,,,length,2,1\r\n");
+    edit(
+        "tasks.csv",
+        text -> text + "900,1,Nothing,inspect,,,,,,,,0.5,,,,,false,false,,,,length,2,1\r\n");
     assertThat(problems())
         .anyMatch(p -> p.contains("column compartment_id") && p.contains("for inspect where"))
         .anyMatch(p -> p.contains("column value_kind") && p.contains("low is not above high"))

@@ -136,7 +136,8 @@ final class JobCard {
         line.wanted().display() + (line.wanted().measure() == Measure.PIECES ? " ×" : " of"),
         item.number(),
         item.description().equals(line.place()) ? "" : item.description(),
-        (used + leftOut + greasing(line) + note + " " + TrayWording.inside(file, line)).strip());
+        (used + leftOut + greasing(line) + note + " " + TrayWording.inside(file, line)).strip(),
+        line.positionId().flatMap(file.job().needs()::knownPosition).flatMap(SeatDrawing::of));
   }
 
   /** How often the gun is pressed at a grease point; empty for anything else. */

@@ -54,8 +54,16 @@ public record JobCardView(
    */
   public record Level(String filter, String read) {}
 
-  /** Something that goes on. */
-  public record PartRow(String place, String amount, String number, String what, String note) {}
+  /**
+   * Something that goes on.
+   *
+   * @param seat how it sits, where that is said
+   */
+  public record PartRow(
+      String place, String amount, String number, String what, String note, Optional<Seat> seat) {}
+
+  /** How a part sits, drawn and in words. */
+  public record Seat(String drawing, String words) {}
 
   /**
    * A fastener, or a filter and how far it is turned.

@@ -1,5 +1,6 @@
 package dev.lonja.web.label;
 
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.tray.TrayId;
@@ -50,6 +51,8 @@ final class LabelChoice {
   private Optional<LabelView> thing(String kind, String name) {
     return switch (kind) {
       case "items" -> desk.item(ItemId.valueOf(name)).map(LabelView::of);
+      case "products" ->
+          desk.decanted(ProductId.valueOf(name)).map(label -> LabelView.of(label, today));
       case "bins" -> desk.bin(name).map(LabelView::of);
       case "trays" -> desk.tray(TrayId.valueOf(name)).map(LabelView::of);
       case "machines" -> desk.machine(name).map(LabelView::of);

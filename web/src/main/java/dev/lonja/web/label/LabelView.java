@@ -4,13 +4,16 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.label.LabelDesk;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.document.ScanCode;
 import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Words;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -21,6 +24,17 @@ import java.util.stream.Stream;
  * @param bars true if the code is drawn in bars, false for a matrix
  */
 public record LabelView(String small, String large, List<String> lines, String code, boolean bars) {
+
+  /** Of more hazards there is room for the titles alone. */
+  private static final int MOST_TEXTS = 3;
+
+  /** From so many lines on they are set smaller. */
+  private static final int MANY = 4;
+
+  /** True if it has more to say than most. */
+  public boolean isDense() {
+    return lines.size() >= MANY;
+  }
 
   static LabelView of(Item item) {
     String key = item.key().text();
@@ -43,6 +57,31 @@ public record LabelView(String small, String large, List<String> lines, String c
                 : stocked.condition().words() + ", here since " + stocked.receivedOn(),
             stocked.expiresOn().map(day -> "good through " + day).orElse("no last day")),
         lot.item().key().text());
+  }
+
+  /** A can into which some of a product is decanted: what it is, what it does, until when. */
+  static LabelView of(LabelDesk.DecantedLabel of, LocalDate today) {
+    Drum drum = Drum.of(of.product());
+    List<String> lines = new ArrayList<>();
+    lines.add((drum.kind() + " " + drum.grade() + " " + drum.classes()).strip());
+    if (of.hazards().size() <= MOST_TEXTS) {
+      of.hazards().forEach(hazard -> lines.add(hazard.title() + ": " + hazard.text()));
+    } else {
+      lines.add(of.hazards().stream().map(Hazards.Text::title).collect(Collectors.joining(" · ")));
+    }
+    lines.add(
+        "filled " + today + of.opened().map(days -> ", use by " + today.plusDays(days)).orElse(""));
+    lines.add(
+        of.sheet()
+            .map(day -> "see the safety data sheet of " + day)
+            .orElse("see the safety data sheet"));
+    return new LabelView(
+        of.product().make(),
+        of.product().name(),
+        lines,
+        ScanCode.dataMatrix(
+            of.pack().map(item -> item.key().text()).orElse(of.product().display())),
+        false);
   }
 
   static LabelView of(Item.Bin bin) {

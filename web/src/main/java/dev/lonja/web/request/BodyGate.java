@@ -50,6 +50,7 @@ public class BodyGate extends OncePerRequestFilter {
           Route.of("/new-password", DataSize.ofKilobytes(8), false),
           Route.of("/items/{id}/picture", DataSize.ofMegabytes(8), true),
           Route.of("/fleet/{code}/work/receipts", DataSize.ofMegabytes(8), true),
+          Route.of("/oils/products/{id}/sheets", DataSize.ofMegabytes(3), true),
           Route.of("/find/lists", DataSize.ofMegabytes(64), true));
 
   @Override

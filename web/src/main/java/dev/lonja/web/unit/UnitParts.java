@@ -158,7 +158,8 @@ final class UnitParts {
             position.strokes().map(s -> Words.strokes(position.quantity(), s)).orElse(""),
             position.thread(),
             position.drive(),
-            position.mounting().map(Mounting::words).orElse("")),
+            position.mounting().map(Mounting::words).orElse(""),
+            position.arrow().map(arrow -> "arrow " + arrow.words()).orElse("")),
         new UnitView.Part(
             plate(position.itemId()),
             position.itemId().isEmpty() && !position.kind().opensCompartment(),

@@ -10,6 +10,7 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.fleet.VariantTasks;
 import dev.lonja.store.fleet.VariantTasks.Action;
+import dev.lonja.store.fleet.VariantTasks.LayUpSide;
 import dev.lonja.store.fleet.VariantTasks.Span;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import dev.lonja.store.fleet.VariantTasks.WhileIn;
@@ -62,14 +63,16 @@ final class TaskEntry {
     Optional<Integer> leadDays =
         whole("leadDays", "The number of days before", 0, Limits.LEAD_DAYS);
     Optional<MonthDay> season = season();
-    boolean beforeLayUp = form.containsKey("beforeLayUp");
+    List<LayUpSide> sides = sides();
     Optional<TaskId> lead = number("lead").map(TaskId::valueOf);
-    checkTiming(interval, lead, season, beforeLayUp, leadDays, nth, first);
+    checkTiming(interval, lead, season, sides, leadDays, nth, first);
     Optional<String> meter = meter(interval.tenths().isPresent());
     List<WhileIn> byFluid = byFluid(interval);
     if (!text("steps").isEmpty()) {
       typed.text("steps", "What to mind", text("steps"), Lengths.REASON);
     }
+    List<String> hazards =
+        Stream.of(text("hazards").split("[,\\s]+")).filter(code -> !code.isEmpty()).toList();
     return typed.all(
         () ->
             id ->
@@ -89,10 +92,11 @@ final class TaskEntry {
                     lead,
                     nth,
                     season,
-                    beforeLayUp,
+                    sides.stream().findFirst(),
                     leadDays,
                     byFluid,
-                    text("steps")));
+                    text("steps"),
+                    hazards));
   }
 
   private Optional<Action> chosenAction() {
@@ -237,21 +241,34 @@ final class TaskEntry {
     return Optional.of(text(field)).filter(number -> number.matches(NUMBER));
   }
 
+  private List<LayUpSide> sides() {
+    List<LayUpSide> sides = new ArrayList<>();
+    if (form.containsKey("beforeLayUp")) {
+      sides.add(LayUpSide.BEFORE);
+    }
+    if (form.containsKey("afterLayUp")) {
+      sides.add(LayUpSide.AFTER);
+    }
+    return sides;
+  }
+
   private void checkTiming(
       Span interval,
       Optional<TaskId> lead,
       Optional<MonthDay> season,
-      boolean beforeLayUp,
+      List<LayUpSide> sides,
       Optional<Integer> leadDays,
       Optional<Integer> nth,
       Span first) {
     if (!typed.problems().isEmpty()) {
       return;
     }
+    boolean beforeLayUp = sides.contains(LayUpSide.BEFORE);
     long ways =
-        Stream.of(!interval.isNone(), lead.isPresent(), season.isPresent(), beforeLayUp)
-            .filter(way -> way)
-            .count();
+        sides.size()
+            + Stream.of(!interval.isNone(), lead.isPresent(), season.isPresent())
+                .filter(way -> way)
+                .count();
     if (ways != 1) {
       typed.refuse(
           "run",

@@ -1,5 +1,6 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
@@ -116,6 +117,8 @@ final class VariantEntry {
         filled("torque").flatMap(text -> PartEntry.torque(typed, "torque", text));
     Optional<Mounting> mounting =
         filled("mounting").flatMap(text -> constant("mounting", "mounting", Mounting.values()));
+    Optional<Arrow> arrow =
+        filled("arrow").flatMap(text -> constant("arrow", "way of the arrow", Arrow.values()));
     String thread = optionalText("thread", "The thread", LONGEST_SHORT);
     String drive = optionalText("drive", "What turns it", LONGEST_SHORT);
     String note = optionalText("note", "The note", LONGEST_NOTE);
@@ -140,7 +143,8 @@ final class VariantEntry {
                         drive,
                         note,
                         Optional.empty(),
-                        limits)));
+                        limits,
+                        arrow)));
   }
 
   private Optional<Integer> strokes(Optional<Position.Kind> kind) {

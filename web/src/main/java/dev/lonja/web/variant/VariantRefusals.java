@@ -82,6 +82,16 @@ final class VariantRefusals {
                                   + String.join(", ", none.known())
                                   + "."))
                   .when(
+                      VariantRefusal.UnknownHazard.class,
+                      none ->
+                          new Problem(
+                              "hazards",
+                              "There is no caution \""
+                                  + none.code()
+                                  + "\"; there are "
+                                  + String.join(", ", none.known())
+                                  + "."))
+                  .when(
                       VariantRefusal.UnknownFluidClass.class,
                       none ->
                           new Problem(

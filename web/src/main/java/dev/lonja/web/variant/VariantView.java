@@ -41,6 +41,7 @@ public record VariantView(
       List<Choice> compartmentKinds,
       List<Choice> positionKinds,
       List<Choice> mountings,
+      List<Choice> arrows,
       Levels levels,
       List<Choice> subjects,
       List<Choice> meters,

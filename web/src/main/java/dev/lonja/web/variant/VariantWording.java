@@ -1,5 +1,6 @@
 package dev.lonja.web.variant;
 
+import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
@@ -20,6 +21,7 @@ import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.store.fleet.VariantTasks.LayUpSide;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import dev.lonja.web.frame.Words;
 import java.util.Arrays;
@@ -79,6 +81,7 @@ final class VariantWording {
         Arrays.stream(Compartment.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
         Arrays.stream(Position.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
         Arrays.stream(Mounting.values()).map(m -> choice(m.name(), m.words())).toList(),
+        Arrays.stream(Arrow.values()).map(a -> choice(a.name(), a.words())).toList(),
         new VariantView.Levels(
             Arrays.stream(LevelMethod.Kind.values()).map(k -> choice(k.name(), k.words())).toList(),
             Arrays.stream(LevelMethod.Warmth.values())
@@ -150,6 +153,7 @@ final class VariantWording {
     fields.put("quantity", String.valueOf(p.quantity()));
     fields.put("strokes", p.strokes().map(String::valueOf).orElse(""));
     fields.put("torque", p.torque().map(VariantWording::newtonMetres).orElse(""));
+    fields.put("arrow", p.arrow().map(Arrow::name).orElse(""));
     fields.put("mounting", p.mounting().map(Mounting::name).orElse(""));
     fields.put("thread", p.thread());
     fields.put("drive", p.drive());
@@ -203,9 +207,10 @@ final class VariantWording {
     fields.put(
         "byFluid",
         t.byFluid().stream().map(VariantFormat::words).collect(Collectors.joining("\n")));
-    if (t.beforeLayUp()) {
-      fields.put("beforeLayUp", "true");
-    }
+    fields.put("hazards", String.join(", ", t.hazards()));
+    t.layUp()
+        .ifPresent(
+            side -> fields.put(side == LayUpSide.BEFORE ? "beforeLayUp" : "afterLayUp", "true"));
     return new VariantView.Row<>(
         t.id(),
         joined(
@@ -229,8 +234,10 @@ final class VariantWording {
               .map(StoredTask::name)
               .orElse("");
       return "every " + Words.ordinal(t.nth().orElse(0)) + " time of " + lead;
-    } else if (t.beforeLayUp()) {
-      return t.leadDays().orElse(0) + " days before a lay-up";
+    } else if (t.layUp().isPresent()) {
+      return t.layUp().get() == LayUpSide.BEFORE
+          ? t.leadDays().orElse(0) + " days before a lay-up"
+          : "back from a lay-up";
     }
     return t.season()
         .map(day -> t.leadDays().orElse(0) + " days before " + day.toString().substring(2))
