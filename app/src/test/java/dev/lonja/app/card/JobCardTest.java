@@ -47,6 +47,17 @@ class JobCardTest {
     }
   }
 
+  /** On the screen and on paper. */
+  @Test
+  void aFilterIsDrawnAsItSits() throws IOException {
+    String drains = visitor.get("/").document().select("a.tray-block:contains(AT-3)").attr("href");
+    Visitor.Page card = visitor.get(drains + "/card");
+    assertThat(card.document().select("td:has(.card-seat svg)").text()).contains("sits sideways.");
+    try (PDDocument paper = Loader.loadPDF(visitor.bytes(drains + "/card.pdf"))) {
+      assertThat(new PDFTextStripper().getText(paper)).contains("sits sideways.");
+    }
+  }
+
   /** The code on the paper is the tray's number. */
   @Test
   void theCodeOnThePaperIsReadByAScanner() throws Exception {

@@ -77,7 +77,7 @@ class ItemFormTest {
     assertThat(item.path()).startsWith("/items/");
     assertThat(item.words())
         .contains("M20×1.5", "93.66 mm", "none", "2 × Cu 14×18×1.5")
-        .contains("Should hold A-16: 2 to 6", "111222, 333444", "Keeps 1,500 days unopened.")
+        .contains("Should hold A-16: 2 to 6", "111222, 333444", "Keeps 4 years 1 month unopened.")
         .contains("8.70 EUR", "least 4");
     assertThat(visitor.get("/find?q=333444").path()).isEqualTo(item.path());
     // the form shows what is on file, and saving it unchanged changes nothing

@@ -51,6 +51,18 @@ class ItemPagesTest {
     assertThat(SERVER.onHand("OS Z11")).isEqualTo(before);
   }
 
+  /** A quart of oil is 0.946353 L, whether it is issued or put on a tray; pieces take no unit. */
+  @Test
+  void oilIsBookedInTheUnitsThatPeopleSpeak() {
+    Quantity before = SERVER.onHand("FA 15-20");
+    visitor.submit(page("FA 15-20").form("/issue"), Map.of("quantity", "1 qt", "reason", "sample"));
+    assertThat(before.minus(SERVER.onHand("FA 15-20"))).isEqualTo(Quantity.litres("0.946353"));
+    Visitor.Page kilos =
+        visitor.submit(
+            page("FA 15-20").form("/issue"), Map.of("quantity", "1 kg", "reason", "sample"));
+    assertThat(kilos.words()).contains("The quantity is \"1 kg\"; it is counted in L");
+  }
+
   /** A lot is booked under its own item, or the ledger could never be verified again. */
   @Test
   void aLotOfAnotherItemIsNotBooked() {

@@ -54,7 +54,7 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
  */
 class KilledServerTest {
 
-  private static final int TRAYS = 100;
+  private static final int TRAYS = 60;
   private static final int PEOPLE = 4;
   private static final int ACKNOWLEDGED_BEFORE_THE_KILL = 12;
   private static final ItemId HOSE_CLIPS = new ItemId(38);

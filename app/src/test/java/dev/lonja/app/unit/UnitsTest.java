@@ -69,6 +69,15 @@ class UnitsTest {
     assertThat(sent.document().select("#meter-3-start").val()).isEqualTo("7");
   }
 
+  /** What the book says and a machine turned out not to have is told before another is taken in. */
+  @Test
+  void whatTheBookSaidWronglyIsToldAgain() {
+    String words = "BH-2 has no Return filter: this tank has a suction strainer instead";
+    assertThat(visitor.get("/fleet/new?variant=8").words()).contains(words);
+    assertThat(visitor.get("/fleet/variants/8").words()).contains(words);
+    assertThat(visitor.get("/fleet/new?variant=1").words()).doesNotContain("strainer");
+  }
+
   /** Its tasks count by a meter called road, so that none of its units goes without. */
   @Test
   void metersAreHeldAgainstTheModel() {

@@ -242,7 +242,7 @@ final class MixedYard {
             "Engine drain with filter Brisa 30 SAE 30 API SJ BR 30-1 from Y-01 1.60 L 300 mL, once it has run"
                 + " and stood 1.90 L",
             "Read on the stick cold, screwed in, the machine level and upright.",
-            "Oil filter Oil filter, small 1 × PL 2201 sits sideways",
+            "Oil filter Oil filter, small 1 × PL 2201 sits sideways.",
             "Air filter Air filter, panel 1 × PA 118",
             "Spark plugs Spark plug 2 × NP 19-6",
             "Blades Blade, high lift 2 × TB 535",
@@ -435,7 +435,7 @@ final class MixedYard {
             "Engine plug seal Washer, copper 1 × CU 12-16",
             "Primary plug seal Washer, copper 1 × CU 12-16",
             "Gearbox plug seal Washer, copper 1 × CU 12-16",
-            "Oil filter Oil filter, black 1 × RV 306 sits sideways",
+            "Oil filter Oil filter, black 1 × RV 306 sits sideways.",
             "what set to range in pounds",
             "Oil filter turn after contact as the filter or its box says",
             "Engine plug 23 N·m 21–24 N·m 17.0 lbf·ft",
@@ -720,7 +720,7 @@ final class MixedYard {
             "Read on the stick cold, pushed right in, the machine level and upright.",
             "Engine Lava, flushing oil 500 mL of LV 05 Flush: pour it into the old fluid, run the engine"
                 + " as its label says, and drain the two together; they are waste.",
-            "Oil filter 1 × NT 712 sits sideways",
+            "Oil filter 1 × NT 712 sits sideways.",
             "Wipers Wiper, 550 mm 2 × OW 550",
             "Undertray clips Undertray clip 6 × CL 6 In case it breaks; comes back if unused.",
             "what set to range in pounds",
@@ -850,7 +850,7 @@ final class MixedYard {
             "Engine drain with filter Brisa D 15W-40 API CI-4 BD 1540-20 from Y-41 9.80 L 604 mL, once it"
                 + " has run and stood 10.40 L",
             "Read on the stick cold, pushed right in, the machine level and upright.",
-            "Oil filter Oil filter, long 1 × PL 5120 sits sideways",
+            "Oil filter Oil filter, long 1 × PL 5120 sits sideways.",
             "Fuel filter 1 × PF 5121",
             "what set to range in pounds",
             "Oil filter turn after contact as the filter or its box says",

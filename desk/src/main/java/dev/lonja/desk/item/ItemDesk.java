@@ -11,6 +11,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
@@ -51,6 +52,12 @@ public class ItemDesk {
 
   /** Empty for an unknown item. */
   @KeptAnswer
+  /** What an item is counted in; pieces where there is none such, which the booking then says. */
+  public Measure measure(ItemId itemId) {
+    return store.read(
+        session -> session.items().byId(itemId).map(Item::measure).orElse(Measure.PIECES));
+  }
+
   public Optional<ItemFile> file(ItemId itemId) {
     return store.read(session -> session.items().byId(itemId).map(item -> file(session, item)));
   }

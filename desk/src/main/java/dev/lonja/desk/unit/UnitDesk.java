@@ -18,6 +18,7 @@ import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.ClassRepository.StoredClass;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.query.UnitScope;
+import dev.lonja.store.service.DeviationRepository;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -55,13 +56,15 @@ public class UnitDesk extends KeepersDesk {
    * @param chosen the variant that was asked for
    * @param like a unit of it, whose class the new one may share
    * @param meters that a unit of it has, by name
+   * @param absences what machines like it turned out not to have
    */
   public record Models(
       List<Unit.UnitClass> classes,
       List<StoredVariant> variants,
       Optional<StoredVariant> chosen,
       Optional<Unit> like,
-      Map<String, MeterMeasure> meters) {}
+      Map<String, MeterMeasure> meters,
+      List<DeviationRepository.Absence> absences) {}
 
   /**
    * @param like the code of a unit that the new one is to be like; may be of none
@@ -97,7 +100,10 @@ public class UnitDesk extends KeepersDesk {
               variants,
               chosen,
               one,
-              one.map(unit -> meters(session, unit)).orElseGet(Map::of));
+              one.map(unit -> meters(session, unit)).orElseGet(Map::of),
+              chosen
+                  .map(stored -> session.deviations().absences(stored.variant().id()))
+                  .orElse(List.of()));
         });
   }
 

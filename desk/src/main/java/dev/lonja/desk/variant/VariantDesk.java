@@ -21,6 +21,7 @@ import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import dev.lonja.store.service.DeviationRepository;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -66,13 +67,15 @@ public class VariantDesk extends KeepersDesk {
    *
    * @param items that it prefers
    * @param shared numbers among these that several makes use
+   * @param absences what machines of it turned out not to have
    */
   public record VariantFile(
       StoredVariant stored,
       UnitNeeds needs,
       List<StoredTask> tasks,
       Map<ItemId, Item> items,
-      Set<ItemId> shared) {}
+      Set<ItemId> shared,
+      List<DeviationRepository.Absence> absences) {}
 
   public List<StoredVariant> all() {
     return store.read(session -> session.variants().all());
@@ -95,7 +98,13 @@ public class VariantDesk extends KeepersDesk {
                         needs.positions().stream().flatMap(p -> p.itemId().stream()))
                     .collect(Collectors.toSet()));
     Set<ItemId> shared = session.items().sharingTheirNumber(items.values());
-    return new VariantFile(stored, needs, session.variants().tasks().of(id), items, shared);
+    return new VariantFile(
+        stored,
+        needs,
+        session.variants().tasks().of(id),
+        items,
+        shared,
+        session.deviations().absences(id));
   }
 
   /** What goes into a compartment, and what it is flushed with. */

@@ -1,9 +1,12 @@
 package dev.lonja.store.service;
 
+import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.DEVIATION;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.METER;
+import static dev.lonja.store.schema.Tables.POSITION;
 import static dev.lonja.store.schema.Tables.TASK;
+import static dev.lonja.store.schema.Tables.UNIT;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fleet.Capacity;
@@ -25,7 +28,9 @@ import dev.lonja.store.query.UnitScope;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -36,12 +41,14 @@ import org.jspecify.annotations.Nullable;
 /** How units differ from their variants. One change of one thing stands at a time. */
 public final class DeviationRepository {
 
+  private static final String ABSENT = "ABSENT";
+
   /** The columns that say what is changed. */
   private static final Cases<Deviation.Change, Row> ROW =
       Cases.<Deviation.Change, Row>over(Deviation.Change.class)
           .when(
               Deviation.Change.NoCompartment.class,
-              c -> Row.ofCompartment("ABSENT", c.compartmentId()))
+              c -> Row.ofCompartment(ABSENT, c.compartmentId()))
           .when(
               Deviation.Change.OtherFluid.class, c -> Row.ofCompartment("ITEM", c.compartmentId()))
           .when(
@@ -53,11 +60,11 @@ public final class DeviationRepository {
                       Optional.empty(),
                       Optional.empty(),
                       Optional.of(c.condition().name())))
-          .when(Deviation.Change.NoPosition.class, p -> Row.ofPosition("ABSENT", p.positionId()))
+          .when(Deviation.Change.NoPosition.class, p -> Row.ofPosition(ABSENT, p.positionId()))
           .when(Deviation.Change.OtherPart.class, p -> Row.ofPosition("ITEM", p.positionId()))
           .when(Deviation.Change.OtherTorque.class, p -> Row.ofPosition("TORQUE", p.positionId()))
           .when(Deviation.Change.OtherInterval.class, t -> Row.ofTask("INTERVAL", t.taskId()))
-          .when(Deviation.Change.NoTask.class, t -> Row.ofTask("ABSENT", t.taskId()))
+          .when(Deviation.Change.NoTask.class, t -> Row.ofTask(ABSENT, t.taskId()))
           .all();
 
   /** The columns that say what it is now; what is absent has none. */
@@ -98,6 +105,39 @@ public final class DeviationRepository {
         .where(units.holds(DEVIATION.UNIT_ID))
         .orderBy(DEVIATION.UNIT_ID, DEVIATION.ID)
         .fetchGroups(DEVIATION.UNIT_ID, DeviationRepository::deviation);
+  }
+
+  /**
+   * Something that the book has and a machine of the variant has not.
+   *
+   * @param what the compartment, the position or the task
+   */
+  public record Absence(String unit, String what, String reason) {}
+
+  /** What machines of a variant lack, by their codes, in order of entry. */
+  public List<Absence> absences(long variantId) {
+    return context
+        .select(UNIT.CODE, COMPARTMENT.NAME, POSITION.NAME, TASK.NAME, DEVIATION.REASON)
+        .from(DEVIATION)
+        .join(UNIT)
+        .on(UNIT.ID.eq(DEVIATION.UNIT_ID))
+        .leftJoin(COMPARTMENT)
+        .on(COMPARTMENT.ID.eq(DEVIATION.COMPARTMENT_ID))
+        .leftJoin(POSITION)
+        .on(POSITION.ID.eq(DEVIATION.POSITION_ID))
+        .leftJoin(TASK)
+        .on(TASK.ID.eq(DEVIATION.TASK_ID))
+        .where(UNIT.VARIANT_ID.eq(variantId), DEVIATION.CHANGE.eq(ABSENT))
+        .orderBy(UNIT.CODE, DEVIATION.ID)
+        .fetch(
+            row ->
+                new Absence(
+                    row.get(UNIT.CODE),
+                    Stream.of(row.value2(), row.value3(), row.value4())
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElseThrow(),
+                    row.get(DEVIATION.REASON)));
   }
 
   /** Puts a deviation in force; one that changed the same thing before gives way. */

@@ -6,6 +6,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.ledger.StockDesk;
 import dev.lonja.desk.ledger.StockRefusal;
@@ -116,8 +117,9 @@ public final class StockForms {
   /** An issue as typed; {@code used} is yes for used, good ones. */
   public record Issue(String quantity, String reason, String used) {
     /** Empty, with the problems noted, if it cannot be read. */
-    public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
-      Optional<BigDecimal> amount = amount(typed, quantity);
+    public Optional<Outcome> send(
+        StockDesk desk, Sent sent, ItemId itemId, Measure measure, Typed typed) {
+      Optional<BigDecimal> amount = typed.amount("quantity", "The quantity", quantity, measure);
       Optional<String> why = why(typed, reason);
       return typed.all(
           () -> desk.issue(sent, key(itemId, used), amount.orElseThrow(), why.orElseThrow()));
@@ -135,8 +137,9 @@ public final class StockForms {
       String apart,
       String aside) {
     /** Empty, with the problems noted, if it cannot be read. */
-    public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
-      Optional<BigDecimal> amount = amount(typed, quantity);
+    public Optional<Outcome> send(
+        StockDesk desk, Sent sent, ItemId itemId, Measure measure, Typed typed) {
+      Optional<BigDecimal> amount = typed.amount("quantity", "The quantity", quantity, measure);
       Optional<String> lotCode = orNone(typed, "lot", "The lot", lot, LONGEST_LOT);
       Optional<LocalDate> expiresOn =
           expires.isBlank() ? Optional.empty() : typed.day("expires", expires);
@@ -177,8 +180,9 @@ public final class StockForms {
       String secondPerson,
       String pin) {
     /** Empty, with the problems noted, if it cannot be read. */
-    public Optional<Outcome> send(StockDesk desk, Sent sent, ItemId itemId, Typed typed) {
-      Optional<BigDecimal> amount = amount(typed, quantity);
+    public Optional<Outcome> send(
+        StockDesk desk, Sent sent, ItemId itemId, Measure measure, Typed typed) {
+      Optional<BigDecimal> amount = typed.amount("quantity", "The quantity", quantity, measure);
       Optional<String> why = why(typed, reason);
       Optional<StockDesk.OnLot> booking =
           Arrays.stream(StockDesk.OnLot.values())
@@ -223,10 +227,6 @@ public final class StockForms {
   private static Optional<String> orNone(
       Typed typed, String field, String what, String text, int longest) {
     return text.isBlank() ? Optional.of("") : typed.text(field, what, text, longest);
-  }
-
-  private static Optional<BigDecimal> amount(Typed typed, String text) {
-    return typed.decimal("quantity", "The quantity", text);
   }
 
   private static Problem otherExpiry(StockRefusal.OtherExpiry other) {

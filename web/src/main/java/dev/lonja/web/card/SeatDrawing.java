@@ -14,7 +14,8 @@ import java.util.stream.Stream;
  */
 final class SeatDrawing {
 
-  private static final int WIDTH = 64;
+  private static final int HALF = 40;
+  private static final int BESIDE = 32;
   private static final int HEIGHT = 44;
   private static final String LINE = "fill=\"none\" stroke=\"#000\" stroke-width=\"1.8\"";
   private static final String FILLED = "fill=\"#000\"";
@@ -31,9 +32,10 @@ final class SeatDrawing {
                 position.mounting().map(m -> "sits " + m.words()).stream(),
                 position.arrow().map(a -> "arrow " + a.words()).stream())
             .collect(Collectors.joining(", "));
-    Svg svg = new Svg(WIDTH, HEIGHT, words);
+    boolean both = position.mounting().isPresent() && position.arrow().isPresent();
+    Svg svg = new Svg(both ? HALF + BESIDE : HALF, HEIGHT, words);
     position.mounting().ifPresent(mounting -> body(svg, mounting));
-    position.arrow().ifPresent(arrow -> arrow(svg, arrow));
+    position.arrow().ifPresent(arrow -> arrow(svg, arrow, both ? HALF : BESIDE / 4));
     return Optional.of(new JobCardView.Seat(svg.done(), words));
   }
 
@@ -46,18 +48,27 @@ final class SeatDrawing {
     }
   }
 
-  private static void arrow(Svg svg, Arrow arrow) {
+  /**
+   * @param left where it begins; it is 24 wide
+   */
+  private static void arrow(Svg svg, Arrow arrow, int left) {
+    int middle = left + 12;
     switch (arrow) {
-      case UP -> svg.line(50, 39, 50, 12, LINE).path("M50 4 l-6 10 h12 z", FILLED);
-      case DOWN -> svg.line(50, 5, 50, 32, LINE).path("M50 40 l-6 -10 h12 z", FILLED);
-      case TO_ENGINE -> right(svg).rect(57, 10, 5, 24, FILLED);
-      case TO_TANK -> right(svg).rect(57, 10, 5, 24, LINE);
-      case INWARD -> right(svg).line(59, 8, 59, 36, LINE);
-      case OUTWARD -> right(svg).line(37, 8, 37, 36, LINE);
+      case UP -> svg.line(middle, 39, middle, 12, LINE).path(head(middle, 4, 10), FILLED);
+      case DOWN -> svg.line(middle, 5, middle, 32, LINE).path(head(middle, 40, -10), FILLED);
+      case TO_ENGINE -> right(svg, left).rect(left + 19, 10, 5, 24, FILLED);
+      case TO_TANK -> right(svg, left).rect(left + 19, 10, 5, 24, LINE);
+      case INWARD -> right(svg, left).line(left + 21, 8, left + 21, 36, LINE);
+      case OUTWARD -> right(svg, left).line(left - 1, 8, left - 1, 36, LINE);
     }
   }
 
-  private static Svg right(Svg svg) {
-    return svg.line(40, 22, 48, 22, LINE).path("M55 22 l-9 -6 v12 z", FILLED);
+  private static String head(int tip, int y, int length) {
+    return "M" + tip + " " + y + " l-6 " + length + " h12 z";
+  }
+
+  private static Svg right(Svg svg, int left) {
+    return svg.line(left + 2, 22, left + 10, 22, LINE)
+        .path("M" + (left + 17) + " 22 l-9 -6 v12 z", FILLED);
   }
 }

@@ -9,6 +9,9 @@ import java.util.Optional;
 /** How days and counts are written for people. */
 public final class Words {
 
+  private static final int YEAR_DAYS = 365;
+  private static final int MONTHS_FROM = 60;
+
   private static final DateTimeFormatter WEEKDAY_AND_DAY = format("EEE d");
   private static final DateTimeFormatter WEEKDAY = format("EEE");
   private static final DateTimeFormatter DAY_AND_MONTH = format("d MMM");
@@ -45,6 +48,20 @@ public final class Words {
   /** "1 day", "4 days", "1,815 days". */
   public static String count(long number, String one, String many) {
     return Thousands.apart(number) + " " + (number == 1 ? one : many);
+  }
+
+  /**
+   * How long something keeps: "45 days", "6 months", "4 years 11 months", "5 years". A year has 365
+   * days, a month a twelfth of it, rounded; below 60 days they are counted.
+   */
+  public static String keeps(int days) {
+    if (days < MONTHS_FROM) {
+      return count(days, "day", "days");
+    }
+    long months = Math.round(days * 12.0 / YEAR_DAYS);
+    String years = months < 12 ? "" : count(months / 12, "year", "years");
+    String rest = months % 12 == 0 ? "" : count(months % 12, "month", "months");
+    return (years + " " + rest).strip();
   }
 
   /** "3 points, 2 strokes each", "1 point, 4 strokes". */

@@ -100,7 +100,7 @@ class ItemController {
       Model model) {
     stock.admit();
     SentForm what = new SentForm(id, "issue", "bin", fields, new Typed());
-    return next(form.send(stock, sent, id, what.typed()), what, model);
+    return next(form.send(stock, sent, id, desk.measure(id), what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/receive")
@@ -112,7 +112,7 @@ class ItemController {
       Model model) {
     stock.admit();
     SentForm what = new SentForm(id, "receive", "bin", fields, new Typed());
-    return next(form.send(stock, sent, id, what.typed()), what, model);
+    return next(form.send(stock, sent, id, desk.measure(id), what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/lot")
@@ -124,7 +124,7 @@ class ItemController {
       Model model) {
     stock.admit();
     SentForm what = new SentForm(id, "lot", "toBin", fields, new Typed());
-    return next(form.send(stock, sent, id, what.typed()), what, model);
+    return next(form.send(stock, sent, id, desk.measure(id), what.typed()), what, model);
   }
 
   @PostMapping("/items/{id}/keep")

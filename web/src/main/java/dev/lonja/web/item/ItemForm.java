@@ -149,7 +149,7 @@ final class ItemForm {
   private Optional<Integer> days(String field, String what) {
     return text(field).isEmpty()
         ? Optional.empty()
-        : typed.wholeBetween(field, what + " in days", text(field), 1, Limits.SHELF_DAYS);
+        : typed.days(field, what, text(field), Limits.SHELF_DAYS);
   }
 
   /** Of a supplier who is not known yet. */

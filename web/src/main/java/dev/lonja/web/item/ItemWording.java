@@ -96,11 +96,10 @@ class ItemWording {
     }
     keeping
         .shelfLifeDays()
-        .ifPresent(days -> words.add("Keeps " + Words.count(days, "day", "days") + " unopened."));
+        .ifPresent(days -> words.add("Keeps " + Words.keeps(days) + " unopened."));
     keeping
         .openLifeDays()
-        .ifPresent(
-            days -> words.add("Keeps " + Words.count(days, "day", "days") + " once opened."));
+        .ifPresent(days -> words.add("Keeps " + Words.keeps(days) + " once opened."));
     return words;
   }
 

@@ -21,10 +21,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Reads what people type and gathers every problem, each naming the value and what is allowed. */
 public final class Typed {
+
+  private static final Pattern SPAN = Pattern.compile("([0-9]{1,6})\\s*(days?|months?|years?)");
+  private static final int YEAR_DAYS = 365;
+  private static final int MONTHS_OF_YEAR = 12;
 
   private static final Pattern NUMBER = Pattern.compile("[-+]?[0-9]{1,12}(\\.[0-9]{1,9})?");
 
@@ -118,6 +123,35 @@ public final class Typed {
     return volume;
   }
 
+  /**
+   * An amount of something, in what it is counted in, or with a unit of that behind it; below zero
+   * where a minus stands before it. Pieces take no unit.
+   */
+  public Optional<BigDecimal> amount(String field, String what, String text, Measure measure) {
+    boolean isBelow = text.strip().startsWith("-");
+    if (measure == Measure.PIECES || !hasUnit(text)) {
+      return decimal(field, what, text);
+    }
+    String bare = isBelow ? text.strip().substring(1) : text;
+    Optional<BigDecimal> amount =
+        measure == Measure.LITRES
+            ? Spoken.VOLUME.read(bare).map(Volume::litres)
+            : Spoken.MASS.read(bare).map(Quantity::amount);
+    if (amount.isEmpty()) {
+      refuse(
+          field,
+          what
+              + " is \""
+              + text.strip()
+              + "\"; it is counted in "
+              + measure.symbol()
+              + ": write a number, with "
+              + (measure == Measure.LITRES ? Spoken.VOLUME : Spoken.MASS).units()
+              + ".");
+    }
+    return amount.map(value -> isBelow ? value.negate() : value);
+  }
+
   /** A mass in kilograms, or in the unit that stands behind it; of a milligram at least. */
   public Optional<Quantity> kilograms(String field, String what, String text, int most) {
     if (!hasUnit(text)) {
@@ -169,6 +203,37 @@ public final class Typed {
       String field, String what, String text, int least, int most) {
     return decimalBetween(field, what, text, BigDecimal.valueOf(least), BigDecimal.valueOf(most), 0)
         .map(BigDecimal::intValueExact);
+  }
+
+  /**
+   * How long something keeps, in whole days from 1 on: a number alone, or one of days, months or
+   * years. A year has 365 days, and of months a twelfth of it each, rounded down together.
+   */
+  public Optional<Integer> days(String field, String what, String text, int most) {
+    Matcher spoken = SPAN.matcher(text.strip());
+    if (!spoken.matches()) {
+      return wholeBetween(field, what + " in days", text, 1, most);
+    }
+    long number = Long.parseLong(spoken.group(1));
+    long days =
+        switch (spoken.group(2).charAt(0)) {
+          case 'y' -> number * YEAR_DAYS;
+          case 'm' -> number * YEAR_DAYS / MONTHS_OF_YEAR;
+          default -> number;
+        };
+    if (days < 1 || days > most) {
+      refuse(
+          field,
+          what
+              + " is "
+              + text.strip()
+              + "; allowed is 1 to "
+              + most
+              + " days, as 90, 18 months or"
+              + " 5 years.");
+      return Optional.empty();
+    }
+    return Optional.of((int) days);
   }
 
   /** A decimal number of at most so many decimals between two ends, both allowed. */

@@ -3,6 +3,7 @@ package dev.lonja.web.tray;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.HandOverDesk;
@@ -33,7 +34,11 @@ class HandOverController {
   private final TakeBackDesk takeBacks;
   private final TrayReply replies;
 
-  HandOverController(HandOverDesk handOvers, TakeBackDesk takeBacks, TrayReply replies) {
+  private final ItemDesk items;
+
+  HandOverController(
+      HandOverDesk handOvers, TakeBackDesk takeBacks, TrayReply replies, ItemDesk items) {
+    this.items = items;
     this.handOvers = handOvers;
     this.takeBacks = takeBacks;
     this.replies = replies;
@@ -72,7 +77,7 @@ class HandOverController {
     Typed typed = new Typed();
     return replies.next(
         typed
-            .decimal("back", "The quantity", back)
+            .amount("back", "The quantity", back, items.measure(itemId))
             .map(amount -> handOvers.takeBack(sent, id, StockForms.key(itemId, used), amount)),
         typed,
         new TrayReply.Page(id, person, session, fields),

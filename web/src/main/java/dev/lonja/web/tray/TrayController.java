@@ -4,6 +4,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.LooseDesk;
@@ -37,10 +38,17 @@ class TrayController {
   private final TrayDesk desk;
   private final LooseDesk loose;
   private final TrayReply replies;
+  private final ItemDesk items;
   private final StoreClock clock;
 
   TrayController(
-      TraysDesk trays, TrayDesk desk, LooseDesk loose, TrayReply replies, StoreClock clock) {
+      TraysDesk trays,
+      TrayDesk desk,
+      LooseDesk loose,
+      ItemDesk items,
+      TrayReply replies,
+      StoreClock clock) {
+    this.items = items;
     this.trays = trays;
     this.desk = desk;
     this.loose = loose;
@@ -152,7 +160,7 @@ class TrayController {
     Typed typed = new Typed();
     return replies.next(
         typed
-            .decimal("quantity", "The quantity", quantity)
+            .amount("quantity", "The quantity", quantity, items.measure(itemId))
             .map(amount -> desk.putOn(sent, id, itemId, amount, why.strip())),
         typed,
         new TrayReply.Page(id, person, session, fields),

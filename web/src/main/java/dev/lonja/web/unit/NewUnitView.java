@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.desk.unit.UnitDesk;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
+import dev.lonja.web.frame.AbsenceWording;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,6 +17,7 @@ import java.util.Optional;
  * @param model the number of its variant, or {@link #NEW}
  * @param modelName of the variant; empty for a new one
  * @param ofClass the class of units like it
+ * @param absences what machines like it turned out not to have
  */
 public record NewUnitView(
     List<Choice> models,
@@ -24,6 +26,7 @@ public record NewUnitView(
     List<Choice> classes,
     String ofClass,
     List<MeterRow> meters,
+    List<String> absences,
     String today) {
 
   /** What is chosen for a model or a class that is not there yet. */
@@ -54,6 +57,7 @@ public record NewUnitView(
             .map(Unit.UnitClass::code)
             .orElse(models.classes().isEmpty() ? NEW : ""),
         rows(models.meters()),
+        models.absences().stream().map(AbsenceWording::of).toList(),
         today.toString());
   }
 

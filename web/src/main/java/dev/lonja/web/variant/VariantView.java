@@ -9,7 +9,6 @@ import java.util.Map;
 /**
  * A variant with everything its machines are made of, for editing.
  *
- * @param units that are made like it
  * @param blank what the form of something new begins with
  */
 public record VariantView(
@@ -17,12 +16,19 @@ public record VariantView(
     String title,
     long version,
     Named named,
-    List<String> units,
+    Machines machines,
     List<Row<CompartmentId>> compartments,
     List<Row<PositionId>> positions,
     List<Row<TaskId>> tasks,
     Choices choices,
     Map<String, String> blank) {
+
+  /**
+   * What is made like it.
+   *
+   * @param absences what some of them turned out not to have: "RT-04: Rear axle, single axle"
+   */
+  public record Machines(List<String> units, List<String> absences) {}
 
   /** What it is called, part by part. */
   public record Named(String make, String model, String name) {}

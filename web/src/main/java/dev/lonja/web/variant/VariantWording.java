@@ -23,6 +23,7 @@ import dev.lonja.desk.variant.VariantDesk;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.LayUpSide;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import dev.lonja.web.frame.AbsenceWording;
 import dev.lonja.web.frame.Words;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -68,7 +69,8 @@ final class VariantWording {
         variant.display(),
         file.stored().version(),
         new VariantView.Named(variant.make(), variant.model(), variant.name()),
-        file.stored().units(),
+        new VariantView.Machines(
+            file.stored().units(), file.absences().stream().map(AbsenceWording::of).toList()),
         file.needs().compartments().stream().map(this::compartment).toList(),
         file.needs().positions().stream().map(this::position).toList(),
         file.tasks().stream().map(this::task).toList(),

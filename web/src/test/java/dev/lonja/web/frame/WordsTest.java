@@ -25,6 +25,17 @@ class WordsTest {
     assertThat(Words.count(1_815, "day", "days")).isEqualTo("1,815 days");
   }
 
+  /** 1,800 × 12 / 365 are 59.2 months. */
+  @Test
+  void howLongSomethingKeepsIsSaidInYears() {
+    assertThat(Words.keeps(1)).isEqualTo("1 day");
+    assertThat(Words.keeps(59)).isEqualTo("59 days");
+    assertThat(Words.keeps(182)).isEqualTo("6 months");
+    assertThat(Words.keeps(365)).isEqualTo("1 year");
+    assertThat(Words.keeps(1_800)).isEqualTo("4 years 11 months");
+    assertThat(Words.keeps(1_825)).isEqualTo("5 years");
+  }
+
   /** Whatever comes from data is escaped, in the title and in labels. */
   @Test
   void drawingsEscapeTheirWords() {

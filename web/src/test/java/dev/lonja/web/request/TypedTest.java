@@ -2,6 +2,7 @@ package dev.lonja.web.request;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -9,6 +10,7 @@ import java.util.Currency;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TypedTest {
 
@@ -111,6 +113,41 @@ class TypedTest {
     assertThat(typed.day("d", "2027-02-29")).isEmpty();
     assertThat(typed.day("d", "15/3/27")).isEmpty();
     assertThat(typed.problems()).hasSize(3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"90, 90", "5 years, 1825", "1year, 365", "18 months, 547", "1 day, 1"})
+  void howLongSomethingKeepsMayBeSaidInYears(String text, int days) {
+    assertThat(typed.days("f", "The shelf life", text, 7_300)).contains(days);
+    assertThat(typed.problems()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"0 days", "21 years", "2.5", "5 weeks", "-1 years"})
+  void howLongNothingKeepsIsRefused(String text) {
+    assertThat(typed.days("f", "The shelf life", text, 7_300)).isEmpty();
+    assertThat(typed.problems()).hasSize(1);
+  }
+
+  /** A US quart is 0.946352946 L, an ounce 28.349523125 g; held in millionths. */
+  @ParameterizedTest
+  @CsvSource({
+    "2 qt, LITRES, 1.892706",
+    "-500 mL, LITRES, -0.5",
+    "-1.5, LITRES, -1.5",
+    "14 oz, KILOGRAMS, 0.396893",
+    "3, PIECES, 3"
+  })
+  void amountsMayHaveAUnitOfWhatTheyAreCountedIn(String text, Measure measure, BigDecimal amount) {
+    assertThat(typed.amount("f", "The quantity", text, measure).orElseThrow())
+        .isEqualByComparingTo(amount);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"2 kg, LITRES", "2 qt, PIECES", "2 L, KILOGRAMS", "--2 qt, LITRES"})
+  void anotherUnitIsRefused(String text, Measure measure) {
+    assertThat(typed.amount("f", "The quantity", text, measure)).isEmpty();
+    assertThat(typed.problems()).hasSize(1);
   }
 
   @Test
