@@ -61,7 +61,10 @@ class CostPagesTest {
     assertThat(zero.words()).contains("The price is 0; allowed is more than 0.");
     Visitor.Page none = keeper.submit(zero.form("/quote"), Map.of("price", ""));
     assertThat(none.text("tbody tr")).endsWith("1 without a quote");
-    keeper.submit(none.form("/quote"), Map.of("price", "185", "by", "North yard"));
+    Visitor.Page nothing = keeper.submit(none.form("/quote"), Map.of("price", "", "by", "East"));
+    assertThat(nothing.words()).contains("There is no quote to take off; write a price.");
+    assertThat(nothing.document().select("[name=by]").first().val()).isEqualTo("East");
+    keeper.submit(nothing.form("/quote"), Map.of("price", "185", "by", "North yard"));
     assertThat(visitor.get("/fleet/VN-6/costs").hasForm("/quote")).isFalse();
   }
 
@@ -78,6 +81,8 @@ class CostPagesTest {
     Visitor.Page one = keeper.submit(refused.form("/budget"), Map.of("of", "VN", "amount", ""));
     Visitor.Page none = keeper.submit(one.form("/budget"), Map.of("of", "", "amount", ""));
     assertThat(none.words()).doesNotContain("within it", "over it");
+    assertThat(keeper.submit(none.form("/budget"), Map.of("of", "", "amount", "")).words())
+        .contains("There is no budget of 2027 to take off; write one.");
   }
 
   /** Parts, fluids and kits make up the last figure; a class is the sum of its units. */

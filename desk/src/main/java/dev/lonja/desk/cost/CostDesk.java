@@ -92,6 +92,12 @@ public class CostDesk extends KeepersDesk {
   /** No such class of units. */
   public record NoSuchClass(String code) implements Refused {}
 
+  /** No quote is on file that could be taken off. */
+  public record NoQuote() implements Refused {}
+
+  /** No budget is set that could be taken off. */
+  public record NoBudget(int year) implements Refused {}
+
   /** Nobody can have quoted tomorrow. */
   public record QuotedLater(LocalDate on, LocalDate today) implements Refused {}
 
@@ -146,6 +152,9 @@ public class CostDesk extends KeepersDesk {
           if (quote.filter(q -> q.on().isAfter(clock.today())).isPresent()) {
             return Outcome.refused(new QuotedLater(quote.orElseThrow().on(), clock.today()));
           }
+          if (quote.isEmpty() && service.get().quote().isEmpty()) {
+            return Outcome.refused(new NoQuote());
+          }
           session.quotes().quote(serviceId, quote);
           session
               .audit()
@@ -194,6 +203,9 @@ public class CostDesk extends KeepersDesk {
               classId.isEmpty()
                   ? before.ofStore()
                   : Optional.ofNullable(before.ofClasses().get(classId.get()));
+          if (amount.isEmpty() && old.isEmpty()) {
+            return Outcome.refused(new NoBudget(year));
+          }
           session.quotes().setBudget(year, classId, amount);
           session
               .audit()

@@ -45,6 +45,15 @@ class CostController {
                   CostDesk.NoSuchClass.class,
                   none -> new Problem("of", "There is no class " + none.code() + "."))
               .when(
+                  CostDesk.NoQuote.class,
+                  none -> new Problem("price", "There is no quote to take off; write a price."))
+              .when(
+                  CostDesk.NoBudget.class,
+                  none ->
+                      new Problem(
+                          "amount",
+                          "There is no budget of " + none.year() + " to take off; write one."))
+              .when(
                   CostDesk.QuotedLater.class,
                   later ->
                       new Problem(
