@@ -47,7 +47,7 @@ class JobCardTest {
     }
   }
 
-  /** On the screen and on paper. */
+  /** On the screen and on paper; with three drains the letters shrink until it is one page. */
   @Test
   void aFilterIsDrawnAsItSits() throws IOException {
     String drains = visitor.get("/").document().select("a.tray-block:contains(AT-3)").attr("href");
@@ -55,6 +55,7 @@ class JobCardTest {
     assertThat(card.document().select("td:has(.card-seat svg)").text()).contains("sits sideways.");
     try (PDDocument paper = Loader.loadPDF(visitor.bytes(drains + "/card.pdf"))) {
       assertThat(new PDFTextStripper().getText(paper)).contains("sits sideways.");
+      assertThat(paper.getNumberOfPages()).isEqualTo(1);
     }
   }
 

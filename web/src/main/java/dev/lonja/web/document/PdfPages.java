@@ -4,14 +4,25 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.multipdf.PDFMergerUtility;
+import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** Puts the pages of documents behind each other. */
+/** Counts the pages of documents, and puts them behind each other. */
 public final class PdfPages {
 
   private PdfPages() {}
+
+  /** How many pages a document has. */
+  public static int count(byte[] document) {
+    try (PDDocument read = Loader.loadPDF(document)) {
+      return read.getNumberOfPages();
+    } catch (IOException e) {
+      throw new UncheckedIOException("cannot read what was written", e);
+    }
+  }
 
   /** The first with the pages of the others at its end; itself if there are none. */
   public static byte[] joined(byte[] first, List<byte[]> others) {
