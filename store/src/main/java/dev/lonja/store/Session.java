@@ -246,7 +246,6 @@ public final class Session {
     return new QuoteRepository(context, settings().currency());
   }
 
-  /** What left the shelves for each job. */
   public JobCosts jobCosts() {
     return new JobCosts(context, settings().currency());
   }

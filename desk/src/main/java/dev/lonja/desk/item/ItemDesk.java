@@ -50,14 +50,14 @@ public class ItemDesk {
     this.clock = clock;
   }
 
-  /** Empty for an unknown item. */
-  @KeptAnswer
   /** What an item is counted in; pieces where there is none such, which the booking then says. */
   public Measure measure(ItemId itemId) {
     return store.read(
         session -> session.items().byId(itemId).map(Item::measure).orElse(Measure.PIECES));
   }
 
+  /** Empty for an unknown item. */
+  @KeptAnswer
   public Optional<ItemFile> file(ItemId itemId) {
     return store.read(session -> session.items().byId(itemId).map(item -> file(session, item)));
   }

@@ -83,7 +83,7 @@ record Format<T>(
         bytes -> bytes.length <= Limits.PICTURE_BYTES && PlainJpeg.is(bytes));
   }
 
-  /** A photo as {@link #picture} has it, or a document. */
+  /** A document of pages alone. */
   static Format<byte[]> paper() {
     return file(
         "a PDF of at most "
@@ -94,6 +94,7 @@ record Format<T>(
         ReceiptPaper::is);
   }
 
+  /** A photo as {@link #picture} has it, or a document. */
   static Format<byte[]> receipt() {
     return file(
         "such a JPEG as pictures are, or a PDF of at most "
