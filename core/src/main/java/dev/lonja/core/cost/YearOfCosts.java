@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.quantity.Money;
 import java.time.Month;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -66,7 +67,8 @@ public record YearOfCosts(
   public record OfUnit(Unit unit, Sum sum) {}
 
   /**
-   * The machines of a class for which anything was done, in order of their codes.
+   * The machines of a class for which anything was done, in order of their codes; none if the class
+   * only has a budget.
    *
    * @param budget of the class, if one is set
    */
@@ -97,6 +99,12 @@ public record YearOfCosts(
               byUnit.computeIfAbsent(unit, u -> new ArrayList<>()).add(job);
               byClass.computeIfAbsent(unit.unitClass(), c -> new ArrayList<>()).add(job);
             });
+    // a budget of which nothing was used yet is still one
+    units.values().stream()
+        .map(Unit::unitClass)
+        .filter(unitClass -> budgets.ofClasses().containsKey(unitClass.id()))
+        .sorted(Comparator.comparing(Unit.UnitClass::code))
+        .forEach(unitClass -> byClass.putIfAbsent(unitClass, new ArrayList<>()));
     List<OfClass> classes = new ArrayList<>();
     byClass.forEach(
         (unitClass, ofClass) ->

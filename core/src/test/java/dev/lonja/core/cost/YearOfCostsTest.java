@@ -94,6 +94,18 @@ class YearOfCostsTest {
     assertThat(trucks.budget().orElseThrow().left(eur(7_700))).isEqualTo(eur(-700));
   }
 
+  /** No job of the vans was in this year, but something was set aside for them. */
+  @Test
+  void aBudgetWithoutAnyJobIsKeptInView() {
+    YearOfCosts.Budgets vans =
+        new YearOfCosts.Budgets(Optional.empty(), Map.of(VANS.id(), new Budget(2027, eur(500))));
+    YearOfCosts year = YearOfCosts.of(2027, UNITS, List.of(), vans, EUR);
+    assertThat(year.classes()).hasSize(1);
+    assertThat(year.classes().get(0).unitClass()).isEqualTo(VANS);
+    assertThat(year.classes().get(0).units()).isEmpty();
+    assertThat(year.classes().get(0).sum().spent().total()).isEqualTo(eur(0));
+  }
+
   /** 31 January is the 31st of 365 days: 3,650 × 31 / 365 = 310; 2028 has 366 days. */
   @Test
   void aBudgetIsSpreadOverTheDaysOfItsYear() {
