@@ -30,6 +30,7 @@ import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.QuoteRepository;
 import dev.lonja.store.part.BoxRepository;
+import dev.lonja.store.part.KitRangeRepository;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
@@ -200,6 +201,10 @@ public final class Session {
 
   public BoxRepository boxes() {
     return new BoxRepository(context);
+  }
+
+  public KitRangeRepository kitRanges() {
+    return new KitRangeRepository(context);
   }
 
   public StatementRepository statements() {

@@ -95,6 +95,7 @@ final class TouchLog {
             "withdrawal",
             "supply",
             "box_content",
+            "kit_range",
             "inspection")) {
       touches(table, Kind.COMMON, "SELECT 0 AS number");
     }

@@ -160,7 +160,13 @@ class EveryPageTest {
   void thePagesOfTheAdministratorPassItToo() {
     Page page = BROWSER.signedInAs("administrator", SERVER.url(), 1280, 800);
     for (String path :
-        List.of("/setup/people", "/setup/people/1", "/setup/backups", "/setup/audit", "/me")) {
+        List.of(
+            "/setup/people",
+            "/setup/people/1",
+            "/setup/backups",
+            "/setup/audit",
+            "/setup/store",
+            "/me")) {
       page.setViewportSize(1280, 800);
       page.navigate(SERVER.url() + path);
       assertThat(violations(page)).as(path).isEmpty();

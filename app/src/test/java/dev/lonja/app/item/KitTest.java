@@ -86,4 +86,50 @@ class KitTest {
     assertThat(laid.document().select(".lines .plate-number:contains(RV 1180-2)")).isEmpty();
     assertThat(laid.document().select(".lines > li:contains(OR 68×3 NBR)")).hasSize(1);
   }
+
+  /**
+   * The kit of the small engines on a van's tray: it is for another engine, and of what is in it
+   * each thing that the van has no place for is named, before anything is laid.
+   */
+  @Test
+  void aKitForOtherMachinesIsJudgedLineByLine() {
+    Visitor.Page tray =
+        visitor.get(visitor.get("/").document().select("a.tray-block:contains(VN-2)").attr("href"));
+    String id = tray.path().replaceAll(".*/", "");
+    Visitor.Page kit = visitor.get("/items/" + SERVER.itemId("KIT S50") + "/kit");
+    String asked =
+        visitor.submit(kit.form("/kit-on-tray"), Map.of("trayId", id, "why", "")).words();
+    assertThat(asked)
+        .contains(
+            "KIT S50 is for engine TB 9, 5 kW to 8 kW, and that is not noted of VN-2's variant.",
+            "In it Al 12×16×1.5 is not known to fit at VN-2's places for such parts (Sump plug seal).",
+            "Say what it is for, and the kit is put on.");
+    assertThat(visitor.get(tray.path()).document().select(".lines > li:contains(KIT S50)"))
+        .isEmpty();
+  }
+
+  /** Held against a truck with the other engine the kit says so; its range is changed and kept. */
+  @Test
+  void whichMachinesAKitIsMadeFor() {
+    assertThat(kit("KIT T42", "Corvane T7, 5.1: Small service").words())
+        .contains("It is not made for Corvane T7, 5.1. The kit covers");
+    Visitor.Page page = visitor.get("/items/" + SERVER.itemId("KIT T42") + "/kit");
+    Visitor.Page before = visitor.get(page.path());
+    assertThat(page.words()).contains("Corvane T7, engine K4-42.");
+    Visitor.Page wrong =
+        visitor.submit(page.form("/kit-ranges"), Map.of("least-0", "120", "most-0", "100 hp"));
+    assertThat(wrong.words())
+        .contains("The highest power is 74.57 kW; allowed is the lowest, 120 kW, or more.");
+    assertThat(wrong.document().select("[name=most-0]").attr("value")).isEqualTo("100 hp");
+    assertThat(visitor.submit(page.form("/kit-ranges"), Map.of("least-0", "strong")).words())
+        .contains(
+            "The lowest power is \"strong\"; allowed is 1 W to 100,000 kW, with kW, W, hp or PS.");
+    Visitor.Page saved =
+        visitor.submit(page.form("/kit-ranges"), Map.of("engine-0", "", "most-0", "130 PS"));
+    assertThat(saved.words()).contains("Corvane T7, up to 95.615 kW.");
+    assertThat(visitor.submit(before.form("/kit-ranges"), Map.of("engine-0", "K4-51")).words())
+        .contains("Someone else changed this meanwhile.");
+    visitor.submit(saved.form("/kit-ranges"), Map.of("engine-0", "K4-42", "most-0", ""));
+    assertThat(SERVER.isSound()).isTrue();
+  }
 }

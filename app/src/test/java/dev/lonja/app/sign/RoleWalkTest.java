@@ -51,7 +51,12 @@ class RoleWalkTest {
 
   /** What only an administrator may open. */
   private static final Set<String> FOR_ADMINISTRATORS =
-      Set.of("/setup/people", "/setup/people/{id}", "/setup/backups", "/setup/backups/{name}");
+      Set.of(
+          "/setup/people",
+          "/setup/people/{id}",
+          "/setup/backups",
+          "/setup/backups/{name}",
+          "/setup/store");
 
   /** What an auditor may open beside. */
   private static final Set<String> FOR_AUDITORS = Set.of("/setup/audit", "/setup/audit.jsonl");

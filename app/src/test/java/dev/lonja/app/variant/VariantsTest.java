@@ -263,8 +263,15 @@ class VariantsTest {
         visitor.submit(
             list.form("/fleet/variants"),
             Map.of("like", like, "make", "Marlstone", "model", "150", "name", ""));
-    assertThat(visitor.submit(copy.form("/name"), Map.of("model", "160")).words())
-        .contains("Marlstone 160");
+    assertThat(visitor.submit(copy.form("/name"), Map.of("power", "many")).words())
+        .contains("The engine's power is \"many\"; allowed is 1 W to 100,000 kW");
+    Visitor.Page named =
+        visitor.submit(
+            copy.form("/name"), Map.of("model", "160", "engine", "MS 4", "power", "60 hp"));
+    assertThat(named.words()).contains("Marlstone 160");
+    // 60 × 745.69987 = 44,742 W
+    assertThat(named.document().select("[name=power]").attr("value")).isEqualTo("44.742");
+    assertThat(named.document().select("[name=engine]").attr("value")).isEqualTo("MS 4");
     Visitor.Page after =
         visitor.submit(
             visitor.get(copy.path()).form("/variants" + copy.path().substring(15) + "/delete"),

@@ -6,7 +6,12 @@ package dev.lonja.core.fleet;
  *
  * @param name what tells it from the model's other variants; empty if the model has only one
  */
-public record Variant(long id, String make, String model, String name) {
+public record Variant(long id, String make, String model, String name, Engine engine) {
+
+  /** One of whose engine nothing is noted. */
+  public Variant(long id, String make, String model, String name) {
+    this(id, make, model, name, Engine.UNKNOWN);
+  }
 
   /** "Corvane T7, 4.2". */
   public String display() {

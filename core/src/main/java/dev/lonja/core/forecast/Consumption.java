@@ -1,8 +1,6 @@
 package dev.lonja.core.forecast;
 
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.policy.InForce;
-import dev.lonja.core.policy.Question;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -41,8 +39,8 @@ public record Consumption(int occurrences, Map<ItemId, Quantity> byItem) {
     int occurrences = 0;
     for (UnitPlan plan : plans) {
       occurrences += plan.occurrences().size();
-      InForce way = plan.needs().ways().policies().of(Question.KIT_OR_LOOSE);
-      for (ServiceDemand demand : KitDemand.of(UnitDemand.of(plan), way, kits).demands()) {
+      UnitDemand loose = UnitDemand.of(plan);
+      for (ServiceDemand demand : KitDemand.of(loose, plan.needs().ways(), kits).demands()) {
         byItem.merge(demand.itemId(), demand.quantity(), Quantity::plus);
         if (demand.line().reason() instanceof TakeLine.Reason.Kit kit) {
           kit.back().forEach((item, left) -> byItem.merge(item, left.negated(), Quantity::plus));

@@ -1,6 +1,6 @@
 package dev.lonja.core.forecast;
 
-import dev.lonja.core.policy.InForce;
+import dev.lonja.core.machine.Ways;
 import dev.lonja.core.take.KitChoice;
 import dev.lonja.core.take.KitShelf;
 import java.util.ArrayList;
@@ -14,9 +14,9 @@ public final class KitDemand {
   private KitDemand() {}
 
   /**
-   * @param way the school in force for the unit
+   * @param ways how things are done on the unit
    */
-  public static UnitDemand of(UnitDemand loose, InForce way, KitShelf shelf) {
+  public static UnitDemand of(UnitDemand loose, Ways ways, KitShelf shelf) {
     if (shelf.kits().isEmpty()) {
       return loose;
     }
@@ -34,7 +34,7 @@ public final class KitDemand {
         .values()
         .forEach(
             service ->
-                KitChoice.among(service.stream().map(ServiceDemand::line).toList(), way, shelf)
+                KitChoice.among(service.stream().map(ServiceDemand::line).toList(), ways, shelf)
                     .forEach(one -> chosen.add(service.get(one.source()).taking(one.line()))));
     return new UnitDemand(chosen, loose.topUps(), loose.gaps());
   }

@@ -1,6 +1,7 @@
 package dev.lonja.core.quantity;
 
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * Time run or distance covered: the difference of two meter values, or an interval. Held in whole
@@ -54,6 +55,11 @@ public record MeterSpan(long tenths, MeterMeasure measure) implements Comparable
   /** "250 h", "75.5 h", "20,000 km": thousands set apart, at most one decimal. */
   public String display() {
     return MeterValue.text(tenths) + " " + measure.symbol();
+  }
+
+  /** The same in US customary units; empty for hours. */
+  public Optional<String> displayUs() {
+    return MeterValue.displayUs(tenths, measure);
   }
 
   @Override

@@ -1,12 +1,16 @@
 package dev.lonja.core.quantity;
 
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * What a meter stands at: a point on its scale, held in whole tenths of an hour or kilometre, from
  * 0 to ten million. Two values have a difference, not a sum. Factories round half away from zero.
  */
 public record MeterValue(long tenths, MeterMeasure measure) implements Comparable<MeterValue> {
+
+  /** In kilometres, exact. */
+  private static final BigDecimal MILE = new BigDecimal("1.609344");
 
   static final long HIGHEST = 10L * Limits.METER;
 
@@ -72,6 +76,20 @@ public record MeterValue(long tenths, MeterMeasure measure) implements Comparabl
   /** "1,585 h", "1,585.5 h": thousands set apart, at most one decimal. */
   public String display() {
     return text(tenths) + " " + measure.symbol();
+  }
+
+  /**
+   * US customary: "69,842.1 mi" of 1.609344 km, at most one decimal, halves away from zero; empty
+   * for hours.
+   */
+  public Optional<String> displayUs() {
+    return displayUs(tenths, measure);
+  }
+
+  static Optional<String> displayUs(long tenths, MeterMeasure measure) {
+    return measure == MeterMeasure.KILOMETRES
+        ? Optional.of(text(BaseUnits.to(tenths, MILE, 0).longValueExact()) + " mi")
+        : Optional.empty();
   }
 
   static String text(long tenths) {

@@ -72,6 +72,14 @@ public final class Spoken<T> {
           .or(Voltage::ofVolts, "v", "volt", "volts")
           .or(mv -> Voltage.ofVolts(mv.movePointLeft(3)), "mv");
 
+  /** In kilowatts, if no unit is named. */
+  public static final Spoken<Power> POWER =
+      new Spoken<>("kW, W, hp or PS", Power::ofKilowatts)
+          .or(Power::ofKilowatts, "kw")
+          .or(w -> Power.ofKilowatts(w.movePointLeft(3)), "w")
+          .or(Power::ofHorsepower, "hp", "bhp")
+          .or(Power::ofMetricHorsepower, "ps");
+
   private final String units;
   private final Map<String, Function<BigDecimal, T>> byUnit = new HashMap<>();
 

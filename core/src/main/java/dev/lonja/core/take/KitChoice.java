@@ -3,7 +3,9 @@ package dev.lonja.core.take;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.Boxes;
+import dev.lonja.core.machine.Ways;
 import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.Question;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.service.TaskId;
@@ -46,17 +48,21 @@ public final class KitChoice {
 
   /**
    * The lines with the kits that are chosen in place of what they cover. A line that a kit might
-   * have covered names the policy by which it stays loose.
+   * have covered names the policy by which it stays loose. Only kits that are made for the machine
+   * come into question.
    *
-   * @param way the school in force for {@link dev.lonja.core.policy.Question#KIT_OR_LOOSE}
+   * @param ways how things are done on the machine, kit or loose among them
    */
-  public static List<Chosen> among(List<TakeLine> lines, InForce way, KitShelf shelf) {
-    return new KitChoice(shelf, way).choose(lines);
+  public static List<Chosen> among(List<TakeLine> lines, Ways ways, KitShelf shelf) {
+    return new KitChoice(
+            ways.variant().map(shelf::madeFor).orElse(shelf),
+            ways.policies().of(Question.KIT_OR_LOOSE))
+        .choose(lines);
   }
 
   /** The same without where the lines come from. */
-  public static List<TakeLine> of(List<TakeLine> lines, InForce way, KitShelf shelf) {
-    return among(lines, way, shelf).stream().map(Chosen::line).toList();
+  public static List<TakeLine> of(List<TakeLine> lines, Ways ways, KitShelf shelf) {
+    return among(lines, ways, shelf).stream().map(Chosen::line).toList();
   }
 
   private List<Chosen> choose(List<TakeLine> lines) {

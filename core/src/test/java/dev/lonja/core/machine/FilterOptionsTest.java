@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.policy.Choice;
 import dev.lonja.core.policy.Holder;
@@ -45,7 +46,11 @@ class FilterOptionsTest {
             Position.Limits.NONE);
     Policies policies = Policies.USUAL.with(Holder.STORE, Choice.of(school));
     return new UnitNeeds(List.of(), List.of(position))
-        .under(new Ways(new UnitPolicies(policies, List.of(Holder.STORE)), Map.of(), "Corvane"));
+        .under(
+            new Ways(
+                new UnitPolicies(policies, List.of(Holder.STORE)),
+                Map.of(),
+                Optional.of(new Variant(1, "Corvane", "T7", "4.2"))));
   }
 
   /** At no known price if it is 0. */

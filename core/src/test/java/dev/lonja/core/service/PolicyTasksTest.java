@@ -47,7 +47,7 @@ class PolicyTasksTest {
                     new UnitPolicies(
                         Policies.USUAL.with(Holder.STORE, choice), List.of(Holder.STORE)),
                     Map.of(),
-                    ""));
+                    Optional.empty()));
     return UnitFile.of(needs, List.of(OIL, LOOK, REPLACE_AIR, REPLACE_FUEL), List.of(deviations));
   }
 

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.Boxes;
+import dev.lonja.core.machine.Ways;
 import dev.lonja.core.policy.Choice;
 import dev.lonja.core.policy.Holder;
 import dev.lonja.core.policy.InForce;
+import dev.lonja.core.policy.Policies;
 import dev.lonja.core.policy.School;
+import dev.lonja.core.policy.UnitPolicies;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.service.TaskId;
@@ -19,6 +23,7 @@ import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -61,8 +66,17 @@ class KitChoiceTest {
         new TakeLine.Reason.Part(""));
   }
 
-  private static InForce way(School school) {
+  private static InForce inForce(School school) {
     return new InForce(Choice.of(school), Holder.Level.STORE);
+  }
+
+  /** How things are done on a carrier whose engine is not noted. */
+  private static Ways way(School school) {
+    return new Ways(
+        new UnitPolicies(
+            Policies.USUAL.with(Holder.STORE, Choice.of(school)), List.of(Holder.STORE)),
+        Map.of(),
+        Optional.of(new Variant(1, "Lintrel", "Duo 700", "")));
   }
 
   private static Boxes.Content one(ItemId item) {
@@ -82,6 +96,7 @@ class KitChoiceTest {
     prices.put(KIT, cents(kitCents));
     return new KitShelf(
         Map.of(KIT, List.of(contents).stream().map(KitChoiceTest::one).toList()),
+        Map.of(),
         prices,
         Map.of(PLUG, cents(300), CLIP, cents(40)),
         yearUse);
@@ -169,7 +184,7 @@ class KitChoiceTest {
     kits.put(SMALL_KIT, List.of(one(FILTER), one(WASHER)));
     Map<ItemId, UnitPrice> prices = new HashMap<>(one.prices());
     prices.put(SMALL_KIT, cents(800));
-    KitShelf both = new KitShelf(kits, prices, one.averages(), one.yearUse());
+    KitShelf both = new KitShelf(kits, Map.of(), prices, one.averages(), one.yearUse());
     assertThat(taken(SERVICE, School.CHEAPEST_COVER, both)).containsExactly(KIT);
   }
 
@@ -178,14 +193,15 @@ class KitChoiceTest {
    */
   @Test
   void theLinesNameTheSchool() {
-    InForce way = way(School.ALWAYS_LOOSE);
-    List<TakeLine> lines = KitChoice.of(SERVICE, way, shelf(900, Map.of(), FILTER, WASHER));
+    InForce way = inForce(School.ALWAYS_LOOSE);
+    List<TakeLine> lines =
+        KitChoice.of(SERVICE, way(School.ALWAYS_LOOSE), shelf(900, Map.of(), FILTER, WASHER));
     assertThat(lines)
         .extracting(TakeLine::ways)
         .containsExactly(List.of(way), List.of(way), List.of());
-    InForce always = way(School.ALWAYS_KIT);
-    TakeLine kit = KitChoice.of(SERVICE, always, shelf(900, Map.of(), FILTER, WASHER)).get(0);
-    assertThat(kit.ways()).containsExactly(always);
+    TakeLine kit =
+        KitChoice.of(SERVICE, way(School.ALWAYS_KIT), shelf(900, Map.of(), FILTER, WASHER)).get(0);
+    assertThat(kit.ways()).containsExactly(inForce(School.ALWAYS_KIT));
     assertThat(kit.toLay()).isEqualTo(Quantity.pieces(1));
   }
 
@@ -222,5 +238,27 @@ class KitChoiceTest {
         .isEqualTo(
             Map.of(
                 PLUG, Quantity.pieces(1).times(new BigDecimal("0.7")), CLIP, Quantity.pieces(1)));
+  }
+
+  /** Of another make, or of an engine that nobody noted, it stays on the shelf; of its own not. */
+  @Test
+  void aKitThatIsMadeForOtherMachinesIsNotChosen() {
+    KitShelf kit = shelf(900, Map.of(), FILTER, WASHER);
+    assertThat(taken(SERVICE, School.ALWAYS_KIT, madeFor(kit, "Corvane", "")))
+        .containsExactly(FILTER, WASHER, PLUG);
+    assertThat(taken(SERVICE, School.ALWAYS_KIT, madeFor(kit, "Lintrel", "LD 70")))
+        .containsExactly(FILTER, WASHER, PLUG);
+    assertThat(taken(SERVICE, School.ALWAYS_KIT, madeFor(kit, "Lintrel", "")))
+        .containsExactly(KIT, PLUG);
+  }
+
+  private static KitShelf madeFor(KitShelf shelf, String make, String engine) {
+    KitRange range = new KitRange(make, "", engine, Optional.empty(), Optional.empty());
+    return new KitShelf(
+        shelf.kits(),
+        Map.of(KIT, List.of(range)),
+        shelf.prices(),
+        shelf.averages(),
+        shelf.yearUse());
   }
 }

@@ -60,7 +60,7 @@ class PolicyTakeTest {
           new TaskId(3), new Task.Action.Inspect(AIR.id(), ReplacementChance.UNKNOWN), "125", null);
 
   private static Ways ways(Policies policies) {
-    return new Ways(new UnitPolicies(policies, List.of(Holder.STORE)), Map.of(), "");
+    return new Ways(new UnitPolicies(policies, List.of(Holder.STORE)), Map.of(), Optional.empty());
   }
 
   private static List<TakeLine> lines(Policies policies, Task... tasks) {

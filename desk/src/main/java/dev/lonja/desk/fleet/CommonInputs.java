@@ -17,6 +17,7 @@ import dev.lonja.store.Session;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -105,7 +106,7 @@ record CommonInputs(
         new Ways(
             UnitPolicies.of(policies, unit),
             chances.getOrDefault(unit.unitClass().id(), Map.of()),
-            unit.variant().make());
+            Optional.of(unit.variant()));
     return new Share(variants.get(unit.variant().id()), fluidClasses, ways, filters, fluids);
   }
 

@@ -14,9 +14,7 @@ import dev.lonja.core.meter.JudgedMeter;
 import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
-import dev.lonja.core.policy.InForce;
 import dev.lonja.core.policy.Policies;
-import dev.lonja.core.policy.Question;
 import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
@@ -231,8 +229,7 @@ public final class FleetPicture {
   }
 
   private static UnitDemand demand(UnitStand stand, LocalDate until, Kits kits) {
-    InForce way = stand.file().needs().ways().policies().of(Question.KIT_OR_LOOSE);
-    return KitDemand.of(stand.demand(until), way, kits.shelf());
+    return KitDemand.of(stand.demand(until), stand.file().needs().ways(), kits.shelf());
   }
 
   /**

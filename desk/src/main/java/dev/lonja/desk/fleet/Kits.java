@@ -3,8 +3,6 @@ package dev.lonja.desk.fleet;
 import dev.lonja.core.forecast.Consumption;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.UnitNeeds;
-import dev.lonja.core.policy.InForce;
-import dev.lonja.core.policy.Question;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.take.KitChoice;
@@ -39,7 +37,7 @@ public final class Kits {
     Map<ItemId, UnitPrice> averages = session.ledger().averages(kept.items());
     Map<ItemId, UnitPrice> prices = new HashMap<>(averages);
     prices.putAll(kept.prices());
-    return new Kits(new KitShelf(kept.contents(), prices, averages, yearUse(fleet)));
+    return new Kits(new KitShelf(kept.contents(), kept.ranges(), prices, averages, yearUse(fleet)));
   }
 
   private static Map<ItemId, Quantity> yearUse(FleetPicture fleet) {
@@ -57,7 +55,6 @@ public final class Kits {
 
   /** What a service takes, with the kits that the school in force for its machine asks for. */
   public List<TakeLine> chosen(UnitNeeds needs, Take take) {
-    InForce way = needs.ways().policies().of(Question.KIT_OR_LOOSE);
-    return KitChoice.of(take.lines(), way, shelf);
+    return KitChoice.of(take.lines(), needs.ways(), shelf);
   }
 }

@@ -7,9 +7,11 @@ import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
+import dev.lonja.core.quantity.Power;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.KitCover;
+import dev.lonja.core.take.KitRange;
 import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.LineReason;
@@ -18,6 +20,7 @@ import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -26,6 +29,9 @@ import dev.lonja.desk.tray.ByHand;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import dev.lonja.store.tray.Tray;
 import java.util.HashSet;
 import java.util.List;
@@ -39,7 +45,7 @@ import org.springframework.stereotype.Service;
 /** Shows what a kit covers, and lays it on a tray. */
 @Service
 @Allowed.ToSeeStore
-public class KitDesk {
+public class KitDesk extends KeepersDesk {
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -55,9 +61,9 @@ public class KitDesk {
    * A kit.
    *
    * @param items those that its contents are stocked as
+   * @param ranges what it is made for
    * @param jobs that it may be held against
-   * @param cover of the job that was chosen
-   * @param named the items that the cover names
+   * @param held against the job that was chosen
    * @param trays that are open
    */
   public record KitFile(
@@ -65,9 +71,9 @@ public class KitDesk {
       List<BoxContent> contents,
       Map<PartId, Item> items,
       Map<ItemId, Quantity> free,
+      List<KitRange> ranges,
       Set<ServiceJob> jobs,
-      Optional<KitCover> cover,
-      Map<ItemId, Item> named,
+      Optional<Held> held,
       List<Tray> trays) {
 
     public Quantity freeOf(Item item) {
@@ -75,11 +81,23 @@ public class KitDesk {
     }
   }
 
-  /** Why a kit is not laid. */
+  /**
+   * A kit held against a job.
+   *
+   * @param madeFor whether it is made for the job's machine
+   * @param named the items that the cover names
+   */
+  public record Held(
+      ServiceJob job, KitRange.Answer madeFor, KitCover cover, Map<ItemId, Item> named) {}
+
+  /** Why a kit is not laid, or what it is made for not noted. */
   public sealed interface Refused extends Refusal {}
 
   /** The tray is not open any more. */
   public record TrayClosed() implements Refused {}
+
+  /** Somebody noted something else meanwhile. */
+  public record RangesChanged() implements Refused {}
 
   /** The kit covers nothing of the tray. */
   public record CoversNothing(Item kit, Tray tray) implements Refused {}
@@ -101,32 +119,31 @@ public class KitDesk {
     List<BoxContent> contents = session.boxes().of(kit.partId());
     Map<ServiceJob, ServiceJob.Work> jobs =
         ServiceJob.all(FleetPicture.load(session, clock.today()));
-    Optional<KitCover> cover =
-        jobs.entrySet().stream()
-            .filter(job -> job.getKey().name().equals(asked))
-            .findFirst()
-            .map(job -> cover(kit, job.getValue()));
-    Map<ItemId, Item> named =
-        session
-            .items()
-            .byIds(
-                cover.stream()
-                    .flatMap(
-                        c ->
-                            Stream.concat(
-                                c.covered().stream().map(KitCover.Covered::line),
-                                c.missing().stream()))
-                    .map(TakeLine::itemId)
-                    .collect(Collectors.toSet()));
+    List<KitRange> ranges = session.kitRanges().of(kit.partId());
     return new KitFile(
         kit,
         contents,
         contentItems(session, contents),
         session.ledger().free(clock.today()),
+        ranges,
         jobs.keySet(),
-        cover,
-        named,
+        jobs.entrySet().stream()
+            .filter(job -> job.getKey().name().equals(asked))
+            .findFirst()
+            .map(job -> held(session, kit, ranges, job.getKey(), job.getValue())),
         session.trays().open());
+  }
+
+  private static Held held(
+      Session session, Item kit, List<KitRange> ranges, ServiceJob job, ServiceJob.Work work) {
+    KitCover cover = cover(kit, work);
+    Set<ItemId> named =
+        Stream.concat(
+                cover.covered().stream().map(KitCover.Covered::line), cover.missing().stream())
+            .map(TakeLine::itemId)
+            .collect(Collectors.toSet());
+    return new Held(
+        job, KitRange.judge(ranges, job.variant()), cover, session.items().byIds(named));
   }
 
   private static KitCover cover(Item kit, ServiceJob.Work work) {
@@ -137,6 +154,55 @@ public class KitDesk {
 
   static Map<PartId, Item> contentItems(Session session, List<BoxContent> contents) {
     return session.items().byParts(contents.stream().map(c -> c.part().id()).toList());
+  }
+
+  /**
+   * Notes which machines a kit is made for, in place of what was noted.
+   *
+   * @param seen what was noted when the form was shown
+   */
+  @Allowed.ToKeepStore
+  public Outcome setRanges(Sent sent, ItemId itemId, String seen, List<KitRange> ranges) {
+    return once.run(
+        sent,
+        session -> {
+          Item kit = kit(session, itemId).orElseThrow();
+          List<KitRange> before = session.kitRanges().of(kit.partId());
+          if (!stamp(before).equals(seen)) {
+            return Outcome.refused(new RangesChanged());
+          }
+          session.kitRanges().set(kit.partId(), ranges);
+          session
+              .audit()
+              .add(
+                  sent.line(
+                      clock.now(),
+                      Matter.ITEM,
+                      itemId,
+                      Deed.EDITED,
+                      Facts.of("made_for", said(before)),
+                      Facts.of("made_for", said(ranges))));
+          return Outcome.done(itemId);
+        });
+  }
+
+  /** Tells one list of ranges from another. */
+  public static String stamp(List<KitRange> ranges) {
+    return Integer.toHexString(ranges.hashCode());
+  }
+
+  private static String said(List<KitRange> ranges) {
+    return ranges.stream()
+        .map(
+            range ->
+                Stream.of(
+                        range.make(),
+                        range.model(),
+                        range.engine(),
+                        range.least().map(Power::exactText).orElse(""),
+                        range.most().map(Power::exactText).orElse(""))
+                    .collect(Collectors.joining("|")))
+        .collect(Collectors.joining("; "));
   }
 
   /**

@@ -1,21 +1,77 @@
 package dev.lonja.desk.setting;
 
+import dev.lonja.core.text.Lengths;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.request.OnceOnly;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.audit.Deed;
+import dev.lonja.store.audit.Facts;
+import dev.lonja.store.audit.Matter;
 import org.springframework.stereotype.Service;
 
-/** Says which store this is; that stands on the door. */
+/** Says which store this is, which stands on the door, and which units it shows. */
 @Service
 @Allowed.ToEveryone
 public class StoreDesk {
 
   private final LonjaStore store;
+  private final StoreClock clock;
+  private final OnceOnly once;
 
-  public StoreDesk(LonjaStore store) {
+  public StoreDesk(LonjaStore store, StoreClock clock, OnceOnly once) {
     this.store = store;
+    this.clock = clock;
+    this.once = once;
   }
 
-  public String name() {
-    return store.read(session -> session.settings().storeName());
+  /**
+   * The store as its pages show it.
+   *
+   * @param usUnits whether US customary units stand beside the metric ones
+   */
+  public record Sign(String name, boolean usUnits) {}
+
+  /** Its name is empty or too long. */
+  public record BadName(String name, int most) implements Refusal {}
+
+  public Sign sign() {
+    return store.read(StoreDesk::sign);
+  }
+
+  /** The same for whoever may change it. */
+  @Allowed.ToAdminister
+  public Sign toChange() {
+    return sign();
+  }
+
+  private static Sign sign(Session session) {
+    return new Sign(session.settings().storeName(), session.settings().showsUsUnits());
+  }
+
+  /** Names it anew, and says which units it shows. */
+  @Allowed.ToAdminister
+  public Outcome change(Sent sent, Sign wanted) {
+    return once.run(
+        sent,
+        session -> {
+          if (wanted.name().isBlank() || wanted.name().length() > Lengths.NAME) {
+            return Outcome.refused(new BadName(wanted.name(), Lengths.NAME));
+          }
+          Facts before = facts(sign(session));
+          session.settings().set(wanted.name(), wanted.usUnits());
+          session
+              .audit()
+              .add(sent.line(clock.now(), Matter.STORE, "", Deed.EDITED, before, facts(wanted)));
+          return Outcome.done();
+        });
+  }
+
+  private static Facts facts(Sign sign) {
+    return Facts.of("name", sign.name()).with("us_units", sign.usUnits() ? "yes" : "no");
   }
 }

@@ -9,6 +9,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.take.KitRange;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.PutOnRule;
 import dev.lonja.desk.crossref.Alternatives;
@@ -100,20 +101,37 @@ public final class ByHand {
 
   /**
    * What is surplus in a kit comes back, so a piece that fits nowhere asks for a word and refuses
-   * nothing; a piece is judged as whichever of its items fits.
+   * nothing; a piece is judged as whichever of its items fits. So does a kit that is made for other
+   * machines.
    */
   private Optional<TrayRefusal> kit(Item kit, String why) {
-    return why.isEmpty()
-        ? session.boxes().ofStockedItems().of(kit.id()).stream()
+    if (!why.isEmpty()) {
+      return Optional.empty();
+    }
+    List<KitRange> ranges = session.kitRanges().of(kit.partId());
+    KitRange.Answer answer =
+        needs
+            .ways()
+            .variant()
+            .map(machine -> KitRange.judge(ranges, machine))
+            .orElse(KitRange.Answer.IN);
+    List<TrayRefusal> pieces =
+        session.boxes().ofStockedItems().of(kit.id()).stream()
             .flatMap(content -> piece(content).stream())
-            .findFirst()
-        : Optional.empty();
+            .toList();
+    return answer == KitRange.Answer.IN && pieces.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new TrayRefusal.KitAsks(unit, kit, answer, ranges, pieces));
   }
 
   private Optional<TrayRefusal> piece(Boxes.Content content) {
     List<Optional<TrayRefusal>> judged =
         session.items().byIds(content.items()).values().stream()
-            .map(item -> item.product().isPresent() ? fluid(item) : part(item, ""))
+            .map(
+                item ->
+                    item.product().isPresent()
+                        ? fluid(item)
+                        : part(item, "").or(() -> otherMake(item)))
             .toList();
     return judged.stream().anyMatch(Optional::isEmpty)
         ? Optional.empty()

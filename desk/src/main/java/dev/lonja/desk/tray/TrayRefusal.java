@@ -7,6 +7,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
+import dev.lonja.core.take.KitRange;
 import dev.lonja.core.tray.TaskBond;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
@@ -105,6 +106,27 @@ public sealed interface TrayRefusal extends Refusal {
    */
   record SayWhatFor(String unit, Item item, List<String> places, Optional<Candidate> candidate)
       implements TrayRefusal {}
+
+  /**
+   * A kit is not made for the machine, or not known to be, or something in it is not known to go
+   * there, so somebody has to say what it is for.
+   *
+   * @param ranges what it is made for
+   * @param pieces what stands against each thing in it against which anything does
+   */
+  record KitAsks(
+      String unit,
+      Item kit,
+      KitRange.Answer answer,
+      List<KitRange> ranges,
+      List<TrayRefusal> pieces)
+      implements TrayRefusal {
+
+    public KitAsks {
+      ranges = List.copyOf(ranges);
+      pieces = List.copyOf(pieces);
+    }
+  }
 
   /** A filter that fits at none of the machine's places for such filters. */
   record FitsNowhere(String unit, Item item, List<String> places, Optional<Candidate> candidate)

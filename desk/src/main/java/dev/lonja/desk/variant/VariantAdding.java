@@ -59,7 +59,7 @@ public final class VariantAdding {
    * @param like the variant to copy; empty for a bare one
    */
   public long add(Optional<Long> like, VariantDesk.Name name) {
-    long id = session.variants().add(name.make(), name.model(), name.name());
+    long id = session.variants().add(name.named());
     like.ifPresent(from -> copy(from, id));
     session
         .audit()

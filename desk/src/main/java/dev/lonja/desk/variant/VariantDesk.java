@@ -1,11 +1,13 @@
 package dev.lonja.desk.variant;
 
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Engine;
 import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.quantity.Power;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -19,6 +21,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
+import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
 import dev.lonja.store.service.DeviationRepository;
@@ -48,8 +51,17 @@ public class VariantDesk extends KeepersDesk {
     this.once = once;
   }
 
-  /** What a variant is called; the name may be empty if its model has no other. */
-  public record Name(String make, String model, String name) {
+  /** What a variant is called and driven by; the name may be empty if its model has no other. */
+  public record Name(String make, String model, String name, Engine engine) {
+
+    /** One of whose engine nothing is noted. */
+    public Name(String make, String model, String name) {
+      this(make, model, name, Engine.UNKNOWN);
+    }
+
+    VariantRepository.Named named() {
+      return new VariantRepository.Named(make, model, name, engine);
+    }
 
     boolean isOf(Variant variant) {
       return variant.make().equals(make)
@@ -58,7 +70,12 @@ public class VariantDesk extends KeepersDesk {
     }
 
     Facts facts() {
-      return Facts.of("make", make).with("model", model).with("variant", name);
+      Facts facts = Facts.of("make", make).with("model", model).with("variant", name);
+      return engine.equals(Engine.UNKNOWN)
+          ? facts
+          : facts
+              .with("engine", engine.code())
+              .with("power", engine.power().map(Power::exactText).orElse(""));
     }
   }
 
@@ -146,7 +163,7 @@ public class VariantDesk extends KeepersDesk {
           if (taken.isPresent()) {
             return Outcome.refused(taken.get());
           }
-          if (!session.variants().rename(id, version, name.make(), name.model(), name.name())) {
+          if (!session.variants().rename(id, version, name.named())) {
             return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
           }
           audit(session, sent, id, Deed.RENAMED, facts(stored.variant()), name.facts());
@@ -171,9 +188,7 @@ public class VariantDesk extends KeepersDesk {
   }
 
   private static Facts facts(Variant variant) {
-    return Facts.of("make", variant.make())
-        .with("model", variant.model())
-        .with("variant", variant.name());
+    return new Name(variant.make(), variant.model(), variant.name(), variant.engine()).facts();
   }
 
   private void audit(Session session, Sent sent, long id, Deed deed, Facts before, Facts after) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.Engine;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
@@ -25,6 +26,7 @@ import dev.lonja.desk.Cage;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ReadingRepository;
+import dev.lonja.store.fleet.VariantRepository;
 import dev.lonja.store.query.UnitScope;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -244,7 +246,12 @@ class FleetMemoryTest {
   }
 
   private static void rename(Session session) {
-    session.variants().rename(unit(session).variant().id(), 0, "Corvane", "Renamed", "");
+    session
+        .variants()
+        .rename(
+            unit(session).variant().id(),
+            0,
+            new VariantRepository.Named("Corvane", "Renamed", "", Engine.UNKNOWN));
   }
 
   private static void withoutHint(Session session) {

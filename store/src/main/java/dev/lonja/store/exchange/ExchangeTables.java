@@ -34,6 +34,9 @@ final class ExchangeTables {
   /** In the base units of the store, what people may write. */
   static final long LITRES_UL = 1_000_000L * Limits.LITRES;
 
+  /** In watts, written in kilowatts. */
+  static final Format<Long> POWER_W = Format.scaled(3, 1, 100_000_000);
+
   static final long QUANTITY_MICRO = 1_000_000L * Limits.QUANTITY;
 
   /** The most of the dearest. */
@@ -85,7 +88,8 @@ final class ExchangeTables {
                     "jug",
                     "grease_stroke",
                     "coolant_share",
-                    "second_person_above"),
+                    "second_person_above",
+                    "us_units"),
                 "which setting"))
         .with(of("value", SETTING.VALUE, text(Lengths.DESCRIPTION), "its value").orEmptyText())
         .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
@@ -146,6 +150,7 @@ final class ExchangeTables {
       case "coolant_share" -> isScaled(row, 4, 3_300, 6_000);
       case "grease_stroke" -> isScaled(row, 6, 100, 20_000);
       case "jug" -> isScaled(row, 3, 10, 1_000);
+      case "us_units" -> List.of("yes", "no").contains(row.get("value"));
       case "second_person_above" ->
           row.get("value").isEmpty() || isScaled(row, 2, 0, Limits.VALUE_MINOR);
       default -> !row.get("value").isEmpty();

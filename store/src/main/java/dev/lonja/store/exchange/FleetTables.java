@@ -6,6 +6,7 @@ import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.LENGTH_UM;
 import static dev.lonja.store.exchange.ExchangeTables.LITRES_UL;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
+import static dev.lonja.store.exchange.ExchangeTables.POWER_W;
 import static dev.lonja.store.exchange.ExchangeTables.TORQUE_MNM;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.materials;
@@ -98,6 +99,10 @@ final class FleetTables {
         .with(reference("model_id", VARIANT.MODEL_ID, "models", "the model"))
         .with(
             of("name", VARIANT.NAME, text(Lengths.NAME), "what tells it from others").orEmptyText())
+        .with(
+            of("engine", VARIANT.ENGINE, text(Lengths.NAME), "its engine's code, as on its plate")
+                .orEmptyText())
+        .with(of("power_kw", VARIANT.POWER_W, POWER_W, "what its engine gives").optional())
         .with(of("version", VARIANT.VERSION, whole(0, MOST), "number of edits"))
         .unique("model_id", "name")
         .build();

@@ -1,11 +1,11 @@
 package dev.lonja.store.exchange;
 
+import dev.lonja.core.calendar.SensibleDay;
 import dev.lonja.core.mixture.FreezeTable;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
-import dev.lonja.core.quantity.SensibleDay;
 import dev.lonja.core.text.PlainText;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.service.ReceiptPaper;

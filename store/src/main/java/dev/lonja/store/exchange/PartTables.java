@@ -3,6 +3,7 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.POWER_W;
 import static dev.lonja.store.exchange.Format.date;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
@@ -11,6 +12,7 @@ import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.schema.Tables.BOX_CONTENT;
+import static dev.lonja.store.schema.Tables.KIT_RANGE;
 import static dev.lonja.store.schema.Tables.PART;
 import static dev.lonja.store.schema.Tables.PART_PROPERTY;
 import static dev.lonja.store.schema.Tables.RUBBER_FLUID;
@@ -25,15 +27,23 @@ import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Parts, what is recorded of them, and what is said of which may stand for which. */
 final class PartTables {
 
   static final List<ExchangeTable> ALL =
       List.of(
-          parts(), partProperties(), boxContents(), statements(), withdrawals(), rubberFluids());
+          parts(),
+          partProperties(),
+          boxContents(),
+          kitRanges(),
+          statements(),
+          withdrawals(),
+          rubberFluids());
 
   private PartTables() {}
 
@@ -96,6 +106,35 @@ final class PartTables {
                 "content_part_id",
                 "another part than the box",
                 row -> !row.get("part_id").equals(row.get("content_part_id"))))
+        .build();
+  }
+
+  private static ExchangeTable kitRanges() {
+    return ExchangeTable.named("kit_ranges", KIT_RANGE)
+        .with(number("id", KIT_RANGE.ID, "number of the row"))
+        .with(reference("part_id", KIT_RANGE.PART_ID, "parts", "the kit"))
+        .with(of("make", KIT_RANGE.MAKE, text(Lengths.NAME), "the machine's make").orEmptyText())
+        .with(of("model", KIT_RANGE.MODEL, text(Lengths.NAME), "its model").orEmptyText())
+        .with(of("engine", KIT_RANGE.ENGINE, text(Lengths.NAME), "its engine's code").orEmptyText())
+        .with(of("least_kw", KIT_RANGE.LEAST_W, POWER_W, "the lowest power").optional())
+        .with(of("most_kw", KIT_RANGE.MOST_W, POWER_W, "the highest power").optional())
+        .rule(
+            new RowRule(
+                "make",
+                "something, unless another column states something",
+                row ->
+                    Stream.of("make", "model", "engine", "least_kw", "most_kw")
+                        .anyMatch(column -> !row.get(column).isEmpty())))
+        .rule(
+            new RowRule(
+                "most_kw",
+                "the lowest power or more",
+                row ->
+                    row.get("least_kw").isEmpty()
+                        || row.get("most_kw").isEmpty()
+                        || new BigDecimal(row.get("most_kw"))
+                                .compareTo(new BigDecimal(row.get("least_kw")))
+                            >= 0))
         .build();
   }
 

@@ -25,7 +25,6 @@ import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.ShelfFacts;
@@ -356,8 +355,7 @@ public final class FleetRepository {
         row.get(UNIT.NAME),
         new Unit.UnitClass(
             row.get(UNIT_CLASS.ID), row.get(UNIT_CLASS.CODE), row.get(UNIT_CLASS.NAME)),
-        new Variant(
-            row.get(VARIANT.ID), row.get(MODEL.MAKE), row.get(MODEL.NAME), row.get(VARIANT.NAME)),
+        VariantRepository.variant(row),
         row.get(UNIT.IN_SERVICE_ON),
         Optional.ofNullable(row.get(UNIT.RETIRED_ON)),
         row.get(UNIT.VERSION));

@@ -19,11 +19,13 @@ import static dev.lonja.store.schema.Tables.VARIANT;
 import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Engine;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.PositionId;
 import dev.lonja.core.fleet.Variant;
 import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Power;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.query.NextNumber;
 import java.util.HashMap;
@@ -80,11 +82,7 @@ public final class VariantRepository {
         .fetch(
             row ->
                 new StoredVariant(
-                    new Variant(
-                        row.get(VARIANT.ID),
-                        row.get(MODEL.MAKE),
-                        row.get(MODEL.NAME),
-                        row.get(VARIANT.NAME)),
+                    variant(row),
                     row.get(VARIANT.VERSION),
                     units.getOrDefault(row.get(VARIANT.ID), List.of()),
                     meters.getOrDefault(row.get(VARIANT.ID), Map.of())));
@@ -111,14 +109,30 @@ public final class VariantRepository {
     return where(VARIANT.ID.eq(id)).stream().findFirst();
   }
 
+  /** What a variant is called, and what drives it. */
+  public record Named(String make, String model, String name, Engine engine) {}
+
   /** Adds a variant without parts or tasks; its model is added with it if it is new. */
-  public long add(String make, String model, String name) {
+  public long add(Named named) {
     return context
         .insertInto(VARIANT)
-        .set(VARIANT.MODEL_ID, model(make, model))
-        .set(VARIANT.NAME, name)
+        .set(VARIANT.MODEL_ID, model(named.make(), named.model()))
+        .set(VARIANT.NAME, named.name())
+        .set(VARIANT.ENGINE, named.engine().code())
+        .set(VARIANT.POWER_W, named.engine().power().map(Power::watts).orElse(null))
         .returning(VARIANT.ID)
         .fetchSingle(VARIANT.ID);
+  }
+
+  static Variant variant(Record row) {
+    return new Variant(
+        row.get(VARIANT.ID),
+        row.get(MODEL.MAKE),
+        row.get(MODEL.NAME),
+        row.get(VARIANT.NAME),
+        new Engine(
+            row.get(VARIANT.ENGINE),
+            Optional.ofNullable(row.get(VARIANT.POWER_W)).map(Power::new)));
   }
 
   private long model(String make, String name) {
@@ -138,11 +152,13 @@ public final class VariantRepository {
   }
 
   /** Names a variant anew; false if someone else changed it since it was read. */
-  public boolean rename(long variantId, long readVersion, String make, String model, String name) {
+  public boolean rename(long variantId, long readVersion, Named named) {
     return context
             .update(VARIANT)
-            .set(VARIANT.MODEL_ID, model(make, model))
-            .set(VARIANT.NAME, name)
+            .set(VARIANT.MODEL_ID, model(named.make(), named.model()))
+            .set(VARIANT.NAME, named.name())
+            .set(VARIANT.ENGINE, named.engine().code())
+            .set(VARIANT.POWER_W, named.engine().power().map(Power::watts).orElse(null))
             .set(VARIANT.VERSION, readVersion + 1)
             .where(VARIANT.ID.eq(variantId), VARIANT.VERSION.eq(readVersion))
             .execute()

@@ -27,6 +27,8 @@ public final class SettingRepository {
 
   private static final String MOST_ALONE = "second_person_above";
 
+  private static final String US_UNITS = "us_units";
+
   private static final String HANDLING_LOSS = "handling_loss";
   private static final String HOLD_BACK = "hold_back";
   private static final String LEAST_HOLD_BACK = "least_hold_back";
@@ -118,6 +120,17 @@ public final class SettingRepository {
   /** Sets what one person may do alone; nothing for no limit. */
   public void setMostAlone(Optional<Money> most) {
     put(MOST_ALONE, most.map(Money::exactText).orElse(""));
+  }
+
+  /** True if US customary units stand beside the metric ones. */
+  public boolean showsUsUnits() {
+    return value(US_UNITS, "no").equals("yes");
+  }
+
+  /** Names the store anew, and says which units it shows. */
+  public void set(String storeName, boolean usUnits) {
+    put(STORE_NAME, storeName);
+    put(US_UNITS, usUnits ? "yes" : "no");
   }
 
   private String value(String name, String otherwise) {

@@ -99,6 +99,8 @@ CREATE TABLE variant (
   id INTEGER NOT NULL PRIMARY KEY,
   model_id INTEGER NOT NULL REFERENCES model,
   name TEXT NOT NULL CHECK (length(name) <= 60),
+  engine TEXT NOT NULL DEFAULT '' CHECK (length(engine) <= 60),
+  power_w INTEGER CHECK (power_w BETWEEN 1 AND 100000000),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
   UNIQUE (model_id, name)
 ) STRICT;
@@ -305,6 +307,20 @@ CREATE TABLE box_content (
   CHECK (part_id <> content_part_id)
 ) STRICT;
 CREATE INDEX box_content_content ON box_content (content_part_id);
+
+-- Machines that a kit is made for; a kit without any is for all that its contents match.
+CREATE TABLE kit_range (
+  id INTEGER NOT NULL PRIMARY KEY,
+  part_id INTEGER NOT NULL REFERENCES part,
+  make TEXT NOT NULL CHECK (length(make) <= 60),
+  model TEXT NOT NULL CHECK (length(model) <= 60),
+  engine TEXT NOT NULL CHECK (length(engine) <= 60),
+  least_w INTEGER CHECK (least_w BETWEEN 1 AND 100000000),
+  most_w INTEGER CHECK (most_w BETWEEN 1 AND 100000000),
+  CHECK (least_w <= most_w),
+  CHECK (make <> '' OR model <> '' OR engine <> '' OR least_w IS NOT NULL OR most_w IS NOT NULL)
+) STRICT;
+CREATE INDEX kit_range_part ON kit_range (part_id);
 
 -- A sourced word on two parts, the subject first. A later withdrawal that names it ends it.
 CREATE TABLE statement (

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Engine;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.PositionId;
@@ -13,6 +14,7 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.quantity.Power;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.store.ExampleStore;
 import dev.lonja.store.Session;
@@ -52,6 +54,11 @@ class VariantRepositoryTest {
   }
 
   /** Read alone it is as in the list: its units, retired ones too, and the meters they have. */
+  private static VariantRepository.Named named(String make, String model, String name) {
+    return new VariantRepository.Named(
+        make, model, name, new Engine("V 9", Optional.of(new Power(88_000))));
+  }
+
   @Test
   void aVariantKnowsItsUnitsAndTheirMeters() {
     StoredVariant boat = variant(BOAT);
@@ -64,15 +71,20 @@ class VariantRepositoryTest {
   /** A second variant of a model that is there; renamed it takes its model along only if new. */
   @Test
   void aVariantIsAddedRenamedAndDeleted() {
-    long id = write(s -> s.variants().add("Veldmark", "Twin 9", "lifting keel"));
+    long id = write(s -> s.variants().add(named("Veldmark", "Twin 9", "lifting keel")));
     assertThat(variant(id).units()).isEmpty();
     assertThat(variant(id).meters()).isEmpty();
     assertThat(needs(id).compartments()).isEmpty();
-    assertThat(this.<Boolean>write(s -> s.variants().rename(id, 0, "Veldmark", "Twin 11", "")))
+    assertThat(
+            this.<Boolean>write(s -> s.variants().rename(id, 0, named("Veldmark", "Twin 11", ""))))
         .isTrue();
-    assertThat(this.<Boolean>write(s -> s.variants().rename(id, 0, "Veldmark", "Twin 12", "")))
+    assertThat(
+            this.<Boolean>write(s -> s.variants().rename(id, 0, named("Veldmark", "Twin 12", ""))))
         .isFalse();
     assertThat(variant(id).variant().display()).isEqualTo("Veldmark Twin 11");
+    assertThat(variant(id).variant().engine())
+        .isEqualTo(new Engine("V 9", Optional.of(new Power(88_000))));
+    assertThat(variant(BOAT).variant().engine()).isEqualTo(Engine.UNKNOWN);
     assertThat(variant(BOAT).variant().display()).isEqualTo("Veldmark Twin 9");
     write(
         s -> {
@@ -171,7 +183,7 @@ class VariantRepositoryTest {
   @Test
   void theTasksOfACopyPointIntoTheCopy() {
     UnitNeeds original = needs(BOAT);
-    long copy = write(s -> s.variants().add("Veldmark", "Twin 9", "copy"));
+    long copy = write(s -> s.variants().add(named("Veldmark", "Twin 9", "copy")));
     write(
         s -> {
           Map<CompartmentId, CompartmentId> compartments = new java.util.HashMap<>();

@@ -23,6 +23,7 @@ import dev.lonja.desk.tray.TrayFile;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.document.ScanCode;
 import dev.lonja.web.fluid.HazardWording;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.MixWording;
@@ -88,7 +89,7 @@ final class JobCard {
     return new JobCardView.MeterRow(
         meter.name(),
         meter.measure().symbol(),
-        standing.lastAccepted().map(last -> last.shown().display()).orElse("never read"));
+        standing.lastAccepted().map(last -> Beside.of(last.shown())).orElse("never read"));
   }
 
   private JobCardView.FluidRow fluid(TrayFile.Line row) {
@@ -102,20 +103,20 @@ final class JobCard {
         item.product().map(JobCard::drum).orElse(item.description()),
         item.number(),
         item.homeBin().address(),
-        pour.pour().display(),
-        pour.reserve().equals(Volume.ZERO) ? "" : pour.reserve().display(),
+        Beside.of(pour.pour()),
+        pour.reserve().equals(Volume.ZERO) ? "" : Beside.of(pour.reserve()),
         new JobCardView.Level(
-            pour.preFill().equals(Volume.ZERO) ? "" : pour.preFill().display(),
+            pour.preFill().equals(Volume.ZERO) ? "" : Beside.of(pour.preFill()),
             Stream.of(
                     fill.mix().map(MixWording::of).orElse(""),
                     TrayWording.level(row),
                     PackWording.of(row.packs(), today))
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining(" "))),
-        fill.mix()
-            .map(mix -> line.wanted().plus(Quantity.of(mix.water())))
-            .orElse(line.wanted())
-            .display());
+        Beside.of(
+            fill.mix()
+                .map(mix -> line.wanted().plus(Quantity.of(mix.water())))
+                .orElse(line.wanted())));
   }
 
   private static String drum(Product product) {
@@ -133,7 +134,7 @@ final class JobCard {
     String leftOut = line.leftOut().map(why -> "Left out: " + why + ". ").orElse("");
     return new JobCardView.PartRow(
         line.place(),
-        line.wanted().display() + (line.wanted().measure() == Measure.PIECES ? " ×" : " of"),
+        Beside.of(line.wanted()) + (line.wanted().measure() == Measure.PIECES ? " ×" : " of"),
         item.number(),
         item.description().equals(line.place()) ? "" : item.description(),
         (used + leftOut + greasing(line) + note + " " + TrayWording.inside(file, line)).strip(),

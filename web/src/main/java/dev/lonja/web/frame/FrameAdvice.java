@@ -41,11 +41,13 @@ class FrameAdvice {
 
   @ModelAttribute("frame")
   FrameView frame(Authentication person, HttpSession session) {
+    StoreDesk.Sign sign = store.sign();
+    Beside.showUs(sign.usUnits());
     boolean seesStore = Viewer.seesStore();
     boolean administers = has(person, "ROLE_ADMINISTRATOR");
     boolean keepsStore = has(person, "ROLE_STOREKEEPER") || administers;
     return new FrameView(
-        store.name(),
+        sign.name(),
         Words.whole(clock.today()),
         clock.isPinned(),
         person == null ? "" : person.getName(),

@@ -16,6 +16,7 @@ import dev.lonja.web.request.Typed;
 import dev.lonja.web.tray.TrayRefusals;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,6 +37,12 @@ class KitController {
               .when(
                   KitDesk.TrayClosed.class,
                   closed -> new Problem("trayId", "That tray is not open any more."))
+              .when(
+                  KitDesk.RangesChanged.class,
+                  changed ->
+                      Problem.ofWhole(
+                          "Someone else changed this meanwhile. Nothing was changed; look at it"
+                              + " again."))
               .when(
                   KitDesk.CoversNothing.class,
                   nothing ->
@@ -116,10 +123,32 @@ class KitController {
       @RequestParam(defaultValue = "") String why,
       Model model) {
     model.addAttribute("why", why);
+    model.addAttribute("trayId", trayId);
     return Reply.to(desk.putOn(sent, id, trayId, why.strip()))
         .onto(tray -> "/trays/" + tray)
         .worded(ON_TRAY.and(TrayRefusals.WORDS))
         .or(problems -> page(id, "", "", problems, model));
+  }
+
+  @PostMapping("/items/{id}/kit-ranges")
+  String ranges(
+      @PathVariable ItemId id,
+      Sent sent,
+      @RequestParam(defaultValue = "") String seen,
+      @RequestParam Map<String, String> fields,
+      Model model) {
+    desk.admit();
+    Typed typed = new Typed();
+    model.addAttribute("typed", fields);
+    return new KitRangeForm(fields, typed)
+        .read()
+        .map(
+            ranges ->
+                Reply.to(desk.setRanges(sent, id, seen, ranges))
+                    .onto("/items/" + id + "/kit")
+                    .worded(ON_TRAY)
+                    .or(problems -> page(id, "", "", problems, model)))
+        .orElseGet(() -> page(id, "", "", typed.problems(), model));
   }
 
   private String page(ItemId id, String service, String kits, List<Problem> problems, Model model) {

@@ -6,6 +6,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.choice.FluidChoiceDesk;
 import dev.lonja.desk.tray.FluidLine;
 import dev.lonja.web.fluid.VerdictView;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.FluidLineWording;
 import java.time.LocalDate;
@@ -50,7 +51,7 @@ public record FluidLineView(
             fluid.line().place(),
             fluid.compartment().id(),
             fluid.product().display(),
-            fluid.line().wanted().display(),
+            Beside.of(fluid.line().wanted()),
             FluidLineWording.words(fluid)),
         file.packs().map(c -> PackWording.advice(c, file.tray().plannedOn(), today)),
         file.takesOthers(),

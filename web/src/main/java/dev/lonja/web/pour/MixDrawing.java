@@ -2,6 +2,7 @@ package dev.lonja.web.pour;
 
 import dev.lonja.core.mixture.Mixture;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.Svg;
 
 /** Draws a circuit as a tank lying on its side: what stays in it, the product, the water. */
@@ -46,7 +47,7 @@ final class MixDrawing {
       svg.label(
           from + wide / 2,
           HEIGHT - 8,
-          volume.display() + " " + words,
+          Beside.of(volume) + " " + words,
           "text-anchor=\"middle\" font-size=\"14\" fill=\"" + ink + "\"");
     }
     from += wide;

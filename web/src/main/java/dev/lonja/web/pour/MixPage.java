@@ -6,6 +6,7 @@ import dev.lonja.core.mixture.Mixture;
 import dev.lonja.core.mixture.WantedShare;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.fluid.MixDesk;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.tray.MixWording;
 import java.util.ArrayList;
 import java.util.List;
@@ -102,7 +103,7 @@ final class MixPage {
 
   private static void add(List<String> lines, Volume volume, String before, String after) {
     if (!volume.equals(Volume.ZERO)) {
-      lines.add(before + volume.display() + after);
+      lines.add(before + Beside.of(volume) + after);
     }
   }
 

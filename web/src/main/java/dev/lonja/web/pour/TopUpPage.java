@@ -6,6 +6,7 @@ import dev.lonja.core.pour.TopUp;
 import dev.lonja.desk.fluid.CompartmentDesk;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.web.fluid.HazardWording;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.TopUpUseWording;
 import dev.lonja.web.frame.Words;
@@ -65,11 +66,11 @@ final class TopUpPage {
                         + ".")
             .orElse("What is in it is not on file; note the next fill when its job is back."));
     now.add(
-        contents.others().display()
+        Beside.of(contents.others())
             + " of other products since, "
-            + contents.mostOthers().display()
+            + Beside.of(contents.mostOthers())
             + " is free: a tenth of "
-            + contents.capacity().display()
+            + Beside.of(contents.capacity())
             + ".");
     inside
         .use()
@@ -80,7 +81,7 @@ final class TopUpPage {
   private TopUpView.PourRow pour(CompartmentDesk.Inside inside, StoredTopUp topUp) {
     return new TopUpView.PourRow(
         topUp.id(),
-        topUp.volume().display()
+        Beside.of(topUp.volume())
             + " of "
             + Optional.ofNullable(inside.products().get(topUp.itemId()))
                 .map(Product::display)

@@ -5,6 +5,7 @@ import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.desk.fluid.TopUpDesk;
 import dev.lonja.web.fluid.ReasonWording;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.State;
 import java.util.List;
 import java.util.stream.Stream;
@@ -25,9 +26,9 @@ final class TopUpWording {
               TopUp.Concern.TooMuchOfOthers.class,
               c ->
                   "that makes "
-                      + c.others().display()
+                      + Beside.of(c.others())
                       + " of other products since the drain; up to "
-                      + c.most().display()
+                      + Beside.of(c.most())
                       + " is free, a tenth of the fill")
           .when(
               TopUp.Concern.FamilyUnknown.class,

@@ -1,10 +1,10 @@
 package dev.lonja.web.request;
 
+import dev.lonja.core.calendar.SensibleDay;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.SensibleDay;
 import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
@@ -166,6 +166,29 @@ public final class Typed {
       refuse(field, what, text, most + " kg", Spoken.MASS);
     }
     return mass;
+  }
+
+  /**
+   * A value in its usual unit, or in the one that stands behind it.
+   *
+   * @param allowed what is, in words
+   */
+  public <T> Optional<T> spoken(
+      String field, String what, String text, String allowed, Spoken<T> spoken) {
+    Optional<T> value = spoken.read(text);
+    if (value.isEmpty()) {
+      refuse(
+          field,
+          what
+              + " is \""
+              + text.strip()
+              + "\"; allowed is "
+              + allowed
+              + ", with "
+              + spoken.units()
+              + ".");
+    }
+    return value;
   }
 
   private void refuse(String field, String what, String text, String most, Spoken<?> spoken) {

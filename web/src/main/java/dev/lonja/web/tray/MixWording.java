@@ -3,6 +3,7 @@ package dev.lonja.web.tray;
 import dev.lonja.core.mixture.Mix;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.web.frame.Beside;
 import java.math.BigDecimal;
 
 /** What a fill is mixed of, in words. */
@@ -15,7 +16,7 @@ public final class MixWording {
     String strength = percent(mix.share()) + protection(mix);
     return mix.water().equals(Volume.ZERO)
         ? "Goes in as it comes: " + strength + "."
-        : "Mix with " + mix.water().display() + " of demineralised water: " + strength + ".";
+        : "Mix with " + Beside.of(mix.water()) + " of demineralised water: " + strength + ".";
   }
 
   private static String protection(Mix mix) {

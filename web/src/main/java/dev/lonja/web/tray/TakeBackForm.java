@@ -16,6 +16,7 @@ import dev.lonja.core.wanted.WantedPartId;
 import dev.lonja.desk.tray.Pour;
 import dev.lonja.desk.tray.TakeBackDesk;
 import dev.lonja.web.book.ConditionForms;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.inspection.FoundEntry;
 import dev.lonja.web.inspection.FoundWording;
@@ -94,7 +95,7 @@ final class TakeBackForm {
                     new TakeBackView.FillRow(
                         pouredField(pour.compartmentId()),
                         pour.compartment().name(),
-                        pour.book().display() + ", " + pour.condition().words(),
+                        Beside.of(pour.book()) + ", " + pour.condition().words(),
                         LevelWording.of(pour.compartment())))
             .toList(),
         asked.substituted().stream()

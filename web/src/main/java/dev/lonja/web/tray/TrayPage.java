@@ -17,6 +17,7 @@ import dev.lonja.store.tray.Tray;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.fluid.HazardWording;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.LineStates;
@@ -151,7 +152,7 @@ final class TrayPage {
         meter.file().meter().id(),
         meter.file().meter().name(),
         meter.file().meter().measure().symbol(),
-        meter.expectedToShow(today).display());
+        Beside.of(meter.expectedToShow(today)));
   }
 
   private TrayView.LineRow line(TrayFile.Line line) {
@@ -165,7 +166,7 @@ final class TrayPage {
         item.homeBin().address(),
         Plate.of(item),
         item.product().map(Drum::of),
-        asked.wanted().display(),
+        Beside.of(asked.wanted()),
         LineStates.of(line.step()),
         what(line),
         may(line, item));

@@ -193,12 +193,8 @@ public final class TrayRefusals {
                           + "."))
           .when(
               TrayRefusal.SayWhatFor.class,
-              ask ->
-                  new Problem(
-                      "why",
-                      ask.item().number()
-                          + against(ask.unit(), ask.places(), ask.candidate())
-                          + " Say what it is for, and it is put on."))
+              ask -> new Problem("why", asked(ask) + " Say what it is for, and it is put on."))
+          .when(TrayRefusal.KitAsks.class, KitAskWording::of)
           .when(
               TrayRefusal.FitsNowhere.class,
               not ->
@@ -374,6 +370,10 @@ public final class TrayRefusals {
           .and(RefusalWording.of(ReadingRefusal.class, TrayRefusals::reading));
 
   private TrayRefusals() {}
+
+  static String asked(TrayRefusal.SayWhatFor ask) {
+    return ask.item().number() + against(ask.unit(), ask.places(), ask.candidate());
+  }
 
   /** " fits at none of RT-04's places for it (oil filter): thread differs." */
   private static String against(String unit, List<String> places, Optional<Candidate> candidate) {

@@ -12,6 +12,7 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.tray.TrayFile;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
@@ -31,9 +32,9 @@ public final class TrayWording {
               fill ->
                   fill.condition().words()
                       + ", "
-                      + fill.capacity().display()
+                      + Beside.of(fill.capacity())
                       + fill.filterVolume()
-                          .map(v -> " with " + v.display() + " in the filter")
+                          .map(v -> " with " + Beside.of(v) + " in the filter")
                           .orElse("")
                       + ", "
                       + percent(fill.handlingLoss())
@@ -155,7 +156,7 @@ public final class TrayWording {
     Volume reserve = fill.firstPour().reserve();
     Volume preFill = fill.firstPour().preFill();
     String filter =
-        preFill.equals(Volume.ZERO) ? "" : "Pour " + preFill.display() + " into the filter. ";
+        preFill.equals(Volume.ZERO) ? "" : "Pour " + Beside.of(preFill) + " into the filter. ";
     String amounts = filter + amounts(pour, reserve);
     String condition = fill.condition().words();
     return Words.capital(condition)
@@ -169,8 +170,8 @@ public final class TrayWording {
       return "Pour slowly and read the level.";
     }
     return reserve.equals(Volume.ZERO)
-        ? "Pour " + pour.display() + " at once."
-        : "Pour " + pour.display() + " first, keep " + reserve.display() + " for after running.";
+        ? "Pour " + Beside.of(pour) + " at once."
+        : "Pour " + Beside.of(pour) + " first, keep " + Beside.of(reserve) + " for after running.";
   }
 
   private static String share(ReplacementChance chance, String of) {

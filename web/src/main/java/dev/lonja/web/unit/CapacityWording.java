@@ -2,6 +2,7 @@ package dev.lonja.web.unit;
 
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.web.frame.Beside;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
@@ -18,7 +19,7 @@ final class CapacityWording {
             condition ->
                 compartment
                     .range(condition)
-                    .map(capacity -> condition.words() + " is " + capacity.display())
+                    .map(capacity -> condition.words() + " is " + Beside.of(capacity))
                     .stream())
         .collect(Collectors.joining(", "));
   }

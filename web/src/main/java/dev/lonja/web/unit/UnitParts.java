@@ -13,6 +13,7 @@ import dev.lonja.core.service.Deviation;
 import dev.lonja.core.service.Due;
 import dev.lonja.desk.unit.UnitRecord;
 import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.LevelWording;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.Words;
@@ -94,12 +95,12 @@ final class UnitParts {
             .firstPour(compartment, capacity, capacity.high(), Volume.ZERO);
     return pour.reserve().equals(Volume.ZERO)
         ? "Poured at once."
-        : "First pour " + pour.pour().display() + ", keep " + pour.reserve().display() + ".";
+        : "First pour " + Beside.of(pour.pour()) + ", keep " + Beside.of(pour.reserve()) + ".";
   }
 
   private UnitView.CapacityRow capacity(Compartment compartment, FillCondition condition) {
     return new UnitView.CapacityRow(
-        compartment.range(condition).orElseThrow().display(),
+        Beside.of(compartment.range(condition).orElseThrow()),
         condition.words(),
         source(
             change ->

@@ -28,6 +28,7 @@ import dev.lonja.web.due.DueExplanation;
 import dev.lonja.web.due.DueRuler;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.due.UnitRuler;
+import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.DeedWording;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.WantedWording;
@@ -291,7 +292,7 @@ final class UnitWording {
         meter.file().meter().id(),
         meter.file().meter().name(),
         meter.file().meter().measure().symbol(),
-        meter.expectedToShow(today).display(),
+        Beside.of(meter.expectedToShow(today)),
         meter.outlook().offset().isNone()
             ? ""
             : "life " + meter.outlook().on(today).rounded().display(),
@@ -305,7 +306,7 @@ final class UnitWording {
   private UnitView.ReadingRow reading(JudgedReading judged) {
     return new UnitView.ReadingRow(
         Words.day(judged.reading().day(), today),
-        judged.reading().value().display(),
+        Beside.of(judged.reading().value()),
         judged.flag().map(flag -> State.note(ReadingWording.flag(flag))),
         judged.accepted() ? "" : ReadingWording.why(judged));
   }

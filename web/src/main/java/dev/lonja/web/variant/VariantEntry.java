@@ -4,12 +4,15 @@ import dev.lonja.core.fleet.Arrow;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Engine;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.fleet.Mounting;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Limits;
+import dev.lonja.core.quantity.Power;
+import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.variant.MakeUpDesk;
@@ -26,6 +29,8 @@ final class VariantEntry {
   private static final int LONGEST_NAME = Lengths.NAME;
   private static final int LONGEST_SHORT = Lengths.SHORT;
   private static final int LONGEST_NOTE = Lengths.REASON;
+
+  private static final String POWER_ALLOWED = "1 W to 100,000 kW";
 
   private final Map<String, String> form;
   private final Typed typed;
@@ -54,8 +59,14 @@ final class VariantEntry {
     if (text("name").length() > LONGEST_NAME) {
       typed.refuse("name", "The variant's name is longer than " + LONGEST_NAME + " characters.");
     }
+    Optional<Power> power =
+        filled("power")
+            .flatMap(
+                text ->
+                    typed.spoken("power", "The engine's power", text, POWER_ALLOWED, Spoken.POWER));
+    Engine engine = new Engine(optionalText("engine", "The engine's code", LONGEST_NAME), power);
     return typed.all(
-        () -> new VariantDesk.Name(make.orElseThrow(), model.orElseThrow(), text("name")));
+        () -> new VariantDesk.Name(make.orElseThrow(), model.orElseThrow(), text("name"), engine));
   }
 
   /** The compartment of the form; empty if something is wrong. */

@@ -31,7 +31,7 @@ public record VariantView(
   public record Machines(List<String> units, List<String> absences) {}
 
   /** What it is called, part by part. */
-  public record Named(String make, String model, String name) {}
+  public record Named(String make, String model, String name, String engine, String power) {}
 
   /** A part of it: its line while it is folded, and what its form then shows by field. */
   public record Row<I>(I id, String summary, Map<String, String> fields) {}

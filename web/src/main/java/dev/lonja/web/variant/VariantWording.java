@@ -17,6 +17,7 @@ import dev.lonja.core.inspection.ValueLimits;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.Power;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.desk.variant.VariantDesk;
@@ -68,7 +69,7 @@ final class VariantWording {
         variant.id(),
         variant.display(),
         file.stored().version(),
-        new VariantView.Named(variant.make(), variant.model(), variant.name()),
+        named(variant),
         new VariantView.Machines(
             file.stored().units(), file.absences().stream().map(AbsenceWording::of).toList()),
         file.needs().compartments().stream().map(this::compartment).toList(),
@@ -76,6 +77,15 @@ final class VariantWording {
         file.tasks().stream().map(this::task).toList(),
         choices(),
         BLANK);
+  }
+
+  private static VariantView.Named named(Variant variant) {
+    return new VariantView.Named(
+        variant.make(),
+        variant.model(),
+        variant.name(),
+        variant.engine().code(),
+        variant.engine().power().map(Power::exactText).orElse(""));
   }
 
   private VariantView.Choices choices() {

@@ -42,6 +42,7 @@ public final class DemoMaster {
           "fluid_intervals",
           "item_bins",
           "items",
+          "kit_ranges",
           "meters",
           "models",
           "part_properties",

@@ -1,4 +1,4 @@
-package dev.lonja.core.quantity;
+package dev.lonja.core.calendar;
 
 import java.time.LocalDate;
 
