@@ -66,7 +66,7 @@ class FeedTest {
       try (PDDocument document = Loader.loadPDF(visitor.bytes("/fleet/" + unit + "/sheet.pdf"))) {
         assertThat(document.getNumberOfPages()).as(unit).isEqualTo(1);
         assertThat(new PDFTextStripper().getText(document))
-            .contains(unit, "What it takes", "a qualified person");
+            .contains(unit, "What it takes", "First pour", "a qualified person");
       }
     }
     assertThat(visitor.get("/fleet/XX-1/sheet.pdf").status()).isEqualTo(404);

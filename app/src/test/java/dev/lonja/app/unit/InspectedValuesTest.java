@@ -75,6 +75,11 @@ class InspectedValuesTest {
     assertThat(unread.words())
         .contains("\"half an inch\" is no length; write a number: mm, cm or in.");
     assertThat(unread.document().select("[name=" + met + "]").val()).isEqualTo("half an inch");
+    typed.put(met, "");
+    typed.put(left, "10 mm");
+    assertThat(visitor.submit(unread.form("/work"), typed).words())
+        .contains("It was left at 10 mm; say what it was before, or what was done about it.");
+    typed.put(left, "");
     typed.put(met, "1/2 in");
     Visitor.Page outside = visitor.submit(unread.form("/work"), typed);
     assertThat(outside.words()).contains("12.7 mm is out of limits (8 mm to 12 mm).");

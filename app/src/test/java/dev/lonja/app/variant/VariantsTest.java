@@ -4,8 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.fleet.PositionId;
+import dev.lonja.core.service.TaskId;
+import dev.lonja.store.fleet.VariantTasks;
+import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import java.math.BigDecimal;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
@@ -253,6 +260,69 @@ class VariantsTest {
     fields.put("requestKey", "a-key-of-its-own-too");
     assertThat(visitor.post(foreign + "/delete", fields).words()).contains("Nothing was changed.");
     assertThat(visitor.get("/fleet/variants/2").words()).contains("Engine sump");
+  }
+
+  private static StoredTask monthly(TaskId id, String name, Optional<PositionId> position) {
+    return new StoredTask(
+        id,
+        "Many",
+        name,
+        VariantTasks.Action.REPLACE,
+        Optional.empty(),
+        position,
+        Optional.empty(),
+        Optional.empty(),
+        new VariantTasks.Span(Optional.empty(), Optional.of(1)),
+        VariantTasks.Span.NONE,
+        BigDecimal.ONE,
+        "",
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        List.of(),
+        "",
+        List.of());
+  }
+
+  /**
+   * Two hundred tasks on one machine: they are planned together, its tray asks for what each takes
+   * and the job card is drawn.
+   */
+  @Test
+  void aMachineWithTwoHundredTasks() {
+    Visitor.Page list = visitor.get("/fleet/variants");
+    String like = list.document().select("option:contains(Marlstone 120)").attr("value");
+    Visitor.Page copy =
+        visitor.submit(
+            list.form("/fleet/variants"),
+            Map.of("like", like, "make", "Marlstone", "model", "120", "name", "many jobs"));
+    long variant = Long.parseLong(copy.path().replaceAll(".*/", ""));
+    SERVER
+        .store()
+        .write(
+            session -> {
+              VariantTasks tasks = session.variants().tasks();
+              StoredTask filter =
+                  tasks.of(variant).stream()
+                      .filter(task -> task.action() == VariantTasks.Action.REPLACE)
+                      .findFirst()
+                      .orElseThrow();
+              for (int i = tasks.of(variant).size(); i < 200; i++) {
+                tasks.save(variant, monthly(tasks.next(), "Look " + i, filter.position()));
+              }
+              return true;
+            });
+    takeIn("GN-9; Standby set; GN; Marlstone; 120; many jobs; 2025-03-01; hours h 12");
+    Visitor.Page unit = visitor.get("/fleet/GN-9");
+    assertThat(unit.words()).contains("Look 199");
+    assertThat(visitor.get("/fleet/due").words()).contains("GN-9");
+    Visitor.Page tray = visitor.submit(unit.form("/trays/start"), Map.of());
+    assertThat(tray.path()).startsWith("/trays/");
+    assertThat(tray.document().select(".lines > li")).hasSizeGreaterThan(150);
+    assertThat(visitor.get(tray.path() + "/card").words()).contains("Look 199");
+    assertThat(SERVER.isSound()).isTrue();
   }
 
   @Test

@@ -80,6 +80,19 @@ class WantedPagesTest {
         .isEmpty();
   }
 
+  /** A fluid is asked for in the unit that people speak: 2 qt are 1.892706 L. */
+  @Test
+  void aFluidIsAskedForInQuarts() {
+    Visitor.Page page = visitor.get("/wanted?of=RT-06");
+    Visitor.Page wrong =
+        visitor.submit(
+            page.form("/wanted"), Map.of("code", "FA 15-205", "quantity", "2 yd", "why", "leak"));
+    assertThat(wrong.words()).contains("The quantity is \"2 yd\"; it is counted in L");
+    Visitor.Page asked = visitor.submit(wrong.form("/wanted"), Map.of("quantity", "2 qt"));
+    assertThat(asked.document().select(".rows li:contains(FA 15-205)").text()).contains("1.89 L");
+    visitor.submit(form(asked, "FA 15-205", "/drop"), Map.of("why", "not needed"));
+  }
+
   @Test
   void aTrayThatNobodyPlannedIsForSomething() {
     Visitor.Page asks = visitor.get("/trays/new");

@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.FindingId;
@@ -203,6 +204,13 @@ public class WantedDesk {
               wish,
               new WantedRepository.Why.OfFinding(id));
         });
+  }
+
+  /** What the item of a number is counted in; pieces where that leads to no one item. */
+  @Allowed.ToAskForParts
+  public Measure measure(String code) {
+    List<Item> items = store.read(session -> ScannedItems.of(session, code));
+    return items.size() == 1 ? items.get(0).measure() : Measure.PIECES;
   }
 
   /**

@@ -3,6 +3,7 @@ package dev.lonja.store.verification;
 import static dev.lonja.store.schema.Tables.CHANGE_OVER;
 import static dev.lonja.store.schema.Tables.CLIMATE_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
+import static dev.lonja.store.schema.Tables.FLUID_INTERVAL;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.SIGN_OFF;
 import static dev.lonja.store.schema.Tables.TOP_UP;
@@ -19,10 +20,14 @@ import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.verification.Verification.Finding;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Table;
+import org.jooq.impl.DSL;
 
 /** Checks that what is kept of fluids agrees with itself. */
 final class FluidVerification {
@@ -38,7 +43,7 @@ final class FluidVerification {
 
   List<Finding> findings() {
     checkYear();
-    checkCovering();
+    checkClasses();
     checkItems("change_overs", CHANGE_OVER, CHANGE_OVER.ID, CHANGE_OVER.ITEM_ID);
     checkItems("sign_offs", SIGN_OFF, SIGN_OFF.ID, SIGN_OFF.ITEM_ID);
     checkItems("top_ups", TOP_UP, TOP_UP.ID, TOP_UP.ITEM_ID);
@@ -58,8 +63,11 @@ final class FluidVerification {
     }
   }
 
-  /** Covering that runs in a circle would leave no verdict to be given. */
-  private void checkCovering() {
+  /**
+   * Covering that runs in a circle would leave no verdict to be given; an interval that holds while
+   * a class is in names one that there is.
+   */
+  private void checkClasses() {
     ReferenceRepository references = new ReferenceRepository(context);
     ClassList classes = ReferenceRepository.classes(references.rows(ReferenceFile.SERVICE_CLASSES));
     Coverage.circle(ReferenceRepository.pairs(classes, references.rows(ReferenceFile.CLASS_COVERS)))
@@ -69,6 +77,24 @@ final class FluidVerification {
                     "reference_changes",
                     circle.stream().map(ServiceClass::text).collect(Collectors.joining(", "))
                         + " cover each other in a circle"));
+    context
+        .select(FLUID_INTERVAL.ID, FLUID_INTERVAL.FLUID_CLASS)
+        .from(FLUID_INTERVAL)
+        .where(DSL.lower(FLUID_INTERVAL.FLUID_CLASS).notIn(names(classes)))
+        .orderBy(FLUID_INTERVAL.ID)
+        .forEach(
+            row ->
+                add(
+                    "fluid_intervals",
+                    "row " + row.value1() + " holds while " + row.value2() + ", no class, is in"));
+  }
+
+  /** With their organisations and without, as labels have them. */
+  private static Set<String> names(ClassList classes) {
+    return classes.all().stream()
+        .flatMap(known -> Stream.of(known.text(), known.name()))
+        .map(name -> name.toLowerCase(Locale.ROOT))
+        .collect(Collectors.toSet());
   }
 
   /** What goes into a compartment is a fluid. */

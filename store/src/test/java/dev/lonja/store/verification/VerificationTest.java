@@ -63,12 +63,14 @@ class VerificationTest {
         "INSERT INTO reference_change VALUES (1, 'class_covers', 'API CH-4|API CI-4',"
             + " 'API CH-4|API CI-4', 'x', '2027-03-15T08:00:00Z')",
         "DELETE FROM climate_month WHERE id = 7",
+        "UPDATE fluid_interval SET fluid_class = 'E99' WHERE id = 1",
         "INSERT INTO sign_off VALUES (1, 1, 5, 8, NULL, 'no', 'me', 'why', 'x',"
             + " '2027-03-15T08:00:00Z')");
     assertThat(findings())
         .containsExactlyInAnyOrder(
             "the temperature year has 11 months, not twelve",
             "API CH-4, API CI-4 cover each other in a circle",
+            "row 1 holds while E99, no class, is in",
             "row 1 puts pieces into a compartment",
             "row 1 refers to another variant's compartment");
   }

@@ -4,7 +4,6 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tray.TraysDesk;
-import dev.lonja.web.document.PdfPages;
 import dev.lonja.web.document.PdfRenderer;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -50,13 +49,7 @@ class JobCardController {
 
   private ResponseEntity<byte[]> print(JobCardView card, String size) {
     String name = "card-" + card.head().tray() + "-" + size + ".pdf";
-    byte[] wide = paper.render("job-card", Map.of("card", card, "size", size, "tight", false));
-    if (PdfPages.count(wide) == 1) {
-      return PdfRenderer.answer(name, wide);
-    }
-    // one page is worth somewhat smaller letters; two are not
-    byte[] tight = paper.render("job-card", Map.of("card", card, "size", size, "tight", true));
-    return PdfRenderer.answer(name, PdfPages.count(tight) == 1 ? tight : wide);
+    return paper.answerOnOnePage("job-card", name, Map.of("card", card, "size", size));
   }
 
   private JobCardView view(TrayId id, Authentication person) {

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -63,6 +64,24 @@ public class PdfRenderer {
             "Content-Disposition",
             ContentDisposition.inline().filename(fileName).build().toString())
         .body(document);
+  }
+
+  /**
+   * A template as an answer, in smaller letters where that makes it one page; it is told whether
+   * they are as {@code tight}.
+   */
+  public ResponseEntity<byte[]> answerOnOnePage(
+      String template, String fileName, Map<String, Object> data) {
+    Map<String, Object> all = new HashMap<>(data);
+    all.put("tight", false);
+    byte[] wide = render(template, all);
+    if (PdfPages.count(wide) == 1) {
+      return answer(fileName, wide);
+    }
+    // one page is worth somewhat smaller letters; two are not
+    all.put("tight", true);
+    byte[] tight = render(template, all);
+    return answer(fileName, PdfPages.count(tight) == 1 ? tight : wide);
   }
 
   /** The bytes of the document. */

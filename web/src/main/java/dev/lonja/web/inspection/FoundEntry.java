@@ -89,6 +89,14 @@ public final class FoundEntry {
     if (said.isEmpty() && value.isPresent()) {
       return ofValue(value.get(), after, typed);
     }
+    if (said.isEmpty() && after.isPresent()) {
+      typed.refuse(
+          VALUE + task.id(),
+          "It was left at "
+              + after.get().display()
+              + "; say what it was before, or what was done about it.");
+      return Optional.empty();
+    }
     return typed
         .choiceOrNone(outcomeField, said, outcomes())
         .map(outcome -> new Found(outcome, value, after));

@@ -80,7 +80,8 @@ class FleetController {
   @GetMapping("/fleet/{code}/sheet.pdf")
   ResponseEntity<byte[]> sheet(@PathVariable String code) {
     UnitView view = UnitWording.view(file(code), clock);
-    return paper.answer("machine-sheet", view.head().code() + ".pdf", Map.of("view", view));
+    return paper.answerOnOnePage(
+        "machine-sheet", view.head().code() + ".pdf", Map.of("view", view));
   }
 
   private UnitRecord file(String code) {

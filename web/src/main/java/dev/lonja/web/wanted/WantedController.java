@@ -1,5 +1,6 @@
 package dev.lonja.web.wanted;
 
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.wanted.Finding;
@@ -124,12 +125,15 @@ class WantedController {
         model);
   }
 
-  private static Optional<WantedDesk.Wish> wish(
-      Map<String, String> fields, Typed typed, String why) {
+  private Optional<WantedDesk.Wish> wish(Map<String, String> fields, Typed typed, String why) {
     Optional<String> code =
         typed.text("code", "The number", fields.getOrDefault("code", ""), Lengths.BARCODE);
     Optional<BigDecimal> amount =
-        typed.decimal("quantity", "The quantity", fields.getOrDefault("quantity", ""));
+        typed.amount(
+            "quantity",
+            "The quantity",
+            fields.getOrDefault("quantity", ""),
+            code.map(desk::measure).orElse(Measure.PIECES));
     String needed = fields.getOrDefault("needed", "").strip();
     Optional<LocalDate> day = needed.isEmpty() ? Optional.empty() : typed.day("needed", needed);
     return typed.all(() -> new WantedDesk.Wish(code.orElseThrow(), amount.orElseThrow(), day, why));
