@@ -33,6 +33,11 @@ public record ReplacementTurn(int nth, int since) implements ReplacementOdds {
     return new ReplacementTurn(nth, isDue() ? 0 : since + 1);
   }
 
+  /** One whose turn it is next time, or not. */
+  public ReplacementTurn standing(boolean itsTurn) {
+    return new ReplacementTurn(nth, itsTurn ? nth - 1 : 0);
+  }
+
   /** The same counted from the records. */
   public ReplacementTurn counting(int kept) {
     return new ReplacementTurn(nth, kept);

@@ -71,6 +71,22 @@ public record MeterOutlook(
   }
 
   /**
+   * How much it may run on the days a &lt; d ≤ b, of which those up to the base day count for
+   * nothing.
+   */
+  public Usage usage(LocalDate a, LocalDate b) {
+    LocalDate from = a.isBefore(baseDay) ? baseDay : a;
+    LocalDate to = b.isBefore(from) ? from : b;
+    double steady = steadyDays(to).days() - steadyDays(from).days();
+    long days = ChronoUnit.DAYS.between(from, to);
+    return new Usage(
+        rate.map(r -> r.perDay() * steady).orElse(0.0),
+        dispersion.map(Dispersion::value).orElse(1.0),
+        (burstTenths(to) - burstTenths(from)) / 10.0,
+        days * measure().highestPerDay().tenths() / 10.0);
+  }
+
+  /**
    * The probability that the life reaches {@code limit} by the end of {@code day}: usage since the
    * base day is Gamma distributed with mean rate × τ and variance φ × rate × τ, so its shape is
    * rate × τ / φ and its scale φ. The limit of 24 h (1,500 km) a day is left aside. 1 if the base

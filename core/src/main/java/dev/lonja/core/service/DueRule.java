@@ -40,6 +40,14 @@ public final class DueRule {
     return new DueRule(standing, today, until).due();
   }
 
+  /**
+   * The day that comes next for a task whose days the year or its lay-ups set, once it is done on a
+   * day; empty if there is none.
+   */
+  public static Optional<LocalDate> dayOnceDone(TaskStanding standing, LocalDate day) {
+    return new DueRule(standing.doneOn(day), day, LocalDate.MAX).due().calendarDate();
+  }
+
   /** When a task is due that is done with another one on {@code day}. */
   static Due ledOn(TaskStanding standing, LocalDate day) {
     DueRule rule = new DueRule(standing, day, day);

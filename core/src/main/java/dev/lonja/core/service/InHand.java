@@ -17,7 +17,7 @@ public record InHand(Set<TaskId> taskIds, LocalDate plannedOn, boolean out) {
   }
 
   /** The day the work is expected on, seen from {@code today}. */
-  LocalDate on(LocalDate today) {
+  public LocalDate on(LocalDate today) {
     return plannedOn.isAfter(today) && !out ? plannedOn : today;
   }
 }

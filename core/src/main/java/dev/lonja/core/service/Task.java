@@ -115,7 +115,7 @@ public record Task(
   }
 
   /** This task with its turn, if it has one, changed. */
-  Task withTurn(UnaryOperator<ReplacementTurn> change) {
+  public Task withTurn(UnaryOperator<ReplacementTurn> change) {
     return action instanceof Action.Inspect inspect
             && inspect.odds() instanceof ReplacementTurn turn
         ? withAction(inspect.at(change.apply(turn)))

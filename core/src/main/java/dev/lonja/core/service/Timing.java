@@ -48,7 +48,7 @@ public sealed interface Timing {
     }
 
     /** The interval in force: the first one until the task has been done once. */
-    Interval interval(boolean doneBefore) {
+    public Interval interval(boolean doneBefore) {
       return doneBefore ? regular : first.map(early -> early.orElse(regular)).orElse(regular);
     }
 

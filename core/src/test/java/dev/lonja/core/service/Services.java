@@ -24,6 +24,8 @@ import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.Reading;
+import dev.lonja.core.meter.UsageRate;
+import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterSpan;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
@@ -103,8 +105,20 @@ public final class Services {
         task.meterId().map(id -> outlook));
   }
 
+  /** An hour meter that was read on a day, with a declared rate. */
+  public static MeterStanding meterAt(String day, String hours, String perDay) {
+    return meter(
+        LocalDate.parse(day),
+        hours,
+        Optional.of(UsageRate.declared(new BigDecimal(perDay), MeterMeasure.HOURS)));
+  }
+
   /** An hour meter that stood at this on 1 March 2027. */
   static MeterStanding meter(String hours) {
+    return meter(LocalDate.parse("2027-03-01"), hours, Optional.empty());
+  }
+
+  private static MeterStanding meter(LocalDate day, String hours, Optional<UsageRate> rate) {
     Unit unit =
         new Unit(
             new UnitId(1),
@@ -115,10 +129,8 @@ public final class Services {
             LocalDate.parse("2024-01-01"),
             Optional.empty(),
             0);
-    Meter meter =
-        new Meter(new MeterId(1), unit.id(), "hours", MeterValue.ofHours("0"), Optional.empty());
-    Reading reading =
-        new Reading(1, LocalDate.parse("2027-03-01"), Optional.empty(), MeterValue.ofHours(hours));
+    Meter meter = new Meter(new MeterId(1), unit.id(), "hours", MeterValue.ofHours("0"), rate);
+    Reading reading = new Reading(1, day, Optional.empty(), MeterValue.ofHours(hours));
     MeterDigest digest = MeterDigest.of(MeterNotes.of(List.of(reading)), UsageCalendar.EVEN);
     MeterFile file = new MeterFile(unit, meter, UsageCalendar.EVEN, digest);
     return MeterStanding.ofFleet(List.of(file)).get(meter.id());

@@ -1,0 +1,80 @@
+package dev.lonja.core.trial;
+
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import java.util.Arrays;
+
+/**
+ * How much of something is used from today to the end of each week, in every trial. A quantile is
+ * the smallest drawn value whose share of the trials reaches it, so it is one that was drawn.
+ */
+public final class Band {
+
+  private static final int MICRO = 1_000;
+
+  private final Measure measure;
+  private final long[][] byWeek;
+  private final long[][] sorted;
+
+  /**
+   * @param byWeek by week, what each trial used up to its end, in thousandths
+   */
+  Band(Measure measure, long[][] byWeek) {
+    this.measure = measure;
+    this.byWeek = byWeek;
+    this.sorted = new long[byWeek.length][];
+    for (int week = 0; week < byWeek.length; week++) {
+      sorted[week] = byWeek[week].clone();
+      Arrays.sort(sorted[week]);
+    }
+  }
+
+  public int weeks() {
+    return sorted.length;
+  }
+
+  public int trials() {
+    return sorted[0].length;
+  }
+
+  /**
+   * The quantile of what is used up to the end of a week.
+   *
+   * @param share above 0, up to 1
+   */
+  public Quantity quantile(int week, double share) {
+    return quantity(sorted[week][rank(share)]);
+  }
+
+  private int rank(double share) {
+    if (!(share > 0 && share <= 1)) {
+      throw new IllegalArgumentException("share is " + share + "; allowed is above 0, up to 1");
+    }
+    return Math.max(0, (int) Math.ceil(share * trials() - 1e-9) - 1);
+  }
+
+  /** The first trial that used exactly the quantile. */
+  public int trialOf(int week, double share) {
+    long value = sorted[week][rank(share)];
+    for (int trial = 0; trial < trials(); trial++) {
+      if (byWeek[week][trial] == value) {
+        return trial;
+      }
+    }
+    throw new IllegalStateException("no trial used " + value);
+  }
+
+  /** The share of trials that use more than there is up to the end of a week, from 0 to 1. */
+  public double chanceOfMoreThan(Quantity there, int week) {
+    long thousandths = Math.floorDiv(there.millionths(), MICRO);
+    int more = 0;
+    for (long used : sorted[week]) {
+      more += used > thousandths ? 1 : 0;
+    }
+    return (double) more / trials();
+  }
+
+  private Quantity quantity(long thousandths) {
+    return new Quantity(measure, Math.multiplyExact(thousandths, (long) MICRO));
+  }
+}

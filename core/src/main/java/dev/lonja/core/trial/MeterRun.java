@@ -1,0 +1,78 @@
+package dev.lonja.core.trial;
+
+import dev.lonja.core.calendar.EffectiveDays;
+import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterOutlook;
+import dev.lonja.core.meter.Usage;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.commons.rng.sampling.distribution.ContinuousSampler;
+
+/** One meter over the weeks of trials: what it stands at today and at the end of each week. */
+final class MeterRun {
+
+  private static final EffectiveDays FORTNIGHT = new EffectiveDays(14L * EffectiveDays.ONE_DAY);
+
+  private final MeterId id;
+  private final MeterOutlook outlook;
+  private final List<Usage> steps = new ArrayList<>();
+
+  MeterRun(MeterId id, MeterOutlook outlook, TrialRules rules) {
+    this.id = id;
+    this.outlook = outlook;
+    LocalDate from = outlook.baseDay();
+    steps.add(outlook.usage(from, rules.today()));
+    from = rules.today();
+    for (int week = 0; week < rules.weeks(); week++) {
+      steps.add(outlook.usage(from, rules.sunday(week)));
+      from = rules.sunday(week);
+    }
+  }
+
+  MeterOutlook outlook() {
+    return outlook;
+  }
+
+  /** What it runs in fourteen effective days at its rate. */
+  double fortnight() {
+    return outlook.rate().map(rate -> rate.over(FORTNIGHT).doubleValue()).orElse(0.0);
+  }
+
+  /** A thread's own draws of it. */
+  Draws draws(boolean byChance) {
+    return new Draws(byChance);
+  }
+
+  /** What it stands at, trial after trial. */
+  final class Draws {
+
+    private final Chance chance = new Chance();
+    private final List<ContinuousSampler> samplers;
+    private final double[] life = new double[steps.size()];
+    private final boolean byChance;
+
+    private Draws(boolean byChance) {
+      this.byChance = byChance;
+      this.samplers = steps.stream().map(step -> step.draws(chance)).toList();
+      double at = outlook.base().tenths() / 10.0;
+      for (int i = 0; i < life.length; i++) {
+        at += steps.get(i).expected();
+        life[i] = at;
+      }
+    }
+
+    /** Today's life first, then that at the end of each week; the same array every time. */
+    double[] of(long seed, int trial) {
+      if (byChance) {
+        chance.begin(seed, Chance.Kind.METER, id.value(), trial);
+        double at = outlook.base().tenths() / 10.0;
+        for (int i = 0; i < life.length; i++) {
+          at += samplers.get(i).sample();
+          life[i] = at;
+        }
+      }
+      return life;
+    }
+  }
+}
