@@ -23,6 +23,7 @@ class ArchitectureTest {
               "org.jspecify..",
               "org.apache.commons.statistics..",
               "org.jgrapht..",
+              "org.apache.commons.rng..",
               "org.ojalgo..");
 
   @ArchTest

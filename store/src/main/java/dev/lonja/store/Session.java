@@ -29,6 +29,7 @@ import dev.lonja.store.ledger.JobCosts;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.QuoteRepository;
+import dev.lonja.store.ledger.UnplannedIssues;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.KitRangeRepository;
 import dev.lonja.store.part.PartRepository;
@@ -205,6 +206,10 @@ public final class Session {
 
   public KitRangeRepository kitRanges() {
     return new KitRangeRepository(context);
+  }
+
+  public UnplannedIssues unplanned() {
+    return new UnplannedIssues(context, settings().timeZone());
   }
 
   public StatementRepository statements() {

@@ -11,6 +11,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 class AheadTest {
@@ -27,6 +28,29 @@ class AheadTest {
     assertThat(rows.get(0).text()).contains("short");
     assertThat(rows.get(rows.size() - 1).text()).contains("covered");
     assertThat(page.words()).contains("GN-1 Oil filter: the filter's volume is unknown.");
+  }
+
+  /**
+   * At first the chances are drawn while the page is there already; then each item says between
+   * what its use lies, and what runs short for certain says so.
+   */
+  @Test
+  @Timeout(120)
+  void theChancesAreDrawnMeanwhile() {
+    Visitor.Page first = visitor.get("/ahead");
+    assertThat(first.status()).isEqualTo(200);
+    while (visitor.ask("/ahead/drawing").response().body().contains("\"running\":true")) {
+      Thread.onSpinWait();
+    }
+    Visitor.Page page = visitor.get("/ahead");
+    assertThat(page.words()).doesNotContain("are being drawn");
+    Element none = page.document().selectFirst("tbody tr:contains(RV 2210-4)");
+    // nothing is free, and the fuel filter of RT-04 is due this week
+    assertThat(none.text()).containsPattern("[0-9.]+ to [0-9.]+").contains("100 % short");
+    Visitor.Page item = visitor.get("/ahead/" + SERVER.itemId("RV 2210-4"));
+    assertThat(item.document().select("section").first().select("tbody tr").first().text())
+        .contains("100 %");
+    assertThat(item.document().select("svg path[fill-opacity]")).hasSize(1);
   }
 
   /** The lines behind a week add up to the week, digit for digit, and the weeks to the whole. */

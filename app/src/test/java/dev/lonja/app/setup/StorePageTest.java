@@ -33,6 +33,21 @@ class StorePageTest {
   }
 
   @Test
+  void theSeedOfTheTrialsIsAWholeNumber() {
+    Visitor.Page page = administrator.get("/setup/store");
+    Visitor.Page wrong = administrator.submit(page.form("/setup/store"), Map.of("seed", "1.5"));
+    assertThat(wrong.words()).contains("The seed is 1.5");
+    assertThat(wrong.document().select("[name=seed]").attr("value")).isEqualTo("1.5");
+    assertThat(
+            administrator
+                .submit(wrong.form("/setup/store"), Map.of("seed", "77"))
+                .document()
+                .select("[name=seed]")
+                .attr("value"))
+        .isEqualTo("77");
+  }
+
+  @Test
   void aStoreHasAName() {
     Visitor.Page page = administrator.get("/setup/store");
     assertThat(administrator.submit(page.form("/setup/store"), Map.of("name", " ")).words())

@@ -49,29 +49,45 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
   /** The plan line of units whose plans reach over the horizon and no further. */
   public static PlanLine of(
       List<UnitPlan> units, List<TrayHold> holds, LocalDate today, int weeks) {
-    return ofDemand(units.stream().map(UnitDemand::of).toList(), holds, List.of(), today, weeks);
+    return ofDemand(
+        units.stream().map(UnitDemand::of).toList(),
+        new Beside(holds, List.of(), List.of()),
+        today,
+        weeks);
   }
 
   /**
-   * The same of what each unit will take up to the last day of the horizon.
+   * What counts beside the plans of units.
    *
    * @param holds what is taken off a service: what its tray holds, or is wanted by itself
    * @param certain what is asked for whatever is planned; later than the horizon is left aside
+   * @param unplanned what is used beside services, as far as it can be told from what was
    */
+  public record Beside(
+      List<TrayHold> holds, List<CertainDemand> certain, List<UnplannedUse> unplanned) {
+
+    /** Nothing at all. */
+    public static final Beside NOTHING = new Beside(List.of(), List.of(), List.of());
+
+    public Beside {
+      holds = List.copyOf(holds);
+      certain = List.copyOf(certain);
+      unplanned = List.copyOf(unplanned);
+    }
+  }
+
+  /** The same of what each unit will take up to the last day of the horizon. */
   public static PlanLine ofDemand(
-      List<UnitDemand> units,
-      List<TrayHold> holds,
-      List<CertainDemand> certain,
-      LocalDate today,
-      int weeks) {
+      List<UnitDemand> units, Beside beside, LocalDate today, int weeks) {
     List<ServiceDemand> planned = new ArrayList<>();
     units.forEach(unit -> planned.addAll(unit.demands()));
     planned.sort(ORDER);
-    holds.forEach(hold -> takeOff(hold, planned));
+    beside.holds().forEach(hold -> takeOff(hold, planned));
     LocalDate last = lastDay(today, weeks);
     List<Demand> demands = new ArrayList<>(planned);
     units.forEach(unit -> demands.addAll(unit.topUps()));
-    certain.stream().filter(demand -> !demand.date().isAfter(last)).forEach(demands::add);
+    beside.unplanned().forEach(use -> demands.addAll(use.demands(today, weeks)));
+    beside.certain().stream().filter(demand -> !demand.date().isAfter(last)).forEach(demands::add);
     demands.sort(ORDER);
     List<UnitGap> gaps =
         units.stream()

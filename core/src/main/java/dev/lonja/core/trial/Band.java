@@ -23,18 +23,24 @@ public final class Band {
     this.measure = measure;
     this.byWeek = byWeek;
     this.sorted = new long[byWeek.length][];
-    for (int week = 0; week < byWeek.length; week++) {
-      sorted[week] = byWeek[week].clone();
-      Arrays.sort(sorted[week]);
+  }
+
+  /** Sorted when it is first asked for. */
+  private synchronized long[] sorted(int week) {
+    if (sorted[week] == null) {
+      long[] values = byWeek[week].clone();
+      Arrays.sort(values);
+      sorted[week] = values;
     }
+    return sorted[week];
   }
 
   public int weeks() {
-    return sorted.length;
+    return byWeek.length;
   }
 
   public int trials() {
-    return sorted[0].length;
+    return byWeek[0].length;
   }
 
   /**
@@ -43,7 +49,7 @@ public final class Band {
    * @param share above 0, up to 1
    */
   public Quantity quantile(int week, double share) {
-    return quantity(sorted[week][rank(share)]);
+    return quantity(sorted(week)[rank(share)]);
   }
 
   private int rank(double share) {
@@ -55,7 +61,7 @@ public final class Band {
 
   /** The first trial that used exactly the quantile. */
   public int trialOf(int week, double share) {
-    long value = sorted[week][rank(share)];
+    long value = sorted(week)[rank(share)];
     for (int trial = 0; trial < trials(); trial++) {
       if (byWeek[week][trial] == value) {
         return trial;
@@ -68,7 +74,7 @@ public final class Band {
   public double chanceOfMoreThan(Quantity there, int week) {
     long thousandths = Math.floorDiv(there.millionths(), MICRO);
     int more = 0;
-    for (long used : sorted[week]) {
+    for (long used : byWeek[week]) {
       more += used > thousandths ? 1 : 0;
     }
     return (double) more / trials();

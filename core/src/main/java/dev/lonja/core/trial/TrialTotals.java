@@ -1,6 +1,5 @@
 package dev.lonja.core.trial;
 
-import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import java.util.Collection;
@@ -12,36 +11,52 @@ import java.util.concurrent.ConcurrentHashMap;
 /**
  * What all units use together, by item, trial and week, in whole thousandths, so that nothing
  * depends on the order in which units or trials are drawn. Different trials may be written by
- * different threads; one trial by one at a time.
+ * different threads; one trial by one at a time. Read once nobody writes any more.
  */
 public final class TrialTotals implements TrialSink {
 
   private final TrialRules rules;
+  private final Map<ItemId, int[]> before;
   private final Map<ItemId, int[]> used = new ConcurrentHashMap<>();
 
   public TrialTotals(TrialRules rules) {
+    this(rules, Map.of());
+  }
+
+  private TrialTotals(TrialRules rules, Map<ItemId, int[]> before) {
     this.rules = rules;
+    this.before = before;
+  }
+
+  /** The same to go on with; these stay as they are. Of what does not change nothing is copied. */
+  public TrialTotals goOn() {
+    Map<ItemId, int[]> all = new ConcurrentHashMap<>(before);
+    all.putAll(used);
+    return new TrialTotals(rules, all);
   }
 
   public TrialRules rules() {
     return rules;
   }
 
+  /** Adds to what one trial uses of an item in a week; a sum beyond two million fails. */
   @Override
-  public void take(UnitId unit, ItemId item, int trial, int week, long thousandths) {
-    add(item, trial, week, thousandths);
-  }
-
-  /** Adds what one trial uses of an item in a week; a sum beyond two million fails. */
-  public void add(ItemId item, int trial, int week, long thousandths) {
-    int[] cells = used.computeIfAbsent(item, i -> new int[rules.trials() * rules.weeks()]);
+  public void take(ItemId item, int trial, int week, long thousandths) {
+    int[] cells = used.computeIfAbsent(item, this::begin);
     int cell = trial * rules.weeks() + week;
     cells[cell] = Math.toIntExact(cells[cell] + thousandths);
   }
 
-  /** What any trial uses. */
+  private int[] begin(ItemId item) {
+    int[] known = before.get(item);
+    return known == null ? new int[rules.trials() * rules.weeks()] : known.clone();
+  }
+
+  /** What any trial uses, or did before it was taken off. */
   public Set<ItemId> items() {
-    return new TreeSet<>(used.keySet());
+    Set<ItemId> items = new TreeSet<>(before.keySet());
+    items.addAll(used.keySet());
+    return items;
   }
 
   /**
@@ -50,7 +65,7 @@ public final class TrialTotals implements TrialSink {
   public Band band(Collection<ItemId> items, Measure measure) {
     long[][] byWeek = new long[rules.weeks()][rules.trials()];
     for (ItemId item : items) {
-      int[] cells = used.get(item);
+      int[] cells = used.getOrDefault(item, before.get(item));
       for (int trial = 0; cells != null && trial < rules.trials(); trial++) {
         long sum = 0;
         for (int week = 0; week < rules.weeks(); week++) {

@@ -433,7 +433,7 @@ public final class UnitTrials {
         }
       }
       if (left > 0) {
-        sink.take(unit.id(), line.item(), trial, week, left);
+        sink.take(line.item(), trial, week, left);
       }
     }
 
@@ -449,7 +449,7 @@ public final class UnitTrials {
         long millilitres = Math.round((its[week + 1] - its[week]) * topUp.perRun()[week]);
         Optional<ItemId> item = topUp.items().get(week);
         if (millilitres > 0 && item.isPresent()) {
-          sink.take(unit.id(), item.get(), trial, week, millilitres);
+          sink.take(item.get(), trial, week, millilitres);
         }
       }
     }

@@ -130,8 +130,7 @@ class PlanLineTest {
     PlanLine plan =
         PlanLine.ofDemand(
             List.of(UnitDemand.of(unit(List.of(), 7))),
-            List.of(asked),
-            List.of(CertainDemand.of(part, TODAY)),
+            new PlanLine.Beside(List.of(asked), List.of(CertainDemand.of(part, TODAY)), List.of()),
             TODAY,
             7);
     assertThat(
@@ -150,7 +149,8 @@ class PlanLineTest {
                 Wanted.asked(FILTER, Quantity.pieces(2), Optional.of("2027-04-04")), TODAY),
             CertainDemand.of(
                 Wanted.asked(FILTER, Quantity.pieces(4), Optional.of("2027-04-05")), TODAY));
-    PlanLine plan = PlanLine.ofDemand(List.of(), List.of(), wanted, TODAY, 3);
+    PlanLine plan =
+        PlanLine.ofDemand(List.of(), new PlanLine.Beside(List.of(), wanted, List.of()), TODAY, 3);
     assertThat(plan.demandsOf(FILTER))
         .extracting(Demand::quantity)
         .containsExactly(Quantity.pieces(2));

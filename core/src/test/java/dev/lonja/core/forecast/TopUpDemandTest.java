@@ -118,7 +118,7 @@ class TopUpDemandTest {
   @Test
   void thePlanLineCountsItWithTheServices() {
     UnitDemand demand = UnitDemand.NONE.with(demands(UNIT, "4", "2027-03-28"));
-    PlanLine plan = PlanLine.ofDemand(List.of(demand), List.of(), List.of(), TODAY, 2);
+    PlanLine plan = PlanLine.ofDemand(List.of(demand), PlanLine.Beside.NOTHING, TODAY, 2);
     assertThat(plan.totals().get(Services.OIL).values())
         .containsExactly(Quantity.litres("0.07"), Quantity.litres("0.07"));
     assertThat(plan.planned()).isEmpty();

@@ -23,9 +23,9 @@ class BandTest {
   @BeforeEach
   void use() {
     for (int trial = 0; trial < 10; trial++) {
-      totals.add(ITEM, trial, 0, (10 - trial) * 1_000L);
-      totals.add(ITEM, trial, 1, 1_000);
-      totals.add(OTHER, trial, 1, 500);
+      totals.take(ITEM, trial, 0, (10 - trial) * 1_000L);
+      totals.take(ITEM, trial, 1, 1_000);
+      totals.take(OTHER, trial, 1, 500);
     }
   }
 

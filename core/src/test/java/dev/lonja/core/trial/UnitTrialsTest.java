@@ -122,7 +122,7 @@ class UnitTrialsTest {
         .draw(
             0,
             TRIALS,
-            (of, used, trial, week, amount) -> {
+            (used, trial, week, amount) -> {
               if (used.equals(item)) {
                 seen.get(trial).merge(week, amount, Long::sum);
               }
@@ -289,7 +289,7 @@ class UnitTrialsTest {
     int trials = 20_000;
     double[][] used = new double[trials][weeks];
     new UnitTrials(unit, new TrialRules(7, trials, TODAY, weeks))
-        .draw(0, trials, (of, item, trial, week, amount) -> used[trial][week] += amount / 1_000.0);
+        .draw(0, trials, (item, trial, week, amount) -> used[trial][week] += amount / 1_000.0);
     double[][] means = new double[weeks][2];
     double[] up = new double[trials];
     for (int week = 0; week < weeks; week++) {

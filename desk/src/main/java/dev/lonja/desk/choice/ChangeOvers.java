@@ -47,7 +47,7 @@ public record ChangeOvers(List<Change> changes, List<Rest> rests) {
     Map<ProductId, Quantity> free = new HashMap<>();
     wanted.forEach(change -> free.computeIfAbsent(change.from(), book::free));
     FleetPicture fleet = FleetPicture.load(session, today);
-    PlanLine year = fleet.planLine(List.of(), List.of(), Kits.of(session, fleet), WEEKS);
+    PlanLine year = fleet.planLine(PlanLine.Beside.NOTHING, Kits.of(session, fleet), WEEKS);
     ChangeOverPlan plan =
         ChangeOverPlan.of(wanted, free, year.planned(), Set.copyOf(study.chosen()), today);
     return new ChangeOvers(

@@ -100,7 +100,7 @@ public final class StudyMaker {
     for (Unit unit : fleet.units()) {
       needs.put(unit.id(), fleet.needs(unit.id()));
     }
-    PlanLine year = fleet.planLine(List.of(), List.of(), Kits.of(session, fleet), WEEKS);
+    PlanLine year = fleet.planLine(PlanLine.Beside.NOTHING, Kits.of(session, fleet), WEEKS);
     return FluidUse.of(needs, session.products().ofItems(), year.planned());
   }
 

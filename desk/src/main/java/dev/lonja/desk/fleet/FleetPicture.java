@@ -3,7 +3,6 @@ package dev.lonja.desk.fleet;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
-import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.KitDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.TrayHold;
@@ -20,6 +19,7 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitFile;
+import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -235,19 +235,29 @@ public final class FleetPicture {
   /**
    * The plan line of all units over so many weeks.
    *
-   * @param holds what lies on trays for it already
-   * @param certain what is asked for whatever is planned
+   * @param beside what counts beside the plans
    * @param kits that are taken where the policies say so
    */
-  public PlanLine planLine(
-      List<TrayHold> holds, List<CertainDemand> certain, Kits kits, int weeks) {
+  public PlanLine planLine(PlanLine.Beside beside, Kits kits, int weeks) {
     LocalDate last = PlanLine.lastDay(today, weeks);
     return PlanLine.ofDemand(
         stands.values().parallelStream().map(stand -> demand(stand, last, kits)).toList(),
-        holds,
-        certain,
+        beside,
         today,
         weeks);
+  }
+
+  /**
+   * Every unit in service as trials draw it, in order of the units.
+   *
+   * @param holds what is taken off next occurrences, of any unit
+   */
+  public List<TrialUnit> trialUnits(List<TrayHold> holds, Kits kits) {
+    Map<UnitId, List<TrayHold>> byUnit =
+        holds.stream().collect(Collectors.groupingBy(TrayHold::unitId));
+    return stands.values().stream()
+        .map(stand -> stand.trial(byUnit.getOrDefault(stand.unit().id(), List.of()), kits.shelf()))
+        .toList();
   }
 
   /** What is made of this picture and a key alone; made once for as long as it holds. */

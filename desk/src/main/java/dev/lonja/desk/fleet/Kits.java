@@ -13,6 +13,7 @@ import dev.lonja.store.Session;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** The kits of the store as they are chosen for services. */
 public final class Kits {
@@ -37,7 +38,16 @@ public final class Kits {
     Map<ItemId, UnitPrice> averages = session.ledger().averages(kept.items());
     Map<ItemId, UnitPrice> prices = new HashMap<>(averages);
     prices.putAll(kept.prices());
-    return new Kits(new KitShelf(kept.contents(), kept.ranges(), prices, averages, yearUse(fleet)));
+    return new Kits(
+        new KitShelf(
+            kept.contents(), kept.ranges(), prices, averages, yearUse(fleet, kept.items())));
+  }
+
+  /** Of what is in any kit; of all else nobody asks. */
+  private static Map<ItemId, Quantity> yearUse(FleetPicture fleet, Set<ItemId> items) {
+    Map<ItemId, Quantity> use = new HashMap<>(yearUse(fleet));
+    use.keySet().retainAll(items);
+    return use;
   }
 
   private static Map<ItemId, Quantity> yearUse(FleetPicture fleet) {

@@ -1,18 +1,23 @@
 package dev.lonja.desk.fleet;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.TopUpDemand;
+import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.forecast.UnitDemand;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.service.OccurrencePlanner;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.service.TaskStanding;
 import dev.lonja.core.service.UnitFacts;
 import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.service.UnitHistory;
+import dev.lonja.core.take.KitShelf;
+import dev.lonja.core.trial.TrialUnit;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -116,6 +121,28 @@ final class UnitStand {
                       unit(), file.needs(), inputs.poured().topUps(), meters, today, until));
     }
     return until.equals(demanded) ? demand : demand.until(until);
+  }
+
+  /**
+   * It as trials draw it.
+   *
+   * @param holds what is taken off its next occurrences
+   */
+  TrialUnit trial(List<TrayHold> holds, KitShelf kits) {
+    Map<Compartment, TopUpUse> topUps = new HashMap<>();
+    for (Compartment compartment : file.needs().compartments()) {
+      TopUpUse.of(compartment, inputs.poured().topUps(), meters, today)
+          .ifPresent(use -> topUps.put(compartment, use));
+    }
+    return new TrialUnit(
+        unit().id(),
+        unit().retiredOn().map(day -> day.minusDays(1)),
+        file.needs(),
+        tasks,
+        inputs.inHand(),
+        holds,
+        topUps,
+        kits);
   }
 
   /** The same if its tasks stood otherwise. */

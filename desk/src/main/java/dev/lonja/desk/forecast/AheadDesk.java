@@ -15,15 +15,40 @@ import org.springframework.stereotype.Service;
 @Allowed.ToSeeStore
 public class AheadDesk {
 
+  private static final int WHOLE = 100;
+
   /** How far ahead one item is looked at. */
   public static final int WEEKS = 26;
 
   private final LonjaStore store;
   private final StoreClock clock;
+  private final Trials trials;
 
-  public AheadDesk(LonjaStore store, StoreClock clock) {
+  AheadDesk(LonjaStore store, StoreClock clock, Trials trials) {
     this.store = store;
     this.clock = clock;
+    this.trials = trials;
+  }
+
+  /**
+   * Between what the use lies, as far as trials are drawn. Never waits.
+   *
+   * @param bands empty before the first trials are drawn
+   * @param percent how far newer ones are; 100 if none are being drawn
+   * @param failed true if newer ones could not be drawn
+   */
+  public record Drawn(Optional<Bands> bands, int percent, boolean failed) {
+
+    /** True while newer ones are being drawn. */
+    public boolean isRunning() {
+      return percent < WHOLE;
+    }
+  }
+
+  /** What is drawn; if that does not show all that is written, newer trials are drawn. */
+  public Drawn drawn() {
+    Trials.State state = trials.state();
+    return new Drawn(state.bands(), state.percent(), state.failed());
   }
 
   /** The plan line over so many weeks, with stock held against it. */

@@ -32,6 +32,14 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
   /** For callers that hold the fleet's picture already. */
   public static Forecast of(Session session, FleetPicture fleet, int weeks) {
     LocalDate today = fleet.today();
+    PlanLine plan = fleet.planLine(beside(session, today), Kits.of(session, fleet), weeks);
+    return new Forecast(
+        plan,
+        Subject.all(session.items().all(), session.ledger().free(today), plan.demands(), today));
+  }
+
+  /** What counts beside the plans of the units. */
+  static PlanLine.Beside beside(Session session, LocalDate today) {
     List<Tray> open = session.trays().open();
     List<WantedPart> wanted = session.wanted().open();
     List<TrayHold> holds = new ArrayList<>();
@@ -40,10 +48,7 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
     wanted.forEach(part -> hold(part).ifPresent(holds::add));
     open.forEach(tray -> certain.addAll(waiting(tray, today)));
     wanted.forEach(part -> certain.add(CertainDemand.of(part, today)));
-    PlanLine plan = fleet.planLine(holds, certain, Kits.of(session, fleet), weeks);
-    return new Forecast(
-        plan,
-        Subject.all(session.items().all(), session.ledger().free(today), plan.demands(), today));
+    return new PlanLine.Beside(holds, certain, session.unplanned().uses(today));
   }
 
   /** The subject that an item belongs to; empty for an unknown item. */

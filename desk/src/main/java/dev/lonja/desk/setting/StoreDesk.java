@@ -19,6 +19,9 @@ import org.springframework.stereotype.Service;
 @Allowed.ToEveryone
 public class StoreDesk {
 
+  /** The largest seed of trials. */
+  public static final int MOST_SEED = 999_999_999;
+
   private final LonjaStore store;
   private final StoreClock clock;
   private final OnceOnly once;
@@ -33,8 +36,9 @@ public class StoreDesk {
    * The store as its pages show it.
    *
    * @param usUnits whether US customary units stand beside the metric ones
+   * @param trialSeed of the forecast's trials, 0 to {@value #MOST_SEED}
    */
-  public record Sign(String name, boolean usUnits) {}
+  public record Sign(String name, boolean usUnits, long trialSeed) {}
 
   /** Its name is empty or too long. */
   public record BadName(String name, int most) implements Refusal {}
@@ -50,7 +54,10 @@ public class StoreDesk {
   }
 
   private static Sign sign(Session session) {
-    return new Sign(session.settings().storeName(), session.settings().showsUsUnits());
+    return new Sign(
+        session.settings().storeName(),
+        session.settings().showsUsUnits(),
+        session.settings().trialSeed());
   }
 
   /** Names it anew, and says which units it shows. */
@@ -63,7 +70,7 @@ public class StoreDesk {
             return Outcome.refused(new BadName(wanted.name(), Lengths.NAME));
           }
           Facts before = facts(sign(session));
-          session.settings().set(wanted.name(), wanted.usUnits());
+          session.settings().set(wanted.name(), wanted.usUnits(), wanted.trialSeed());
           session
               .audit()
               .add(sent.line(clock.now(), Matter.STORE, "", Deed.EDITED, before, facts(wanted)));
@@ -72,6 +79,8 @@ public class StoreDesk {
   }
 
   private static Facts facts(Sign sign) {
-    return Facts.of("name", sign.name()).with("us_units", sign.usUnits() ? "yes" : "no");
+    return Facts.of("name", sign.name())
+        .with("us_units", sign.usUnits() ? "yes" : "no")
+        .with("trial_seed", String.valueOf(sign.trialSeed()));
   }
 }

@@ -34,6 +34,9 @@ final class ExchangeTables {
   /** In the base units of the store, what people may write. */
   static final long LITRES_UL = 1_000_000L * Limits.LITRES;
 
+  /** Of the seed of trials, which anybody can write down. */
+  private static final long MOST_SEED = 999_999_999;
+
   /** In watts, written in kilowatts. */
   static final Format<Long> POWER_W = Format.scaled(3, 1, 100_000_000);
 
@@ -89,7 +92,8 @@ final class ExchangeTables {
                     "grease_stroke",
                     "coolant_share",
                     "second_person_above",
-                    "us_units"),
+                    "us_units",
+                    "trial_seed"),
                 "which setting"))
         .with(of("value", SETTING.VALUE, text(Lengths.DESCRIPTION), "its value").orEmptyText())
         .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
@@ -150,6 +154,7 @@ final class ExchangeTables {
       case "coolant_share" -> isScaled(row, 4, 3_300, 6_000);
       case "grease_stroke" -> isScaled(row, 6, 100, 20_000);
       case "jug" -> isScaled(row, 3, 10, 1_000);
+      case "trial_seed" -> isScaled(row, 0, 0, MOST_SEED);
       case "us_units" -> List.of("yes", "no").contains(row.get("value"));
       case "second_person_above" ->
           row.get("value").isEmpty() || isScaled(row, 2, 0, Limits.VALUE_MINOR);

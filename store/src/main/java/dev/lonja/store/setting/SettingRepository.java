@@ -27,6 +27,8 @@ public final class SettingRepository {
 
   private static final String MOST_ALONE = "second_person_above";
 
+  private static final String TRIAL_SEED = "trial_seed";
+
   private static final String US_UNITS = "us_units";
 
   private static final String HANDLING_LOSS = "handling_loss";
@@ -127,10 +129,16 @@ public final class SettingRepository {
     return value(US_UNITS, "no").equals("yes");
   }
 
-  /** Names the store anew, and says which units it shows. */
-  public void set(String storeName, boolean usUnits) {
+  /** Names the store anew, and says which units it shows and how its forecast draws. */
+  public void set(String storeName, boolean usUnits, long trialSeed) {
     put(STORE_NAME, storeName);
+    put(TRIAL_SEED, String.valueOf(trialSeed));
     put(US_UNITS, usUnits ? "yes" : "no");
+  }
+
+  /** The seed of the forecast's trials. */
+  public long trialSeed() {
+    return Long.parseLong(value(TRIAL_SEED, "1"));
   }
 
   private String value(String name, String otherwise) {

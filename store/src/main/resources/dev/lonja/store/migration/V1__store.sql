@@ -468,6 +468,8 @@ CREATE TABLE movement (
 CREATE INDEX movement_item ON movement (item_id, id);
 -- what an item is worth in a condition is a sum over the movements of its lots, read from here alone
 CREATE INDEX movement_worth ON movement (item_id, lot_id, value_minor);
+-- what was issued lately is looked through for what nobody planned
+CREATE INDEX movement_issue ON movement (recorded_at) WHERE kind = 'ISSUE';
 CREATE INDEX movement_refers_to ON movement (refers_to);
 CREATE INDEX movement_reference ON movement (reference);
 

@@ -13,6 +13,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.server.ResponseStatusException;
 
 /** The pages of Ahead. */
@@ -30,16 +31,31 @@ class AheadController {
   @GetMapping("/ahead")
   String all(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks, Model model) {
     int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
-    model.addAttribute("view", new AheadWording(clock.today()).all(desk.all(ahead), ahead));
+    model.addAttribute("view", wording().all(desk.all(ahead), ahead));
     return "ahead/ahead";
   }
 
-  @GetMapping("/ahead/{itemId}")
+  private AheadWording wording() {
+    return new AheadWording(clock.today(), desk.drawn());
+  }
+
+  /** How far the trials are, for a page that waits for them. */
+  @GetMapping("/ahead/drawing")
+  @ResponseBody
+  Progress drawing() {
+    AheadView.Drawing drawing = AheadWording.drawing(desk.drawn());
+    return new Progress(drawing.running(), drawing.percent());
+  }
+
+  /** As the page's script reads it. */
+  public record Progress(boolean running, int rows) {}
+
+  @GetMapping("/ahead/{itemId:[0-9]{1,18}}")
   String item(@PathVariable ItemId itemId, @RequestParam Optional<LocalDate> week, Model model) {
     model.addAttribute(
         "view",
         desk.item(itemId)
-            .map(of -> new AheadWording(clock.today()).item(of, week.map(IsoWeek::of)))
+            .map(of -> wording().item(of, week.map(IsoWeek::of)))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     return "ahead/item";
   }

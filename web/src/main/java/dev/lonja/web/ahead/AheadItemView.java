@@ -13,6 +13,7 @@ public record AheadItemView(
     Optional<ProductId> productId,
     String summary,
     String tide,
+    AheadView.Drawing drawing,
     List<Week> weeks,
     String drillTitle,
     List<Line> lines,
@@ -24,6 +25,7 @@ public record AheadItemView(
       String from,
       String use,
       String left,
+      String chance,
       boolean isShort,
       boolean chosen) {}
 

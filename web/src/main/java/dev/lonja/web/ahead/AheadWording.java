@@ -10,9 +10,11 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.ServiceDemand;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.forecast.TopUpDemand;
+import dev.lonja.core.forecast.UnplannedDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.trial.Band;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.web.due.DueWording;
@@ -34,17 +36,67 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 
-/** Says in words what will be used and when each item runs short. */
+/** Says in words what will be used, between what, and when each item runs short. */
 final class AheadWording {
 
   private static final int BAR_WEEKS = 8;
   private static final List<Integer> HORIZONS = List.of(8, 26, 52);
   private static final int SOON_DAYS = 28;
+  private static final int WHOLE = 100;
+
+  /** The band that is shown: one trial of ten lies below, one above. */
+  static final double LOW = 0.1;
+
+  static final double HIGH = 0.9;
+  private static final double WORTH_SAYING = 0.01;
 
   private final LocalDate today;
+  private final AheadDesk.Drawn drawn;
 
-  AheadWording(LocalDate today) {
+  AheadWording(LocalDate today, AheadDesk.Drawn drawn) {
     this.today = today;
+    this.drawn = drawn;
+  }
+
+  /** What stands by the chances while newer ones are drawn. */
+  static AheadView.Drawing drawing(AheadDesk.Drawn drawn) {
+    String words = "";
+    if (drawn.failed()) {
+      words = "The chances could not be drawn; the log of the server says why.";
+    } else if (drawn.isRunning()) {
+      words =
+          drawn.bands().isPresent()
+              ? "The chances were drawn before the last change; newer ones are on their way."
+              : "The chances are being drawn.";
+    }
+    return new AheadView.Drawing(words, drawn.isRunning(), drawn.percent());
+  }
+
+  /** The band of a subject, unless it was drawn on another day. */
+  private Optional<Band> band(Subject subject) {
+    return drawn.bands().filter(b -> b.rules().today().equals(today)).map(b -> b.of(subject));
+  }
+
+  private AheadView.Use use(Subject subject, List<IsoWeek> weeks, Map<IsoWeek, Quantity> use) {
+    int last = weeks.size() - 1;
+    Optional<Band> band = band(subject).filter(b -> last < b.weeks());
+    return new AheadView.Use(
+        sum(subject, weeks, use).display(),
+        band.map(b -> b.quantile(last, LOW).display() + " to " + b.quantile(last, HIGH).display())
+            .orElse(""),
+        band.map(b -> b.chanceOfMoreThan(subject.free(), last))
+            .filter(chance -> chance >= WORTH_SAYING)
+            .map(chance -> percent(chance) + " short")
+            .orElse(""));
+  }
+
+  /** "34 %"; what is not certain never reads as certain. */
+  private static String percent(double chance) {
+    long rounded = Math.round(chance * WHOLE);
+    if (chance > 0 && rounded == 0) {
+      return "<1 %";
+    }
+    return chance < 1 && rounded == WHOLE ? ">99 %" : rounded + " %";
   }
 
   /** All items that are expected to be used, the shortest first. */
@@ -68,6 +120,7 @@ final class AheadWording {
         Math.min(BAR_WEEKS, weeks),
         "week " + IsoWeek.of(today).number(),
         forecast.plan().gaps().stream().map(AheadWording::gap).toList(),
+        drawing(drawn),
         used.stream().map(subject -> row(forecast, subject)).toList());
   }
 
@@ -81,7 +134,7 @@ final class AheadWording {
         Plate.of(lead),
         subject.product().map(Drum::of),
         WeekBars.draw(near, use, "Expected use of " + lead.number() + " by week"),
-        sum(subject, near, use).display(),
+        use(subject, near, use),
         subject.free().display(),
         lasts(subject.cover(), weeks.size()),
         state(subject.cover()));
@@ -103,14 +156,17 @@ final class AheadWording {
         subject.product().map(Drum::of),
         subject.product().map(Product::id),
         subject.free().display() + " free, " + summary(subject.cover()),
-        TideLine.draw(of.plan().today(), of.plan().horizon(), subject),
-        weeks(subject, chosen),
+        TideLine.draw(of.plan().horizon(), subject, band(subject)),
+        drawing(drawn),
+        weeks(of.plan().horizon(), subject, chosen),
         chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
         together(lines).stream().map(line -> line(line, subject)).toList(),
         exact(total));
   }
 
-  private List<AheadItemView.Week> weeks(Subject subject, Optional<IsoWeek> chosen) {
+  private List<AheadItemView.Week> weeks(
+      List<IsoWeek> horizon, Subject subject, Optional<IsoWeek> chosen) {
+    Optional<Band> band = band(subject);
     List<AheadItemView.Week> rows = new ArrayList<>();
     Quantity left = subject.free();
     for (Map.Entry<IsoWeek, Quantity> week : subject.byWeek().entrySet()) {
@@ -122,6 +178,10 @@ final class AheadWording {
               Words.day(week.getKey().monday(), today),
               exact(week.getValue()),
               left.display(),
+              band.map(b -> b.chanceOfMoreThan(subject.free(), horizon.indexOf(week.getKey())))
+                  .filter(chance -> chance > 0)
+                  .map(AheadWording::percent)
+                  .orElse(""),
               left.isNegative(),
               chosen.filter(week.getKey()::equals).isPresent()));
     }
@@ -129,19 +189,27 @@ final class AheadWording {
   }
 
   /**
-   * The same with what a compartment is topped up with from week to week on one line, on the first
-   * of its days: nobody reads a year of them.
+   * The same with what is expected from week to week on one line, on the first of its days: what a
+   * compartment is topped up with, and what is used beside services. Nobody reads a year of them.
    */
   private static List<Demand> together(List<Demand> lines) {
     Map<List<Object>, Demand> together = new LinkedHashMap<>();
     for (Demand line : lines) {
-      List<Object> key =
-          line instanceof TopUpDemand topUp
-              ? List.of(topUp.ofUnit(), topUp.place(), topUp.itemId())
-              : List.of(together.size());
-      together.merge(key, line, (one, more) -> ((TopUpDemand) one).and((TopUpDemand) more));
+      List<Object> key = List.of(together.size());
+      if (line instanceof TopUpDemand topUp) {
+        key = List.of(topUp.ofUnit(), topUp.place(), topUp.itemId());
+      } else if (line instanceof UnplannedDemand unplanned) {
+        key = List.of(unplanned.itemId());
+      }
+      together.merge(key, line, AheadWording::and);
     }
     return List.copyOf(together.values());
+  }
+
+  private static Demand and(Demand one, Demand more) {
+    return one instanceof TopUpDemand topUp
+        ? topUp.and((TopUpDemand) more)
+        : ((UnplannedDemand) one).and((UnplannedDemand) more);
   }
 
   private AheadItemView.Line line(Demand demand, Subject subject) {
@@ -172,6 +240,7 @@ final class AheadWording {
     return Cases.<Demand, Why>over(Demand.class)
         .when(ServiceDemand.class, this::why)
         .when(TopUpDemand.class, AheadWording::why)
+        .when(UnplannedDemand.class, AheadWording::why)
         .when(
             CertainDemand.class,
             certain -> {
@@ -184,6 +253,18 @@ final class AheadWording {
 
   private static Why why(TopUpDemand demand) {
     return new Why("top-ups", join(demand.place(), TopUpUseWording.of(demand.use())), "", "");
+  }
+
+  private static Why why(UnplannedDemand demand) {
+    return new Why(
+        "beside services",
+        "as "
+            + Words.count(demand.use().issues(), "issue", "issues")
+            + " without a service in "
+            + demand.use().weeks().size()
+            + " weeks",
+        "",
+        "");
   }
 
   private Why why(ServiceDemand demand) {

@@ -1,20 +1,26 @@
 package dev.lonja.web.ahead;
 
+import static dev.lonja.web.ahead.AheadWording.HIGH;
+import static dev.lonja.web.ahead.AheadWording.LOW;
+
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.trial.Band;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
 /**
  * Draws stock against time as a tide falling down a harbour wall: the wall carries the scale, the
- * water is what is left, and what lies below the floor of the wall is short.
+ * water is what is left, and what lies below the floor of the wall is short. The swell around the
+ * line is where what is left lies in eight trials of ten.
  */
 final class TideLine {
 
@@ -29,21 +35,34 @@ final class TideLine {
   private final LocalDate today;
   private final List<IsoWeek> weeks;
   private final Subject subject;
+  private final Optional<Band> band;
   private final double top;
   private final double floor;
 
-  private TideLine(LocalDate today, List<IsoWeek> weeks, Subject subject) {
-    this.today = today;
+  private TideLine(List<IsoWeek> weeks, Subject subject, Optional<Band> band) {
+    this.today = subject.cover().today();
     this.weeks = weeks;
     this.subject = subject;
+    this.band = band.filter(b -> b.weeks() >= weeks.size());
     double free = amount(subject.free());
     double end = amount(subject.free().minus(subject.cover().needed()));
     this.top = Math.max(niceAbove(free), 1);
-    this.floor = Math.min(0, end);
+    this.floor =
+        Math.min(0, Math.min(end, this.band.map(b -> left(b, weeks.size() - 1, HIGH)).orElse(0.0)));
   }
 
-  static String draw(LocalDate today, List<IsoWeek> weeks, Subject subject) {
-    return new TideLine(today, weeks, subject).draw();
+  /**
+   * The tide line of a subject.
+   *
+   * @param band of its use, where trials are drawn: what is left lies within it in eight of ten
+   */
+  static String draw(List<IsoWeek> weeks, Subject subject, Optional<Band> band) {
+    return new TideLine(weeks, subject, band).draw();
+  }
+
+  /** What is left at the end of a week if so large a share of the trials uses less. */
+  private double left(Band its, int week, double share) {
+    return amount(subject.free().minus(its.quantile(week, share)));
   }
 
   private String draw() {
@@ -51,6 +70,8 @@ final class TideLine {
     grid(svg);
     weekLabels(svg);
     water(svg);
+    band.ifPresent(its -> band(svg, its));
+    line(svg);
     shortDay(svg);
     return svg.done();
   }
@@ -90,7 +111,22 @@ final class TideLine {
     String toFloor = new Svg.Path().lineTo(WIDTH - RIGHT, y(0)).lineTo(LEFT, y(0)).data() + "Z";
     svg.path(line(left -> Math.max(left, 0)) + toFloor, "fill=\"#d3dedb\"");
     svg.path(line(left -> Math.min(left, 0)) + toFloor, "fill=\"#f0d2ca\"");
+  }
+
+  private void line(Svg svg) {
     svg.path(line(left -> left), "fill=\"none\" stroke=\"#0e2b33\" stroke-width=\"2.6\"");
+  }
+
+  /** From today on out along what is left in the best case of ten, and back along the worst. */
+  private void band(Svg svg, Band its) {
+    Svg.Path edge = new Svg.Path().moveTo(x(today), y(amount(subject.free())));
+    for (int week = 0; week < weeks.size(); week++) {
+      edge.lineTo(x(weeks.get(week).sunday().plusDays(1)), y(left(its, week, LOW)));
+    }
+    for (int week = weeks.size() - 1; week >= 0; week--) {
+      edge.lineTo(x(weeks.get(week).sunday().plusDays(1)), y(left(its, week, HIGH)));
+    }
+    svg.path(edge.data() + "Z", "fill=\"#0b6573\" fill-opacity=\"0.22\"");
   }
 
   /** The steps of what is left, each value changed by {@code bound} first. */

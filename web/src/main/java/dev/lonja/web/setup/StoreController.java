@@ -5,6 +5,7 @@ import dev.lonja.desk.setting.StoreDesk;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
+import dev.lonja.web.request.Typed;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -40,7 +41,9 @@ class StoreController {
 
   @GetMapping
   String store(Model model) {
-    return page(desk.toChange(), List.of(), model);
+    StoreDesk.Sign sign = desk.toChange();
+    return page(
+        new Shown(sign.name(), sign.usUnits(), String.valueOf(sign.trialSeed())), List.of(), model);
   }
 
   @PostMapping
@@ -48,16 +51,28 @@ class StoreController {
       Sent sent,
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "no") String usUnits,
+      @RequestParam(defaultValue = "") String seed,
       Model model) {
-    StoreDesk.Sign wanted = new StoreDesk.Sign(name.strip(), usUnits.equals("yes"));
-    return Reply.to(desk.change(sent, wanted))
-        .onto("/setup/store")
-        .worded(REFUSED)
-        .or(problems -> page(wanted, problems, model));
+    desk.toChange();
+    Typed typed = new Typed();
+    Shown shown = new Shown(name.strip(), usUnits.equals("yes"), seed);
+    return typed
+        .wholeBetween("seed", "The seed", seed, 0, StoreDesk.MOST_SEED)
+        .map(number -> new StoreDesk.Sign(shown.name(), shown.usUnits(), number))
+        .map(
+            wanted ->
+                Reply.to(desk.change(sent, wanted))
+                    .onto("/setup/store")
+                    .worded(REFUSED)
+                    .or(problems -> page(shown, problems, model)))
+        .orElseGet(() -> page(shown, typed.problems(), model));
   }
 
-  private static String page(StoreDesk.Sign sign, List<Problem> problems, Model model) {
-    model.addAttribute("sign", sign);
+  /** The form as it stands. */
+  public record Shown(String name, boolean usUnits, String seed) {}
+
+  private static String page(Shown shown, List<Problem> problems, Model model) {
+    model.addAttribute("sign", shown);
     model.addAttribute("problems", problems);
     return "setup/store";
   }

@@ -1,0 +1,115 @@
+package dev.lonja.desk.forecast;
+
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.trial.BesideTrials;
+import dev.lonja.core.trial.TrialRules;
+import dev.lonja.core.trial.TrialTotals;
+import dev.lonja.core.trial.TrialUnit;
+import dev.lonja.core.trial.UnitTrials;
+import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.fleet.Kits;
+import dev.lonja.store.Session;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * The trials of a store as it stood. Drawn after others, only units that stand otherwise by now are
+ * drawn: what they used is taken off and what they use put in its place, which comes to the same as
+ * drawing all anew.
+ *
+ * @param bands what was drawn
+ */
+record TrialDrawing(Inputs inputs, Bands bands) {
+
+  /** In so many parts trials are drawn, each by one thread. */
+  static final int PARTS = 40;
+
+  /** What is drawn of. */
+  record Inputs(TrialRules rules, Map<UnitId, TrialUnit> units, PlanLine.Beside beside) {
+
+    static Inputs load(Session session, LocalDate today, int trials, int weeks) {
+      FleetPicture fleet = FleetPicture.load(session, today);
+      PlanLine.Beside beside = Forecast.beside(session, today);
+      Map<UnitId, TrialUnit> units = new LinkedHashMap<>();
+      fleet
+          .trialUnits(beside.holds(), Kits.of(session, fleet))
+          .forEach(unit -> units.put(unit.id(), unit));
+      return new Inputs(
+          new TrialRules(session.settings().trialSeed(), trials, today, weeks), units, beside);
+    }
+  }
+
+  /** Something that is drawn, or drawn again to be taken off. */
+  private interface Part {
+    void draw(int from, int to, TrialTotals totals);
+  }
+
+  /**
+   * Draws in as many threads as the pool gives whose task this is.
+   *
+   * @param before trials that are there; those by other rules are of no use
+   * @param partDone is told of each part
+   */
+  static TrialDrawing of(Inputs inputs, Optional<TrialDrawing> before, Runnable partDone) {
+    Optional<TrialDrawing> same = before.filter(b -> b.inputs().rules().equals(inputs.rules()));
+    List<Part> parts = changes(same.map(TrialDrawing::inputs), inputs);
+    if (parts.isEmpty() && same.isPresent()) {
+      return new TrialDrawing(inputs, same.get().bands());
+    }
+    TrialTotals totals =
+        same.map(b -> b.bands().totals().goOn()).orElseGet(() -> new TrialTotals(inputs.rules()));
+    int trials = inputs.rules().trials();
+    // no two threads write to one cell, since each has trials of its own
+    IntStream.range(0, PARTS)
+        .parallel()
+        .forEach(
+            i -> {
+              int from = trials * i / PARTS;
+              int to = trials * (i + 1) / PARTS;
+              parts.forEach(part -> part.draw(from, to, totals));
+              partDone.run();
+            });
+    return new TrialDrawing(inputs, new Bands(totals));
+  }
+
+  /** What has to be drawn, and taken off, for those that stand otherwise by now. */
+  private static List<Part> changes(Optional<Inputs> before, Inputs now) {
+    Map<UnitId, TrialUnit> known = new HashMap<>();
+    before.ifPresent(inputs -> known.putAll(inputs.units()));
+    List<Part> parts = new ArrayList<>();
+    now.units()
+        .forEach(
+            (id, unit) -> {
+              if (!unit.equals(known.get(id))) {
+                UnitTrials trials = new UnitTrials(unit, now.rules());
+                parts.add((from, to, totals) -> trials.draw(from, to, totals));
+              } else {
+                known.remove(id);
+              }
+            });
+    known
+        .values()
+        .forEach(
+            gone -> {
+              UnitTrials trials = new UnitTrials(gone, now.rules());
+              parts.add((from, to, totals) -> trials.draw(from, to, totals.takingOff()));
+            });
+    if (!before.map(Inputs::beside).equals(Optional.of(now.beside()))) {
+      before.ifPresent(
+          inputs -> {
+            BesideTrials gone = new BesideTrials(inputs.beside(), now.rules());
+            parts.add((from, to, totals) -> gone.draw(from, to, totals.takingOff()));
+          });
+      BesideTrials trials = new BesideTrials(now.beside(), now.rules());
+      parts.add((from, to, totals) -> trials.draw(from, to, totals));
+    }
+    return parts;
+  }
+}

@@ -1,0 +1,151 @@
+package dev.lonja.store.ledger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.UnplannedUse;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Stores;
+import dev.lonja.store.request.RequestLog;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.function.Function;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * The example's item 5, of which 15 L came on 1 December 2026, looked back on from Monday 15 March
+ * 2027: 26 whole weeks, the last of which begins on 8 March.
+ */
+class UnplannedIssuesTest {
+
+  private static final ItemId OIL = new ItemId(5);
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+
+  @TempDir private Path folder;
+  private LonjaStore store;
+  private int requests;
+
+  @BeforeEach
+  void open() {
+    store = Stores.example(folder);
+  }
+
+  @AfterEach
+  void close() {
+    store.close();
+  }
+
+  private void book(String day, String reference, Function<ItemStock, Booking> rule) {
+    store.write(
+        session -> {
+          String key = "test-key-" + ++requests;
+          Instant at = Instant.parse(day + "T10:00:00Z");
+          session
+              .requests()
+              .add(key, new RequestLog.Entry("hash", ""), "storekeeper", RequestLog.Times.at(at));
+          Booking booking = rule.apply(session.ledger().stockOf(OIL));
+          session
+              .ledger()
+              .append(
+                  ((Booking.Booked) booking).lines(),
+                  new Posting("why", reference, key, "storekeeper", at),
+                  1);
+          return true;
+        });
+  }
+
+  private void issue(String day, String reference, String litres) {
+    book(
+        day,
+        reference,
+        stock -> Ledger.issue(stock, Quantity.litres(litres), Quantity.litres("0"), TODAY));
+  }
+
+  private long latest() {
+    return store.read(session -> session.ledger().latest(OIL, 1)).get(0).id();
+  }
+
+  private List<UnplannedUse> uses() {
+    return store.read(session -> session.unplanned().uses(TODAY));
+  }
+
+  private static List<String> used(UnplannedUse use) {
+    return use.weeks().stream().map(Quantity::exactText).toList();
+  }
+
+  /**
+   * 1 L on 11 January, 2 L on the 12th of which half a litre came back in March, 3 L on 8 March.
+   * What a top-up took has a use of its own, and so has what went out for a service.
+   */
+  @Test
+  void issuesWithoutAServiceAreNettedInTheirWeek() {
+    issue("2027-01-11", "", "1");
+    issue("2027-01-12", "WB-1", "2");
+    long second = latest();
+    issue("2027-02-01", "TU-7", "0.5");
+    issue("2027-03-08", "counter", "3");
+    book(
+        "2027-03-10",
+        "counter",
+        stock ->
+            Ledger.takeBack(
+                stock,
+                store.read(session -> session.ledger().movement(second)),
+                Quantity.litres("0.5")));
+    service("T-0900");
+    issue("2027-03-09", "T-0900", "1");
+    List<UnplannedUse> uses = uses();
+    assertThat(uses).extracting(UnplannedUse::itemId).containsExactly(OIL);
+    UnplannedUse use = uses.get(0);
+    assertThat(use.issues()).isEqualTo(3);
+    assertThat(use.weeks()).hasSize(26);
+    // the week of 11 January is the eighth before the last, which begins on 8 March
+    assertThat(used(use).get(25 - 8)).isEqualTo("2.5");
+    assertThat(used(use).get(25)).isEqualTo("3");
+    assertThat(used(use).stream().filter(week -> !week.equals("0"))).hasSize(2);
+  }
+
+  /** A return that was corrected never was one, and an issue that was corrected neither. */
+  @Test
+  void whatWasCorrectedCountsForNothing() {
+    issue("2027-01-11", "", "1");
+    long first = latest();
+    issue("2027-01-12", "", "2");
+    issue("2027-01-13", "", "1");
+    book(
+        "2027-01-14",
+        "",
+        stock ->
+            Ledger.takeBack(
+                stock,
+                store.read(session -> session.ledger().movement(first)),
+                Quantity.litres("1")));
+    assertThat(uses()).isEmpty();
+    long back = latest();
+    book(
+        "2027-01-15",
+        "",
+        stock -> Ledger.correct(stock, store.read(session -> session.ledger().movement(back))));
+    assertThat(used(uses().get(0)).get(25 - 8)).isEqualTo("4");
+  }
+
+  private void service(String number) {
+    Stores.tamper(
+        store,
+        "INSERT INTO tray (number, unit_id, purpose, title, planned_on, state) VALUES ('"
+            + number
+            + "', "
+            + new UnitId(1)
+            + ", 'SERVICE', 'Small service', '2027-03-09', 'OPEN')");
+  }
+}
