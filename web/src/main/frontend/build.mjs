@@ -9,7 +9,7 @@ const fonts = ["next", "mono"].flatMap((face) =>
   ["latin", "latin-ext"].map((script) => [face, script]),
 );
 const icons = [
-  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "droplet", "log-out", "settings-2",
+  "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "droplet", "log-out", "settings-2", "anchor",
   "camera",
 ];
 

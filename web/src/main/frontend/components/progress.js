@@ -12,7 +12,7 @@ Alpine.data("progress", () => ({
       this.rows = progress.rows.toLocaleString("en");
       setTimeout(() => this.follow(), 700);
     } else {
-      location.assign(location.pathname + location.search);
+      location.assign(location.pathname);
     }
   },
 }));

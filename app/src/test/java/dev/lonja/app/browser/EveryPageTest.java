@@ -92,6 +92,7 @@ class EveryPageTest {
           "/wanted",
           "/wanted?of=FL-4",
           "/ahead",
+          "/buy",
           "/ahead/1?week=2027-03-15",
           "/book");
 

@@ -58,7 +58,8 @@ class StatementsTest {
     "/oils/products/1, 32",
     "/trays, 9",
     "/trays/8, 32",
-    "/ahead, 9",
+    "/ahead, 10",
+    "/buy, 14",
     "/book, 6",
     "/setup, 2",
   })
@@ -71,6 +72,8 @@ class StatementsTest {
     visitor.get(path);
     List<String> statements =
         heard.list.stream()
+            // the trials of the forecast are drawn meanwhile, by others than who makes the page
+            .filter(event -> !event.getThreadName().startsWith("ForkJoinPool"))
             .map(ILoggingEvent::getFormattedMessage)
             .filter(message -> message.startsWith("Executing query"))
             .toList();

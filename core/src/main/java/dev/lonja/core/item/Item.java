@@ -44,12 +44,23 @@ public record Item(
    * @param openLifeDays once opened
    * @param runningOut true if it is used up and not bought again
    * @param retiredOn since when it is not kept any more
+   * @param criticality what it means if it is not there
    */
   public record Keeping(
       Optional<Integer> shelfLifeDays,
       Optional<Integer> openLifeDays,
       boolean runningOut,
-      Optional<LocalDate> retiredOn) {
+      Optional<LocalDate> retiredOn,
+      Criticality criticality) {
+
+    /** One that is as critical as most. */
+    public Keeping(
+        Optional<Integer> shelfLifeDays,
+        Optional<Integer> openLifeDays,
+        boolean runningOut,
+        Optional<LocalDate> retiredOn) {
+      this(shelfLifeDays, openLifeDays, runningOut, retiredOn, Criticality.NORMAL);
+    }
 
     public static final Keeping PLAIN =
         new Keeping(Optional.empty(), Optional.empty(), false, Optional.empty());

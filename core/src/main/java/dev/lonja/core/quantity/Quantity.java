@@ -95,6 +95,11 @@ public record Quantity(Measure measure, long millionths) implements Comparable<Q
     return compareTo(other) <= 0 ? this : other;
   }
 
+  /** The larger of both. */
+  public Quantity max(Quantity other) {
+    return compareTo(other) >= 0 ? this : other;
+  }
+
   public boolean isZero() {
     return millionths == 0;
   }

@@ -2,6 +2,7 @@ package dev.lonja.core.trial;
 
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import java.time.LocalDate;
 import java.util.Arrays;
 
 /**
@@ -11,7 +12,11 @@ import java.util.Arrays;
 public final class Band {
 
   private static final int MICRO = 1_000;
+  private static final double THOUSAND = 1_000;
 
+  private static final int WEEK = 7;
+
+  private final TrialRules rules;
   private final Measure measure;
   private final long[][] byWeek;
   private final long[][] sorted;
@@ -19,7 +24,8 @@ public final class Band {
   /**
    * @param byWeek by week, what each trial used up to its end, in thousandths
    */
-  Band(Measure measure, long[][] byWeek) {
+  Band(TrialRules rules, Measure measure, long[][] byWeek) {
+    this.rules = rules;
     this.measure = measure;
     this.byWeek = byWeek;
     this.sorted = new long[byWeek.length][];
@@ -53,10 +59,44 @@ public final class Band {
   }
 
   private int rank(double share) {
+    return rank(share, trials());
+  }
+
+  /** Which of so many sorted values is a quantile: the smallest whose share reaches it. */
+  public static int rank(double share, int count) {
     if (!(share > 0 && share <= 1)) {
       throw new IllegalArgumentException("share is " + share + "; allowed is above 0, up to 1");
     }
-    return Math.max(0, (int) Math.ceil(share * trials() - 1e-9) - 1);
+    return Math.max(0, (int) Math.ceil(share * count - 1e-9) - 1);
+  }
+
+  public LocalDate today() {
+    return rules.today();
+  }
+
+  /** Days from today to the end of the last week, today counted. */
+  public int days() {
+    return rules.daysLeft() + WEEK * (weeks() - 1);
+  }
+
+  /**
+   * What one trial uses on so many days, today counted, in what the item is counted in. What a week
+   * uses is spread evenly over its days, over those left of the first; after the last week nothing
+   * more is used.
+   */
+  public double usedWithin(int trial, int days) {
+    int first = rules.daysLeft();
+    if (days <= 0) {
+      return 0;
+    }
+    if (days <= first) {
+      return byWeek[0][trial] / THOUSAND * days / first;
+    }
+    int week = Math.min(weeks() - 1, (days - first) / WEEK);
+    int next = Math.min(weeks() - 1, week + 1);
+    int rest = (days - first) % WEEK;
+    double more = (byWeek[next][trial] - byWeek[week][trial]) / THOUSAND;
+    return byWeek[week][trial] / THOUSAND + more * rest / WEEK;
   }
 
   /** The first trial that used exactly the quantile. */

@@ -7,22 +7,23 @@ import org.apache.commons.rng.UniformRandomProvider;
  * The chance of one thing in one trial: always the same for the same seed, whatever else is drawn
  * before or beside it.
  */
-final class Chance implements UniformRandomProvider {
+public final class Chance implements UniformRandomProvider {
 
   private static final long GOLDEN = 0x9E3779B97F4A7C15L;
 
   private SplittableRandom source = new SplittableRandom(0);
 
-  /** From here on, draws are those of one thing in one trial. */
-  void begin(long seed, Kind kind, long number, long trial) {
+  /** From here on, draws are those of one thing, by its number, in one trial. */
+  public void begin(long seed, Kind kind, long number, long trial) {
     source = of(seed, kind, number, trial);
   }
 
   /** What has chances of its own. */
-  enum Kind {
+  public enum Kind {
     METER,
     INSPECTION,
-    UNPLANNED
+    UNPLANNED,
+    LEAD
   }
 
   private static SplittableRandom of(long seed, Kind kind, long number, long trial) {

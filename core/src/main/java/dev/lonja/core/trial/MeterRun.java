@@ -3,7 +3,6 @@ package dev.lonja.core.trial;
 import dev.lonja.core.calendar.EffectiveDays;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterOutlook;
-import dev.lonja.core.meter.Usage;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,7 +15,7 @@ final class MeterRun {
 
   private final MeterId id;
   private final MeterOutlook outlook;
-  private final List<Usage> steps = new ArrayList<>();
+  private final List<MeterOutlook.Usage> steps = new ArrayList<>();
 
   MeterRun(MeterId id, MeterOutlook outlook, TrialRules rules) {
     this.id = id;

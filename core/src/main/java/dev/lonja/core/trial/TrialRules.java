@@ -44,8 +44,13 @@ public record TrialRules(long seed, int trials, LocalDate today, int weeks) {
     return (int) Math.max(0, Math.min(Integer.MAX_VALUE, Math.floorDiv(since, DAYS)));
   }
 
+  /** The days of the first week from today on, today counted: 1 to 7. */
+  int daysLeft() {
+    return (int) ChronoUnit.DAYS.between(today, sunday(0)) + 1;
+  }
+
   /** How much of a week lies from today on: 1 but for the first, of which its days left count. */
   double shareLeft(int week) {
-    return week == 0 ? (ChronoUnit.DAYS.between(today, sunday(0)) + 1) / (double) DAYS : 1;
+    return week == 0 ? daysLeft() / (double) DAYS : 1;
   }
 }

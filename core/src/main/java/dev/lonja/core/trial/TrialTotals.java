@@ -74,6 +74,6 @@ public final class TrialTotals implements TrialSink {
         }
       }
     }
-    return new Band(measure, byWeek);
+    return new Band(rules, measure, byWeek);
   }
 }

@@ -15,8 +15,6 @@ import org.springframework.stereotype.Service;
 @Allowed.ToSeeStore
 public class AheadDesk {
 
-  private static final int WHOLE = 100;
-
   /** How far ahead one item is looked at. */
   public static final int WEEKS = 26;
 
@@ -30,25 +28,9 @@ public class AheadDesk {
     this.trials = trials;
   }
 
-  /**
-   * Between what the use lies, as far as trials are drawn. Never waits.
-   *
-   * @param bands empty before the first trials are drawn
-   * @param percent how far newer ones are; 100 if none are being drawn
-   * @param failed true if newer ones could not be drawn
-   */
-  public record Drawn(Optional<Bands> bands, int percent, boolean failed) {
-
-    /** True while newer ones are being drawn. */
-    public boolean isRunning() {
-      return percent < WHOLE;
-    }
-  }
-
   /** What is drawn; if that does not show all that is written, newer trials are drawn. */
   public Drawn drawn() {
-    Trials.State state = trials.state();
-    return new Drawn(state.bands(), state.percent(), state.failed());
+    return trials.drawn();
   }
 
   /** The plan line over so many weeks, with stock held against it. */

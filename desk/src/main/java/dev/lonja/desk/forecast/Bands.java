@@ -3,6 +3,9 @@ package dev.lonja.desk.forecast;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.reorder.OrderTerms;
+import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.trial.Band;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialTotals;
@@ -15,6 +18,10 @@ public final class Bands {
 
   private final TrialTotals totals;
   private final Map<List<ItemId>, Band> known = new ConcurrentHashMap<>();
+  private final Map<Asked, Reordering> answered = new ConcurrentHashMap<>();
+
+  /** On what an answer rests beside the trials. */
+  private record Asked(Quantity free, OrderTerms terms, ItemId item) {}
 
   Bands(TrialTotals totals) {
     this.totals = totals;
@@ -26,6 +33,13 @@ public final class Bands {
 
   public TrialRules rules() {
     return totals.rules();
+  }
+
+  /** Whether, by when and how much of a subject to order on some terms, in one of its items. */
+  public Reordering reordering(Subject subject, OrderTerms terms, ItemId item) {
+    return answered.computeIfAbsent(
+        new Asked(subject.free(), terms, item),
+        asked -> Reordering.of(of(subject), asked.free(), terms, item, rules().seed()));
   }
 
   /** The band of one subject, over the weeks that are drawn. */

@@ -46,6 +46,16 @@ record TrialDrawing(Inputs inputs, Bands bands) {
     }
   }
 
+  /** Is told how a drawing goes on. */
+  interface Progress {
+
+    /** There is something to draw. */
+    void begins();
+
+    /** One more of {@link #PARTS} parts is drawn. */
+    void partDone();
+  }
+
   /** Something that is drawn, or drawn again to be taken off. */
   private interface Part {
     void draw(int from, int to, TrialTotals totals);
@@ -55,14 +65,15 @@ record TrialDrawing(Inputs inputs, Bands bands) {
    * Draws in as many threads as the pool gives whose task this is.
    *
    * @param before trials that are there; those by other rules are of no use
-   * @param partDone is told of each part
+   * @param progress is told how it goes on
    */
-  static TrialDrawing of(Inputs inputs, Optional<TrialDrawing> before, Runnable partDone) {
+  static TrialDrawing of(Inputs inputs, Optional<TrialDrawing> before, Progress progress) {
     Optional<TrialDrawing> same = before.filter(b -> b.inputs().rules().equals(inputs.rules()));
     List<Part> parts = changes(same.map(TrialDrawing::inputs), inputs);
     if (parts.isEmpty() && same.isPresent()) {
       return new TrialDrawing(inputs, same.get().bands());
     }
+    progress.begins();
     TrialTotals totals =
         same.map(b -> b.bands().totals().goOn()).orElseGet(() -> new TrialTotals(inputs.rules()));
     int trials = inputs.rules().trials();
@@ -74,7 +85,7 @@ record TrialDrawing(Inputs inputs, Bands bands) {
               int from = trials * i / PARTS;
               int to = trials * (i + 1) / PARTS;
               parts.forEach(part -> part.draw(from, to, totals));
-              partDone.run();
+              progress.partDone();
             });
     return new TrialDrawing(inputs, new Bands(totals));
   }

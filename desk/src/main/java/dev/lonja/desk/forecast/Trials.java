@@ -5,7 +5,9 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -18,20 +20,23 @@ import org.springframework.stereotype.Component;
  * were drawn are drawn again. What was drawn before stays to be looked at meanwhile.
  */
 @Component
-class Trials implements DisposableBean {
+public class Trials implements DisposableBean {
 
   /** As far as any page shows a band: a year. */
   private static final int WEEKS = 52;
 
   private static final int WHOLE = 100;
+
+  /** Long enough to see that a write changed nothing, too short to be noticed. */
+  private static final long MOMENT_MS = 150;
+
   private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
 
   private final LonjaStore store;
   private final StoreClock clock;
   private final ForkJoinPool pool =
       new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1));
-  private final AtomicInteger partsDone = new AtomicInteger();
-  private boolean running;
+  private Optional<Job> running = Optional.empty();
   private Optional<Tried> failed = Optional.empty();
   private Optional<Kept> kept = Optional.empty();
 
@@ -56,58 +61,98 @@ class Trials implements DisposableBean {
   private record Tried(long writes, LocalDate today) {}
 
   /**
-   * Trials as far as they are drawn.
-   *
-   * @param bands empty before the first are
-   * @param percent how far the drawing of newer ones is; 100 if none are being drawn
-   * @param failed true if newer ones could not be drawn
+   * What there is; newer ones are drawn if they are wanted. Whoever asks waits a moment for whether
+   * what was written meanwhile changes them at all, and never for newer ones.
    */
-  record State(Optional<Bands> bands, int percent, boolean failed) {}
-
-  /** What there is, at once; newer ones are drawn if they are wanted. */
-  synchronized State state() {
-    Tried now = new Tried(store.writes(), clock.today());
-    boolean current = kept.filter(k -> k.isOf(now)).isPresent();
-    boolean hopeless = failed.equals(Optional.of(now));
-    if (!current && !running && !hopeless) {
-      running = true;
-      partsDone.set(0);
-      pool.execute(() -> work(now));
+  public Drawn drawn() {
+    begin().ifPresent(Job::waitUntilLooked);
+    synchronized (this) {
+      return new Drawn(
+          kept.map(k -> k.drawing().bands()),
+          running.map(Job::percent).orElse(WHOLE),
+          running.isEmpty() && failed.equals(Optional.of(now())));
     }
-    return new State(
-        kept.map(k -> k.drawing().bands()),
-        running ? partsDone.get() * (WHOLE - 1) / TrialDrawing.PARTS : WHOLE,
-        hopeless && !running);
   }
 
-  private void work(Tried now) {
-    Optional<Kept> before;
-    synchronized (this) {
-      before = kept;
+  private Tried now() {
+    return new Tried(store.writes(), clock.today());
+  }
+
+  /** The job that is under way, begun now if one is wanted. */
+  private synchronized Optional<Job> begin() {
+    Tried now = now();
+    boolean current = kept.filter(k -> k.isOf(now)).isPresent();
+    if (running.isEmpty() && !current && !failed.equals(Optional.of(now))) {
+      Job job = new Job(now, kept);
+      running = Optional.of(job);
+      pool.execute(job);
     }
-    Optional<Kept> drawn = before;
-    Optional<Tried> trouble = Optional.of(now);
-    try {
-      drawn = Optional.of(draw(before, now));
-      trouble = Optional.empty();
-    } catch (RuntimeException e) {
-      LOG.error("the trials of the forecast could not be drawn", e);
-    } finally {
-      synchronized (this) {
-        kept = drawn;
-        failed = trouble;
-        running = false;
+    return running;
+  }
+
+  private synchronized void end(Optional<Kept> drawn, Optional<Tried> trouble) {
+    kept = drawn;
+    failed = trouble;
+    running = Optional.empty();
+  }
+
+  /** Looks whether anything changed, and draws it. */
+  private final class Job implements Runnable, TrialDrawing.Progress {
+
+    private final Tried what;
+    private final Optional<Kept> before;
+    private final CountDownLatch looked = new CountDownLatch(1);
+    private final AtomicInteger partsDone = new AtomicInteger();
+
+    private Job(Tried what, Optional<Kept> before) {
+      this.what = what;
+      this.before = before;
+    }
+
+    @Override
+    public void run() {
+      Optional<Kept> drawn = before;
+      Optional<Tried> trouble = Optional.of(what);
+      try {
+        drawn = Optional.of(draw());
+        trouble = Optional.empty();
+      } catch (RuntimeException e) {
+        LOG.error("the trials of the forecast could not be drawn", e);
+      } finally {
+        end(drawn, trouble);
+        looked.countDown();
       }
     }
-  }
 
-  private Kept draw(Optional<Kept> before, Tried now) {
-    TrialDrawing.Inputs inputs =
-        store.read(
-            session ->
-                TrialDrawing.Inputs.load(session, now.today(), TrialRules.USUAL_TRIALS, WEEKS));
-    Optional<TrialDrawing> earlier = before.map(Kept::drawing);
-    return new Kept(now.writes(), TrialDrawing.of(inputs, earlier, partsDone::incrementAndGet));
+    private Kept draw() {
+      TrialDrawing.Inputs inputs =
+          store.read(
+              session ->
+                  TrialDrawing.Inputs.load(session, what.today(), TrialRules.USUAL_TRIALS, WEEKS));
+      return new Kept(what.writes(), TrialDrawing.of(inputs, before.map(Kept::drawing), this));
+    }
+
+    @Override
+    public void begins() {
+      looked.countDown();
+    }
+
+    @Override
+    public void partDone() {
+      partsDone.incrementAndGet();
+    }
+
+    int percent() {
+      return partsDone.get() * (WHOLE - 1) / TrialDrawing.PARTS;
+    }
+
+    void waitUntilLooked() {
+      try {
+        looked.await(MOMENT_MS, TimeUnit.MILLISECONDS);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+    }
   }
 
   @Override

@@ -80,7 +80,8 @@ final class DraftReader {
             draft.keeping().shelfLifeDays(),
             draft.keeping().openLifeDays(),
             draft.keeping().runningOut(),
-            edited.flatMap(item -> item.keeping().retiredOn())));
+            edited.flatMap(item -> item.keeping().retiredOn()),
+            draft.keeping().criticality()));
   }
 
   private List<String> barcodes() {

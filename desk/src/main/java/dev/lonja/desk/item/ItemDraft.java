@@ -1,6 +1,7 @@
 package dev.lonja.desk.item;
 
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.Criticality;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.quantity.Measure;
@@ -37,9 +38,12 @@ public record ItemDraft(
   public record Identity(
       String make, String number, Family family, Properties properties, boolean apart) {}
 
-  /** How long it keeps, in days, and whether it runs out. */
+  /** How long it keeps, in days, whether it runs out, and what it means if it is not there. */
   public record Keeping(
-      Optional<Integer> shelfLifeDays, Optional<Integer> openLifeDays, boolean runningOut) {}
+      Optional<Integer> shelfLifeDays,
+      Optional<Integer> openLifeDays,
+      boolean runningOut,
+      Criticality criticality) {}
 
   /**
    * What may come along with it if it is not there yet.

@@ -32,6 +32,7 @@ public final class ItemSheet {
     fields.put("shelfLife", item.keeping().shelfLifeDays().map(String::valueOf).orElse(""));
     fields.put("openLife", item.keeping().openLifeDays().map(String::valueOf).orElse(""));
     fields.put("runningOut", item.keeping().runningOut() ? "yes" : "");
+    fields.put("criticality", item.keeping().criticality().name());
     fields.put("barcodes", String.join(" ", session.keeping().barcodes(item.id())));
     int row = 0;
     for (ItemBin bin : session.keeping().bins(item.id())) {

@@ -27,6 +27,7 @@ import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
+import dev.lonja.core.item.Criticality;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.quantity.Limits;
@@ -87,6 +88,12 @@ final class StockTables {
             of("open_life_days", ITEM.OPEN_LIFE_DAYS, whole(1, Limits.SHELF_DAYS), "once opened")
                 .optional())
         .with(of("running_out", ITEM.RUNNING_OUT, yesNo(), "used up and not bought again"))
+        .with(
+            of(
+                "criticality",
+                ITEM.CRITICALITY,
+                words(Criticality.values()),
+                "what it means if it is not there"))
         .with(of("retired_on", ITEM.RETIRED_ON, date(), "since when it is not kept").optional())
         .with(of("version", ITEM.VERSION, whole(0, MOST), "number of edits"))
         .unique("part_id")

@@ -14,6 +14,7 @@ import static dev.lonja.store.schema.Tables.PRODUCT;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
@@ -232,6 +233,7 @@ public final class ItemRepository {
     row.put(
         ITEM.OPEN_LIFE_DAYS, facts.keeping().openLifeDays().map(Integer::longValue).orElse(null));
     row.put(ITEM.RUNNING_OUT, facts.keeping().runningOut() ? 1L : 0L);
+    row.put(ITEM.CRITICALITY, facts.keeping().criticality().name());
     row.put(ITEM.RETIRED_ON, facts.keeping().retiredOn().orElse(null));
     return row;
   }
@@ -337,7 +339,8 @@ public final class ItemRepository {
             Optional.ofNullable(row.get(ITEM.SHELF_LIFE_DAYS)).map(Math::toIntExact),
             Optional.ofNullable(row.get(ITEM.OPEN_LIFE_DAYS)).map(Math::toIntExact),
             row.get(ITEM.RUNNING_OUT) == 1,
-            Optional.ofNullable(row.get(ITEM.RETIRED_ON))),
+            Optional.ofNullable(row.get(ITEM.RETIRED_ON)),
+            Criticality.valueOf(row.get(ITEM.CRITICALITY))),
         row.get(ITEM.VERSION));
   }
 

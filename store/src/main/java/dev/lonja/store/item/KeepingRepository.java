@@ -102,16 +102,29 @@ public final class KeepingRepository {
 
   /** The bins of an item in walking order, with how much each should hold. */
   public List<ItemBin> bins(ItemId itemId) {
-    return BINS.with(context, itemId)
-        .fetch(
-            row -> {
-              Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
-              return new ItemBin(
-                  row.get(BIN.ID),
-                  row.get(BIN.ADDRESS),
-                  new Quantity(measure, row.get(ITEM_BIN.LEAST_MICRO)),
-                  new Quantity(measure, row.get(ITEM_BIN.MOST_MICRO)));
-            });
+    return BINS.with(context, itemId).fetch(KeepingRepository::bin);
+  }
+
+  /** The bins of all items in walking order; an item without any is absent. */
+  public Map<ItemId, List<ItemBin>> bins() {
+    return context
+        .select()
+        .from(ITEM_BIN)
+        .join(BIN)
+        .on(BIN.ID.eq(ITEM_BIN.BIN_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(ITEM_BIN.ITEM_ID))
+        .orderBy(ITEM_BIN.ITEM_ID, BIN.WALK_ORDER)
+        .fetchGroups(ITEM_BIN.ITEM_ID, KeepingRepository::bin);
+  }
+
+  private static ItemBin bin(Record row) {
+    Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
+    return new ItemBin(
+        row.get(BIN.ID),
+        row.get(BIN.ADDRESS),
+        new Quantity(measure, row.get(ITEM_BIN.LEAST_MICRO)),
+        new Quantity(measure, row.get(ITEM_BIN.MOST_MICRO)));
   }
 
   public void setBins(ItemId itemId, List<ItemBin> bins) {
@@ -178,6 +191,19 @@ public final class KeepingRepository {
   /** Who supplies an item, the cheapest first. */
   public List<Supply> supplies(ItemId itemId, Currency currency) {
     return SUPPLIES.with(context, itemId).fetch(row -> supply(row, currency));
+  }
+
+  /** By item, who supplies it, the cheapest first; what nobody supplies is absent. */
+  public Map<ItemId, List<Supply>> supplies(Currency currency) {
+    return context
+        .select()
+        .from(SUPPLY)
+        .join(SUPPLIER)
+        .on(SUPPLIER.ID.eq(SUPPLY.SUPPLIER_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
+        .orderBy(SUPPLY.ITEM_ID, SUPPLY.PRICE_E4, SUPPLIER.NAME)
+        .fetchGroups(SUPPLY.ITEM_ID, row -> supply(row, currency));
   }
 
   private static Supply supply(Record row, Currency currency) {

@@ -372,6 +372,8 @@ CREATE TABLE item (
   open_life_days INTEGER CHECK (open_life_days BETWEEN 1 AND 10000),
   -- not bought again; what is left is used first
   running_out INTEGER NOT NULL DEFAULT 0 CHECK (running_out IN (0, 1)),
+  -- what it means if it is not there when it is wanted
+  criticality TEXT NOT NULL DEFAULT 'NORMAL' CHECK (criticality IN ('STOPS_THE_UNIT', 'NORMAL', 'CONVENIENCE')),
   retired_on TEXT CHECK (date(retired_on) = retired_on),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
   CHECK ((product_id IS NOT NULL) = (measure = 'L')),

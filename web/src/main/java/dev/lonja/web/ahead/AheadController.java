@@ -48,7 +48,7 @@ class AheadController {
   }
 
   /** As the page's script reads it. */
-  public record Progress(boolean running, int rows) {}
+  public record Progress(boolean running, int percent) {}
 
   @GetMapping("/ahead/{itemId:[0-9]{1,18}}")
   String item(@PathVariable ItemId itemId, @RequestParam Optional<LocalDate> week, Model model) {

@@ -16,6 +16,7 @@ import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.trial.Band;
 import dev.lonja.desk.forecast.AheadDesk;
+import dev.lonja.desk.forecast.Drawn;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.Drum;
@@ -51,15 +52,15 @@ final class AheadWording {
   private static final double WORTH_SAYING = 0.01;
 
   private final LocalDate today;
-  private final AheadDesk.Drawn drawn;
+  private final Drawn drawn;
 
-  AheadWording(LocalDate today, AheadDesk.Drawn drawn) {
+  AheadWording(LocalDate today, Drawn drawn) {
     this.today = today;
     this.drawn = drawn;
   }
 
   /** What stands by the chances while newer ones are drawn. */
-  static AheadView.Drawing drawing(AheadDesk.Drawn drawn) {
+  static AheadView.Drawing drawing(Drawn drawn) {
     String words = "";
     if (drawn.failed()) {
       words = "The chances could not be drawn; the log of the server says why.";
@@ -74,7 +75,7 @@ final class AheadWording {
 
   /** The band of a subject, unless it was drawn on another day. */
   private Optional<Band> band(Subject subject) {
-    return drawn.bands().filter(b -> b.rules().today().equals(today)).map(b -> b.of(subject));
+    return drawn.of(today).map(bands -> bands.of(subject));
   }
 
   private AheadView.Use use(Subject subject, List<IsoWeek> weeks, Map<IsoWeek, Quantity> use) {
@@ -82,12 +83,22 @@ final class AheadWording {
     Optional<Band> band = band(subject).filter(b -> last < b.weeks());
     return new AheadView.Use(
         sum(subject, weeks, use).display(),
-        band.map(b -> b.quantile(last, LOW).display() + " to " + b.quantile(last, HIGH).display())
-            .orElse(""),
+        band.map(b -> between(b.quantile(last, LOW), b.quantile(last, HIGH))).orElse(""),
         band.map(b -> b.chanceOfMoreThan(subject.free(), last))
             .filter(chance -> chance >= WORTH_SAYING)
             .map(chance -> percent(chance) + " short")
             .orElse(""));
+  }
+
+  /** "0 to 14", "12.50 to 41.58 L"; nothing where both are the same. */
+  private static String between(Quantity low, Quantity high) {
+    String unit = " " + high.measure().symbol();
+    String from = low.display();
+    String bare =
+        from.endsWith(unit) && high.display().endsWith(unit)
+            ? from.substring(0, from.length() - unit.length())
+            : from;
+    return low.equals(high) ? "" : bare + " to " + high.display();
   }
 
   /** "34 %"; what is not certain never reads as certain. */

@@ -18,6 +18,7 @@ final class Rail {
           new RailEntry("oils", "Oils", "/oils", "droplet", "4"),
           TRAYS,
           new RailEntry("ahead", "Ahead", "/ahead", "waves", "6"),
+          new RailEntry("buy", "Buy", "/buy", "anchor", "7"),
           new RailEntry("book", "Book", "/book", "book-open", "9"),
           new RailEntry("setup", "Setup", "/setup", "settings-2", "0"));
 

@@ -1,6 +1,7 @@
 package dev.lonja.web.item;
 
 import dev.lonja.core.fluid.ProductId;
+import dev.lonja.core.item.Criticality;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.Properties;
 import dev.lonja.core.part.Property;
@@ -62,7 +63,10 @@ final class ItemForm {
         new ItemDraft.Keeping(
             days("shelfLife", "The shelf life"),
             days("openLife", "The life once opened"),
-            !text("runningOut").isEmpty());
+            !text("runningOut").isEmpty(),
+            typed
+                .choiceOrNone("criticality", text("criticality"), Criticality.values())
+                .orElse(Criticality.NORMAL));
     ItemDraft.Rows rows =
         new ItemDraft.Rows(barcodes(), bins(measure), offers(measure), contents());
     ItemDraft.News news = new ItemDraft.News(text("newBins").equals("yes"), leadDays());

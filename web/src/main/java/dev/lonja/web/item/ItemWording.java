@@ -2,6 +2,7 @@ package dev.lonja.web.item;
 
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.forecast.Demand;
+import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.Supply;
 import dev.lonja.core.ledger.LotCondition;
@@ -91,6 +92,12 @@ class ItemWording {
         .retiredOn()
         .ifPresent(
             day -> words.add("Not kept any more since " + Words.day(day, clock.today()) + "."));
+    if (keeping.criticality() != Criticality.NORMAL) {
+      words.add(
+          keeping.criticality() == Criticality.STOPS_THE_UNIT
+              ? "Stops the unit if it is not there."
+              : "A convenience: its absence stops nothing.");
+    }
     if (keeping.runningOut()) {
       words.add("Running out: use what is left first, buy no more.");
     }

@@ -1,0 +1,185 @@
+package dev.lonja.core.reorder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.lonja.core.item.Criticality;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.trial.Band;
+import dev.lonja.core.trial.TrialRules;
+import dev.lonja.core.trial.TrialTotals;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Ten trials from Monday 15 March 2027: in the first week they use 1, 2 … 10 pieces, in each of the
+ * eleven after it 7, which is one a day. An order takes seven days, always.
+ */
+class ReorderingTest {
+
+  private static final ItemId ITEM = new ItemId(1);
+  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+  private static final LeadTime A_WEEK = new LeadTime(7, 0, 0);
+  private static final Band USE = use();
+
+  private static Band use() {
+    TrialTotals totals = new TrialTotals(new TrialRules(1, 10, TODAY, 12));
+    for (int trial = 0; trial < 10; trial++) {
+      totals.take(ITEM, trial, 0, (trial + 1) * 1_000L);
+      for (int week = 1; week < 12; week++) {
+        totals.take(ITEM, trial, week, 7_000);
+      }
+    }
+    return totals.band(List.of(ITEM), Measure.PIECES);
+  }
+
+  private static OrderTerms terms(Criticality criticality, long least, Long most) {
+    return new OrderTerms(
+        A_WEEK,
+        criticality,
+        Quantity.pieces(10),
+        Quantity.pieces(25),
+        Quantity.pieces(least),
+        Optional.ofNullable(most).map(Quantity::pieces));
+  }
+
+  private static Reordering of(long position, OrderTerms terms) {
+    return Reordering.of(USE, Quantity.pieces(position), terms, ITEM, 1);
+  }
+
+  private static final OrderTerms NORMAL = terms(Criticality.NORMAL, 0, null);
+
+  /** Within 14 days 8 … 17 are used; 0.95 of ten trials are all of them, 0.85 nine. */
+  @Test
+  void theLevelIsWhatIsUsedUntilAnOrderOfTheNextReviewArrives() {
+    assertThat(of(12, NORMAL).level()).isEqualTo(Quantity.pieces(17));
+    assertThat(of(12, terms(Criticality.CONVENIENCE, 0, null)).level())
+        .isEqualTo(Quantity.pieces(16));
+    assertThat(of(12, NORMAL).isWanted(Quantity.pieces(16))).isTrue();
+    assertThat(of(12, NORMAL).isWanted(Quantity.pieces(17))).isFalse();
+    assertThat(of(12, terms(Criticality.NORMAL, 20, null)).level()).isEqualTo(Quantity.pieces(20));
+  }
+
+  /**
+   * Of 12, an order of Wednesday arrives after nine days, on which the worst trial uses 10 + 2; a
+   * day later it lacks one. If one trial of ten may lack something, it is a day later.
+   */
+  @Test
+  void theLastDayOnWhichOrderingIsSoonEnough() {
+    assertThat(of(12, NORMAL).orderBy()).contains(LocalDate.parse("2027-03-17"));
+    assertThat(of(12, terms(Criticality.CONVENIENCE, 0, null)).orderBy())
+        .contains(LocalDate.parse("2027-03-18"));
+    assertThat(of(1_000, NORMAL).orderBy()).isEmpty();
+    assertThat(of(1_000, NORMAL).isLate()).isFalse();
+  }
+
+  /** Of 9 the worst trial lacks one before an order of today arrives: 0.1 in the mean. */
+  @Test
+  void whatIsLateSaysWhatWillBeLacking() {
+    Reordering late = of(9, NORMAL);
+    assertThat(late.isLate()).isTrue();
+    assertThat(late.orderBy()).isEmpty();
+    assertThat(late.shortfall().exactText()).isEqualTo("0.1");
+  }
+
+  /**
+   * Within 63 days 66 are used at most: 54 more than 12, in tens 60; 6 more than 60 are 25 at
+   * least.
+   */
+  @Test
+  void theAmountReachesOverTheCoverInWholePacks() {
+    assertThat(of(12, NORMAL).amount()).isEqualTo(Quantity.pieces(60));
+    assertThat(of(60, NORMAL).amount()).isEqualTo(Quantity.pieces(30));
+    assertThat(of(66, NORMAL).amount()).isEqualTo(Quantity.pieces(0));
+  }
+
+  /** Room for 38 takes 30; room for 10 takes less than the least, so nothing is ordered. */
+  @Test
+  void theBinsCapIt() {
+    Reordering capped = of(12, terms(Criticality.NORMAL, 0, 50L));
+    assertThat(capped.amount()).isEqualTo(Quantity.pieces(30));
+    assertThat(capped.limit()).contains(Reordering.Limit.ROOM);
+    Reordering none = of(60, terms(Criticality.NORMAL, 0, 70L));
+    assertThat(none.amount()).isEqualTo(Quantity.pieces(0));
+    assertThat(none.limit()).contains(Reordering.Limit.NO_ROOM_FOR_THE_LEAST);
+    assertThat(of(12, terms(Criticality.NORMAL, 0, 80L)).limit()).isEmpty();
+  }
+
+  /** 8, 10, 9 and 13 days are 10 in the mean, √(14/3) = 2.1602 apart; three say nothing yet. */
+  @Test
+  void leadTimesAreLearnedFromReceipts() {
+    LeadTime learned = LeadTime.of(List.of(8, 10, 9, 13), 20);
+    assertThat(learned.mean()).isEqualTo(10);
+    assertThat(learned.deviation()).isCloseTo(2.1602, within(0.0001));
+    assertThat(learned.receipts()).isEqualTo(4);
+    assertThat(LeadTime.of(List.of(8, 10, 9), 20)).isEqualTo(new LeadTime(20, 6, 0));
+    assertThat(new LeadTime(10, 6, 0).isUnreliable()).isFalse();
+    assertThat(new LeadTime(10, 6.1, 0).isUnreliable()).isTrue();
+  }
+
+  /** 25 ± 18 days are waited for twice: nobody may count on them. One piece is used a day. */
+  @Test
+  void unreliableSupplyIsReckonedWithTwice() {
+    TrialTotals totals = new TrialTotals(new TrialRules(1, 1_000, TODAY, 52));
+    for (int trial = 0; trial < 1_000; trial++) {
+      for (int week = 0; week < 52; week++) {
+        totals.take(ITEM, trial, week, 7_000);
+      }
+    }
+    Band aDay = totals.band(List.of(ITEM), Measure.PIECES);
+    Quantity once = Reordering.of(aDay, Quantity.pieces(12), lead(25, 14), ITEM, 1).level();
+    Quantity twice = Reordering.of(aDay, Quantity.pieces(12), lead(25, 18), ITEM, 1).level();
+    // a Gamma of 25 ± 14 days lies below 52 in 19 of 20 cases, one of 50 ± 25 below 97
+    assertThat(once.amount().doubleValue()).isCloseTo(7 + 52, within(6.0));
+    assertThat(twice.amount().doubleValue()).isCloseTo(7 + 97, within(9.0));
+  }
+
+  private static OrderTerms lead(double mean, double deviation) {
+    return new OrderTerms(
+        new LeadTime(mean, deviation, 4),
+        Criticality.NORMAL,
+        Quantity.pieces(1),
+        Quantity.pieces(1),
+        Quantity.pieces(0),
+        Optional.empty());
+  }
+
+  /** Many terms drawn by a fixed seed: no proposal breaks its pack, its least or its room. */
+  @Test
+  void noAmountBreaksItsTerms() {
+    Random random = new Random(8);
+    for (int i = 0; i < 2_000; i++) {
+      long pack = 1 + random.nextInt(12);
+      long smallest = 1 + random.nextInt(40);
+      long position = random.nextInt(90);
+      Optional<Quantity> most =
+          random.nextBoolean()
+              ? Optional.empty()
+              : Optional.of(Quantity.pieces(random.nextInt(120)));
+      OrderTerms terms =
+          new OrderTerms(
+              new LeadTime(1 + random.nextInt(20), random.nextInt(12), 0),
+              Criticality.values()[random.nextInt(3)],
+              Quantity.pieces(pack),
+              Quantity.pieces(smallest),
+              Quantity.pieces(random.nextInt(30)),
+              most);
+      Reordering proposal = of(position, terms);
+      long amount = proposal.amount().amount().longValueExact();
+      assertThat(amount % pack).isZero();
+      assertThat(amount == 0 || amount >= smallest).isTrue();
+      most.ifPresent(
+          m ->
+              assertThat(amount == 0 || position + amount <= m.amount().longValueExact()).isTrue());
+      boolean reaches =
+          Quantity.pieces(position + amount).compareTo(proposal.level()) >= 0
+              || proposal.limit().isPresent();
+      assertThat(reaches).as("%s of %s", proposal, terms).isTrue();
+    }
+  }
+}

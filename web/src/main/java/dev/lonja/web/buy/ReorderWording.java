@@ -1,0 +1,103 @@
+package dev.lonja.web.buy;
+
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.reorder.LeadTime;
+import dev.lonja.core.reorder.OrderTerms;
+import dev.lonja.core.reorder.Reordering;
+import dev.lonja.desk.reorder.Proposal;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.Locale;
+
+/** Says why so much is to be ordered, and by when. */
+public final class ReorderWording {
+
+  private static final int WHOLE = 100;
+
+  private ReorderWording() {}
+
+  /** "9 ± 2.7 days, as quoted". */
+  public static String lead(LeadTime lead) {
+    return decimal(lead.mean())
+        + (lead.deviation() > 0 ? " ± " + decimal(lead.deviation()) : "")
+        + " days, "
+        + (lead.receipts() > 0
+            ? "from " + Words.count(lead.receipts(), "receipt", "receipts")
+            : "as quoted")
+        + (lead.isUnreliable() ? ", not to be counted on" : "");
+  }
+
+  private static String decimal(double days) {
+    String text = String.format(Locale.ROOT, "%.1f", days);
+    return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+  }
+
+  /** By when, as a state: late, by a day, or only because a bin is to hold more. */
+  public static State by(Proposal proposal, LocalDate today) {
+    if (proposal.reordering().isLate()) {
+      return State.ofShort("late");
+    }
+    if (proposal.terms().least().equals(proposal.reordering().level())) {
+      return State.note("below its least");
+    }
+    return proposal
+        .reordering()
+        .orderBy()
+        .map(day -> State.note("by " + Words.day(day, today)))
+        .orElse(State.note("below its level"));
+  }
+
+  /**
+   * "5 free, below the level of 12: in 98 of 100 cases that lasts until an order of next week is
+   * there. It stops the unit. So much lasts eight weeks after that."
+   */
+  static String why(Proposal proposal) {
+    Reordering reordering = proposal.reordering();
+    OrderTerms terms = proposal.terms();
+    Quantity free = proposal.subject().free();
+    StringBuilder words = new StringBuilder();
+    words.append(free.display()).append(" free");
+    if (reordering.isLate()) {
+      words
+          .append("; ")
+          .append(lacking(reordering.shortfall()))
+          .append(" will be lacking before an order of today is there");
+    }
+    words
+        .append(". The level is ")
+        .append(reordering.level().display())
+        .append(
+            terms.least().compareTo(reordering.level()) == 0
+                ? ", the least that its bins are to hold"
+                : ", which lasts until an order of next week is there in "
+                    + Math.round(terms.criticality().service() * WHOLE)
+                    + " of "
+                    + WHOLE
+                    + " cases ("
+                    + terms.criticality().words()
+                    + ")")
+        .append(". ");
+    return words.append(amount(proposal)).toString();
+  }
+
+  private static String lacking(Quantity shortfall) {
+    return shortfall.isZero() ? "some" : shortfall.display() + " on average";
+  }
+
+  private static String amount(Proposal proposal) {
+    Reordering reordering = proposal.reordering();
+    if (reordering.limit().isEmpty()) {
+      return "This much lasts "
+          + Reordering.COVER_DAYS / Reordering.REVIEW_DAYS
+          + " weeks from then on.";
+    }
+    return switch (reordering.limit().get()) {
+      case ROOM -> "Its bins hold no more than this.";
+      case NO_ROOM_FOR_THE_LEAST ->
+          "The least that can be ordered, "
+              + proposal.terms().smallest().display()
+              + ", does not fit into its bins: nothing is proposed.";
+    };
+  }
+}
