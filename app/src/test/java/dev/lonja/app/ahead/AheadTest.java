@@ -45,8 +45,11 @@ class AheadTest {
     Visitor.Page page = visitor.get("/ahead");
     assertThat(page.words()).doesNotContain("are being drawn");
     Element none = page.document().selectFirst("tbody tr:contains(RV 2210-4)");
-    // nothing is free, and the fuel filter of RT-04 is due this week
-    assertThat(none.text()).containsPattern("[0-9.]+ to [0-9.]+").contains("100 % short");
+    // nothing is free, and the fuel filter of RT-04 is due this week; two in eight weeks, always
+    assertThat(none.text()).contains("100 % short").doesNotContainPattern("[0-9.]+ to [0-9.]+");
+    // an air filter that is looked at is wanted or not
+    assertThat(page.document().selectFirst("tbody tr:contains(NT 50 330)").text())
+        .containsPattern("0 to [0-9]+");
     Visitor.Page item = visitor.get("/ahead/" + SERVER.itemId("RV 2210-4"));
     assertThat(item.document().select("section").first().select("tbody tr").first().text())
         .contains("100 %");
