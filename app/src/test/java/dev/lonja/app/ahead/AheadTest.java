@@ -54,6 +54,12 @@ class AheadTest {
     assertThat(item.document().select("section").first().select("tbody tr").first().text())
         .contains("100 %");
     assertThat(item.document().select("svg path[fill-opacity]")).hasSize(1);
+    assertThat(item.words()).contains("Order. Level 1. Late: ", "From Cabo Norte Supply: ");
+    assertThat(item.document().select("svg").text()).contains("level");
+    String csv = visitor.ask("/ahead.csv?weeks=8").response().body();
+    assertThat(csv)
+        .startsWith("make,number,week,unit,use,p10_so_far,p50_so_far,p90_so_far,free,chance_short")
+        .contains("\r\nRavelin,RV 2210-4,2027-W11,pc,1,1,1,1,0,1\r\n");
   }
 
   /** The lines behind a week add up to the week, digit for digit, and the weeks to the whole. */

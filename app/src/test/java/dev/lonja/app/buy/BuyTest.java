@@ -55,6 +55,15 @@ class BuyTest {
         .isGreaterThanOrEqualTo(2);
   }
 
+  @Test
+  void whatIsDueAsATable() {
+    String csv = visitor.ask("/buy.csv").response().body();
+    assertThat(csv).startsWith("supplier,make,number,their_number,unit,free,level,quantity,");
+    assertThat(csv.lines().filter(line -> line.contains("RV 2210-4")).findFirst().orElseThrow())
+        .startsWith("Cabo Norte Supply,Ravelin,RV 2210-4,")
+        .endsWith(",EUR,,yes");
+  }
+
   /** A thing that nobody sells is named, and what is not due yet has its day. */
   @Test
   void whatCannotBeOrderedAndWhatNeedNotBeYet() {

@@ -5,9 +5,12 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.AheadDesk;
+import dev.lonja.desk.reorder.BuyDesk;
+import dev.lonja.web.frame.DrawingView;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,10 +24,12 @@ import org.springframework.web.server.ResponseStatusException;
 class AheadController {
 
   private final AheadDesk desk;
+  private final BuyDesk buy;
   private final StoreClock clock;
 
-  AheadController(AheadDesk desk, StoreClock clock) {
+  AheadController(AheadDesk desk, BuyDesk buy, StoreClock clock) {
     this.desk = desk;
+    this.buy = buy;
     this.clock = clock;
   }
 
@@ -35,6 +40,13 @@ class AheadController {
     return "ahead/ahead";
   }
 
+  /** What is used of each thing in each week, with its band up to the end of that week. */
+  @GetMapping("/ahead.csv")
+  ResponseEntity<byte[]> csv(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks) {
+    int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
+    return wording().csv(desk.all(ahead)).as("ahead.csv");
+  }
+
   private AheadWording wording() {
     return new AheadWording(clock.today(), desk.drawn());
   }
@@ -43,7 +55,7 @@ class AheadController {
   @GetMapping("/ahead/drawing")
   @ResponseBody
   Progress drawing() {
-    AheadView.Drawing drawing = AheadWording.drawing(desk.drawn());
+    DrawingView drawing = AheadWording.drawing(desk.drawn());
     return new Progress(drawing.running(), drawing.percent());
   }
 
@@ -55,7 +67,7 @@ class AheadController {
     model.addAttribute(
         "view",
         desk.item(itemId)
-            .map(of -> wording().item(of, week.map(IsoWeek::of)))
+            .map(of -> wording().item(of, buy.of(of.subject()), week.map(IsoWeek::of)))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     return "ahead/item";
   }

@@ -1,5 +1,6 @@
 package dev.lonja.web.ahead;
 
+import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -9,20 +10,13 @@ import java.util.Optional;
 /** The weeks table of all items. */
 public record AheadView(
     String summary,
+    int weeks,
     List<Horizon> horizons,
     int barWeeks,
     String firstWeek,
     List<String> gaps,
-    Drawing drawing,
+    DrawingView drawing,
     List<Row> rows) {
-
-  /**
-   * How far the trials are behind the chances.
-   *
-   * @param words what a reader of the chances must know; empty if they show all that is written
-   * @param percent how far newer ones are
-   */
-  public record Drawing(String words, boolean running, int percent) {}
 
   public record Horizon(int weeks, String words, boolean chosen) {}
 

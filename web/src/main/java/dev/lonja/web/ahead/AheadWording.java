@@ -13,12 +13,17 @@ import dev.lonja.core.forecast.TopUpDemand;
 import dev.lonja.core.forecast.UnplannedDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.policy.InForce;
+import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.trial.Band;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Drawn;
 import dev.lonja.desk.forecast.Forecast;
+import dev.lonja.desk.reorder.Proposal;
+import dev.lonja.web.buy.ReorderWording;
+import dev.lonja.web.document.CsvAnswer;
 import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.Plate;
@@ -28,6 +33,8 @@ import dev.lonja.web.frame.WantedWording;
 import dev.lonja.web.frame.WayWording;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.tray.TrayWording;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -49,6 +56,7 @@ final class AheadWording {
   static final double LOW = 0.1;
 
   static final double HIGH = 0.9;
+  private static final double MIDDLE = 0.5;
   private static final double WORTH_SAYING = 0.01;
 
   private final LocalDate today;
@@ -60,17 +68,11 @@ final class AheadWording {
   }
 
   /** What stands by the chances while newer ones are drawn. */
-  static AheadView.Drawing drawing(Drawn drawn) {
-    String words = "";
-    if (drawn.failed()) {
-      words = "The chances could not be drawn; the log of the server says why.";
-    } else if (drawn.isRunning()) {
-      words =
-          drawn.bands().isPresent()
-              ? "The chances were drawn before the last change; newer ones are on their way."
-              : "The chances are being drawn.";
-    }
-    return new AheadView.Drawing(words, drawn.isRunning(), drawn.percent());
+  static DrawingView drawing(Drawn drawn) {
+    return DrawingView.of(
+        drawn,
+        "The chances are being drawn.",
+        "The chances were drawn before the last change; newer ones are on their way.");
   }
 
   /** The band of a subject, unless it was drawn on another day. */
@@ -127,12 +129,59 @@ final class AheadWording {
             + " run short within "
             + weeks
             + " weeks",
+        weeks,
         HORIZONS.stream().map(w -> new AheadView.Horizon(w, w + " weeks", w == weeks)).toList(),
         Math.min(BAR_WEEKS, weeks),
         "week " + IsoWeek.of(today).number(),
         forecast.plan().gaps().stream().map(AheadWording::gap).toList(),
         drawing(drawn),
         used.stream().map(subject -> row(forecast, subject)).toList());
+  }
+
+  /** The weeks in which anything is used, with what is used up to their ends. */
+  CsvAnswer csv(Forecast forecast) {
+    CsvAnswer csv =
+        new CsvAnswer(
+            "make",
+            "number",
+            "week",
+            "unit",
+            "use",
+            "p10_so_far",
+            "p50_so_far",
+            "p90_so_far",
+            "free",
+            "chance_short");
+    List<IsoWeek> weeks = forecast.plan().horizon();
+    for (Subject subject : forecast.subjects()) {
+      Map<IsoWeek, Quantity> use = subject.byWeek();
+      for (int week = 0; week < weeks.size(); week++) {
+        Quantity used = use.get(weeks.get(week));
+        if (used != null) {
+          row(csv, subject, weeks.get(week), week, used);
+        }
+      }
+    }
+    return csv;
+  }
+
+  private void row(CsvAnswer csv, Subject subject, IsoWeek name, int week, Quantity used) {
+    Optional<Band> band = band(subject).filter(b -> week < b.weeks());
+    csv.row(
+        subject.lead().make(),
+        subject.lead().number(),
+        name.display(),
+        used.measure().symbol(),
+        used.exactText(),
+        band.map(b -> b.quantile(week, LOW).exactText()).orElse(""),
+        band.map(b -> b.quantile(week, MIDDLE).exactText()).orElse(""),
+        band.map(b -> b.quantile(week, HIGH).exactText()).orElse(""),
+        subject.free().exactText(),
+        band.map(b -> PlainDecimal.of(share(b.chanceOfMoreThan(subject.free(), week)))).orElse(""));
+  }
+
+  private static BigDecimal share(double chance) {
+    return BigDecimal.valueOf(chance).setScale(4, RoundingMode.HALF_UP);
   }
 
   private AheadView.Row row(Forecast forecast, Subject subject) {
@@ -152,7 +201,7 @@ final class AheadWording {
   }
 
   /** One item, or the fluid it is a pack of, with the lines behind a week or behind all of them. */
-  AheadItemView item(AheadDesk.OfItem of, Optional<IsoWeek> chosen) {
+  AheadItemView item(AheadDesk.OfItem of, Optional<Proposal> proposal, Optional<IsoWeek> chosen) {
     Subject subject = of.subject();
     List<Demand> lines =
         subject.demands().stream()
@@ -167,12 +216,16 @@ final class AheadWording {
         subject.product().map(Drum::of),
         subject.product().map(Product::id),
         subject.free().display() + " free, " + summary(subject.cover()),
-        TideLine.draw(of.plan().horizon(), subject, band(subject)),
+        new TideLine(of.plan().horizon(), subject, band(subject), proposal).draw(),
         drawing(drawn),
         weeks(of.plan().horizon(), subject, chosen),
-        chosen.map(w -> "What week " + w.number() + " is for").orElse("What it is for, all weeks"),
-        together(lines).stream().map(line -> line(line, subject)).toList(),
-        exact(total));
+        proposal.map(p -> ReorderWording.sentence(p, today)).orElse(""),
+        new AheadItemView.Drill(
+            chosen
+                .map(w -> "What week " + w.number() + " is for")
+                .orElse("What it is for, all weeks"),
+            together(lines).stream().map(line -> line(line, subject)).toList(),
+            exact(total)));
   }
 
   private List<AheadItemView.Week> weeks(

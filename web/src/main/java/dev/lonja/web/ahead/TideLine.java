@@ -7,7 +7,9 @@ import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.trial.Band;
+import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
@@ -36,28 +38,28 @@ final class TideLine {
   private final List<IsoWeek> weeks;
   private final Subject subject;
   private final Optional<Band> band;
+  private final Optional<Proposal> proposal;
   private final double top;
   private final double floor;
-
-  private TideLine(List<IsoWeek> weeks, Subject subject, Optional<Band> band) {
-    this.today = subject.cover().today();
-    this.weeks = weeks;
-    this.subject = subject;
-    this.band = band.filter(b -> b.weeks() >= weeks.size());
-    double free = amount(subject.free());
-    double end = amount(subject.free().minus(subject.cover().needed()));
-    this.top = Math.max(niceAbove(free), 1);
-    this.floor =
-        Math.min(0, Math.min(end, this.band.map(b -> left(b, weeks.size() - 1, HIGH)).orElse(0.0)));
-  }
 
   /**
    * The tide line of a subject.
    *
    * @param band of its use, where trials are drawn: what is left lies within it in eight of ten
+   * @param proposal of what to order, where there is one
    */
-  static String draw(List<IsoWeek> weeks, Subject subject, Optional<Band> band) {
-    return new TideLine(weeks, subject, band).draw();
+  TideLine(List<IsoWeek> weeks, Subject subject, Optional<Band> band, Optional<Proposal> proposal) {
+    this.today = subject.cover().today();
+    this.weeks = weeks;
+    this.subject = subject;
+    this.proposal = proposal;
+    this.band = band.filter(b -> b.weeks() >= weeks.size());
+    double free = amount(subject.free());
+    double end = amount(subject.free().minus(subject.cover().needed()));
+    double level = proposal.map(p -> amount(p.reordering().level())).orElse(0.0);
+    this.top = Math.max(niceAbove(Math.max(free, level)), 1);
+    this.floor =
+        Math.min(0, Math.min(end, this.band.map(b -> left(b, weeks.size() - 1, HIGH)).orElse(0.0)));
   }
 
   /** What is left at the end of a week if so large a share of the trials uses less. */
@@ -65,13 +67,14 @@ final class TideLine {
     return amount(subject.free().minus(its.quantile(week, share)));
   }
 
-  private String draw() {
+  String draw() {
     Svg svg = new Svg(WIDTH, HEIGHT, "Stock of " + subject.lead().number() + " against time");
     grid(svg);
     weekLabels(svg);
     water(svg);
     band.ifPresent(its -> band(svg, its));
     line(svg);
+    proposal.map(Proposal::reordering).ifPresent(order -> order(svg, order));
     shortDay(svg);
     return svg.done();
   }
@@ -141,6 +144,32 @@ final class TideLine {
       line.lineTo(x(demand.date()), height);
     }
     return line.lineTo(WIDTH - RIGHT, height).data();
+  }
+
+  /** The level, below which an order is proposed, and the last day on which it is soon enough. */
+  private void order(Svg svg, Reordering order) {
+    double level = y(amount(order.level()));
+    String ink = "stroke=\"#835609\" stroke-width=\"1.6\"";
+    svg.line(LEFT, level, WIDTH - RIGHT, level, ink + " stroke-dasharray=\"7 5\"");
+    svg.label(
+        WIDTH - RIGHT - 4,
+        level - 6,
+        "level",
+        "text-anchor=\"end\" font-size=\"14\" fill=\"#835609\"");
+    order
+        .orderBy()
+        .filter(day -> !day.isAfter(weeks.get(weeks.size() - 1).sunday()))
+        .ifPresent(
+            day -> {
+              svg.line(x(day), TOP, x(day), HEIGHT - BOTTOM, ink);
+              svg.label(
+                  x(day) + 6,
+                  HEIGHT - BOTTOM - 8,
+                  "◆ order by " + Words.day(day, today),
+                  // what crosses the words is cut out around them
+                  "font-size=\"14\" font-weight=\"700\" fill=\"#835609\" paint-order=\"stroke\""
+                      + " stroke=\"#fbfcfb\" stroke-width=\"6\"");
+            });
   }
 
   private void shortDay(Svg svg) {

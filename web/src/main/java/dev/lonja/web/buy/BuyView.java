@@ -1,5 +1,6 @@
 package dev.lonja.web.buy;
 
+import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
@@ -14,13 +15,10 @@ import java.util.Optional;
  */
 public record BuyView(
     String summary,
-    Drawing drawing,
+    DrawingView drawing,
     List<Berth> berths,
     List<Later> later,
     List<Plate> nobodySells) {
-
-  /** How far the trials are; words where there is something to know about them. */
-  public record Drawing(String words, boolean running, int percent) {}
 
   /**
    * A supplier with what is proposed to be ordered there.

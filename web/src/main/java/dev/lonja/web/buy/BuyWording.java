@@ -5,9 +5,10 @@ import dev.lonja.core.item.Supplier;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
-import dev.lonja.desk.forecast.Drawn;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
+import dev.lonja.web.document.CsvAnswer;
+import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.Words;
@@ -34,23 +35,51 @@ final class BuyWording {
             : Words.count(lines, "line", "lines")
                 + " at "
                 + Words.count(wanted.bySupplier().size(), "supplier", "suppliers"),
-        drawing(wanted.drawn()),
+        DrawingView.of(
+            wanted.drawn(),
+            "The trials of the forecast are being drawn; proposals follow.",
+            "Drawn before the last change; newer proposals are on their way."),
         wanted.bySupplier().entrySet().stream().map(this::berth).toList(),
         wanted.later().stream().map(this::later).toList(),
         wanted.nobodySells().stream().map(Subject::lead).map(Plate::of).toList());
   }
 
-  private static BuyView.Drawing drawing(Drawn drawn) {
-    String words = "";
-    if (drawn.failed()) {
-      words = "The trials could not be drawn; the log of the server says why.";
-    } else if (drawn.isRunning()) {
-      words =
-          drawn.bands().isPresent()
-              ? "Drawn before the last change; newer proposals are on their way."
-              : "The trials of the forecast are being drawn; proposals follow.";
-    }
-    return new BuyView.Drawing(words, drawn.isRunning(), drawn.percent());
+  /** What is due, a line each, in the order of the page. */
+  static CsvAnswer csv(BuyDesk.Wanted wanted) {
+    CsvAnswer csv =
+        new CsvAnswer(
+            "supplier",
+            "make",
+            "number",
+            "their_number",
+            "unit",
+            "free",
+            "level",
+            "quantity",
+            "pack",
+            "cost",
+            "currency",
+            "order_by",
+            "late");
+    wanted.bySupplier().values().forEach(its -> its.forEach(one -> row(csv, one)));
+    return csv;
+  }
+
+  private static void row(CsvAnswer csv, Proposal one) {
+    csv.row(
+        one.supply().supplier().name(),
+        one.item().make(),
+        one.item().number(),
+        one.supply().orderNumber(),
+        one.subject().free().measure().symbol(),
+        one.subject().free().exactText(),
+        one.reordering().level().exactText(),
+        one.reordering().amount().exactText(),
+        one.supply().pack().exactText(),
+        one.cost().exactText(),
+        one.cost().currency().getCurrencyCode(),
+        one.reordering().orderBy().map(LocalDate::toString).orElse(""),
+        one.reordering().isLate() ? "yes" : "no");
   }
 
   private BuyView.Berth berth(Map.Entry<Supplier, List<Proposal>> of) {

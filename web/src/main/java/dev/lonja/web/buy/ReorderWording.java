@@ -33,6 +33,35 @@ public final class ReorderWording {
     return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
   }
 
+  /** "Order by 2 Apr at the latest, from Cabo Norte Supply: 3 for 44.70 EUR. Level 3." */
+  public static String sentence(Proposal proposal, LocalDate today) {
+    Reordering reordering = proposal.reordering();
+    String level = "Level " + reordering.level().display() + ". ";
+    String from =
+        reordering.amount().isZero()
+            ? ""
+            : "From "
+                + proposal.supply().supplier().name()
+                + ": "
+                + reordering.amount().display()
+                + " for "
+                + proposal.cost().display()
+                + ".";
+    if (reordering.isLate()) {
+      return level
+          + "Late: "
+          + lacking(reordering.shortfall())
+          + " will be lacking before an order of today is there. "
+          + from;
+    }
+    return level
+        + reordering
+            .orderBy()
+            .map(day -> "Order by " + Words.day(day, today) + " at the latest. ")
+            .orElse("Nothing has to be ordered within a year. ")
+        + (proposal.isDue() ? from : "");
+  }
+
   /** By when, as a state: late, by a day, or only because a bin is to hold more. */
   public static State by(Proposal proposal, LocalDate today) {
     if (proposal.reordering().isLate()) {
