@@ -74,8 +74,8 @@ final class TideLine {
     water(svg);
     band.ifPresent(its -> band(svg, its));
     line(svg);
-    proposal.map(Proposal::reordering).ifPresent(order -> order(svg, order));
     shortDay(svg);
+    proposal.map(Proposal::reordering).ifPresent(order -> order(svg, order));
     return svg.done();
   }
 
