@@ -9,15 +9,19 @@ import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.trial.Band;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialTotals;
+import java.lang.ref.SoftReference;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** Trials that are drawn, and between what the use of things lies by them. */
 public final class Bands {
 
   private final TrialTotals totals;
-  private final Map<List<ItemId>, Band> known = new ConcurrentHashMap<>();
+  /** Quickly made again, so that they go first where memory is short. */
+  private final Map<List<ItemId>, SoftReference<Band>> known = new ConcurrentHashMap<>();
+
   private final Map<Asked, Reordering> answered = new ConcurrentHashMap<>();
 
   /** On what an answer rests beside the trials. */
@@ -45,6 +49,11 @@ public final class Bands {
   /** The band of one subject, over the weeks that are drawn. */
   public Band of(Subject subject) {
     List<ItemId> items = subject.items().stream().map(Item::id).toList();
-    return known.computeIfAbsent(items, i -> totals.band(i, subject.free().measure()));
+    Optional<Band> band = Optional.ofNullable(known.get(items)).map(SoftReference::get);
+    if (band.isEmpty()) {
+      band = Optional.of(totals.band(items, subject.free().measure()));
+      known.put(items, new SoftReference<>(band.get()));
+    }
+    return band.get();
   }
 }

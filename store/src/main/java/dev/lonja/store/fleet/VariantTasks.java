@@ -33,6 +33,8 @@ import org.jspecify.annotations.Nullable;
 /** The tasks of variants as they are kept: their meter is a name, since each unit has its own. */
 public final class VariantTasks {
 
+  private static final dev.lonja.store.schema.tables.Service SAME = SERVICE.as("same");
+
   private static final int SEVERITY_SCALE = 4;
 
   private final DSLContext context;
@@ -187,6 +189,7 @@ public final class VariantTasks {
 
   /** Saves a task of a variant, new or known, and its service if that is new. */
   public void save(long variantId, StoredTask task) {
+    renameIfItIsThatServicesLast(variantId, task);
     Record row = context.newRecord(TASK);
     row.set(TASK.ID, task.id());
     row.set(TASK.SERVICE_ID, service(variantId, task.service()));
@@ -240,6 +243,29 @@ public final class VariantTasks {
 
   private static @Nullable Long months(Span span) {
     return span.months().map(Integer::longValue).orElse(null);
+  }
+
+  /**
+   * A service whose only task is put under another name goes on under it, with what it costs
+   * elsewhere; unless there is a service of that name already.
+   */
+  private void renameIfItIsThatServicesLast(long variantId, StoredTask task) {
+    context
+        .update(SERVICE)
+        .set(SERVICE.NAME, task.service())
+        .where(
+            SERVICE.VARIANT_ID.eq(variantId),
+            SERVICE.ID.in(
+                DSL.select(TASK.SERVICE_ID).from(TASK).where(TASK.ID.eq(task.id()))),
+            DSL.notExists(
+                DSL.selectOne()
+                    .from(TASK)
+                    .where(TASK.SERVICE_ID.eq(SERVICE.ID), TASK.ID.ne(task.id()))))
+        .andNotExists(
+            DSL.selectOne()
+                .from(SAME)
+                .where(SAME.VARIANT_ID.eq(variantId), SAME.NAME.eq(task.service())))
+        .execute();
   }
 
   private long service(long variantId, String name) {

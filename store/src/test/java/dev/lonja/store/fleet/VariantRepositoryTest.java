@@ -2,6 +2,7 @@ package dev.lonja.store.fleet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.cost.Quote;
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
@@ -14,12 +15,16 @@ import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Power;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.store.ExampleStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.VariantRepository.StoredVariant;
 import dev.lonja.store.fleet.VariantTasks.StoredTask;
+import dev.lonja.store.ledger.QuoteRepository;
+import java.time.LocalDate;
+import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -177,6 +182,54 @@ class VariantRepositoryTest {
           return true;
         });
     assertThat(tasks(BOAT)).isEqualTo(before);
+  }
+
+  /** Its only task under another name: the service is called so now, and its quote stays. */
+  @Test
+  void aServiceThatIsRenamedKeepsItsQuote() {
+    long copy = write(s -> s.variants().add(named("Veldmark", "Twin 9", "quoted")));
+    StoredTask task = tasks(BOAT).stream().filter(t -> t.lead().isEmpty()).findFirst().orElseThrow();
+    TaskId id = this.<TaskId>write(s -> s.variants().tasks().next());
+    write(
+        s -> {
+          s.variants().tasks().save(copy, under("Spring work", id, task));
+          long service = s.quotes().of(copy).get(0).id();
+          s.quotes().quote(service, Optional.of(QUOTE));
+          s.variants().tasks().save(copy, under("Season work", id, task));
+          return true;
+        });
+    List<QuoteRepository.QuotedService> services = store.read(s -> s.quotes().of(copy));
+    assertThat(services).hasSize(1);
+    assertThat(services.get(0).name()).isEqualTo("Season work");
+    assertThat(services.get(0).quote()).contains(QUOTE);
+  }
+
+  private static final Quote QUOTE =
+      new Quote(
+          new Money(18_000, Currency.getInstance("EUR")), "Yard", LocalDate.parse("2027-03-01"));
+
+  private static StoredTask under(String service, TaskId id, StoredTask like) {
+    return new StoredTask(
+        id,
+        service,
+        like.name(),
+        like.action(),
+        like.compartment(),
+        like.position(),
+        like.limits(),
+        like.meter(),
+        like.interval(),
+        like.first(),
+        like.severity(),
+        like.severityReason(),
+        like.lead(),
+        like.nth(),
+        like.season(),
+        like.layUp(),
+        like.leadDays(),
+        like.byFluid(),
+        like.steps(),
+        like.hazards());
   }
 
   /** A copy has the same tasks on its own compartments and positions. */
