@@ -12,6 +12,8 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.StoreFiles;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -37,8 +39,29 @@ public final class Cage implements BeforeEachCallback, AfterEachCallback {
   @Override
   public void beforeEach(ExtensionContext context) throws Exception {
     Path database = Files.createTempDirectory("lonja-desk").resolve("lonja.db");
-    assertThat(StoreFiles.load(EXAMPLE, database, false, session -> {})).isEmpty();
+    Files.copy(Loaded.DATABASE, database);
     store = Optional.of(LonjaStore.open(database));
+  }
+
+  /** The example, loaded once and copied for each test. */
+  private static final class Loaded {
+
+    private static final Path DATABASE = load();
+
+    private static Path load() {
+      try {
+        Path folder = Files.createTempDirectory("lonja-example");
+        Path working = folder.resolve("working.db");
+        Path database = folder.resolve("lonja.db");
+        assertThat(StoreFiles.load(EXAMPLE, working, false, session -> {})).isEmpty();
+        try (LonjaStore store = LonjaStore.open(working)) {
+          store.backUpTo(database);
+        }
+        return database;
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
   }
 
   @Override

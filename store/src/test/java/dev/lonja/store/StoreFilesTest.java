@@ -169,7 +169,9 @@ class StoreFilesTest {
   @Test
   void filesAreForTheirOwnerOnly() throws IOException {
     Path backup = folder.resolve("copies").resolve("good.db");
-    try (LonjaStore store = Stores.example(folder.resolve("data"))) {
+    Path database = folder.resolve("data").resolve("lonja.db");
+    assertThat(StoreFiles.load(Stores.EXAMPLE, database, false, session -> {})).isEmpty();
+    try (LonjaStore store = LonjaStore.open(database)) {
       store.write(session -> true);
       store.backUpTo(backup);
       for (Path file :

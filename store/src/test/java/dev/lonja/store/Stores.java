@@ -2,6 +2,9 @@ package dev.lonja.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -22,8 +25,33 @@ public final class Stores {
   /** An open store in {@code folder} with the example's data. */
   public static LonjaStore example(Path folder) {
     Path database = folder.resolve("lonja.db");
-    assertThat(StoreFiles.load(EXAMPLE, database, false, session -> {})).isEmpty();
+    try {
+      Files.copy(Loaded.DATABASE, database);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
     return LonjaStore.open(database);
+  }
+
+  /** The example, loaded once and copied for each test. */
+  private static final class Loaded {
+
+    private static final Path DATABASE = load();
+
+    private static Path load() {
+      try {
+        Path folder = Files.createTempDirectory("lonja-example");
+        Path working = folder.resolve("working.db");
+        Path database = folder.resolve("lonja.db");
+        assertThat(StoreFiles.load(EXAMPLE, working, false, session -> {})).isEmpty();
+        try (LonjaStore store = LonjaStore.open(working)) {
+          store.backUpTo(database);
+        }
+        return database;
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
   }
 
   /** Runs statements on the file behind the store's back. */

@@ -19,6 +19,7 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Bands {
 
   private final TrialTotals totals;
+
   /** Quickly made again, so that they go first where memory is short. */
   private final Map<List<ItemId>, SoftReference<Band>> known = new ConcurrentHashMap<>();
 

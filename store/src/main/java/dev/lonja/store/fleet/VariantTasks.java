@@ -255,8 +255,7 @@ public final class VariantTasks {
         .set(SERVICE.NAME, task.service())
         .where(
             SERVICE.VARIANT_ID.eq(variantId),
-            SERVICE.ID.in(
-                DSL.select(TASK.SERVICE_ID).from(TASK).where(TASK.ID.eq(task.id()))),
+            SERVICE.ID.in(DSL.select(TASK.SERVICE_ID).from(TASK).where(TASK.ID.eq(task.id()))),
             DSL.notExists(
                 DSL.selectOne()
                     .from(TASK)

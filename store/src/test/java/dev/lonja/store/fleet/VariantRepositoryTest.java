@@ -188,7 +188,8 @@ class VariantRepositoryTest {
   @Test
   void aServiceThatIsRenamedKeepsItsQuote() {
     long copy = write(s -> s.variants().add(named("Veldmark", "Twin 9", "quoted")));
-    StoredTask task = tasks(BOAT).stream().filter(t -> t.lead().isEmpty()).findFirst().orElseThrow();
+    StoredTask task =
+        tasks(BOAT).stream().filter(t -> t.lead().isEmpty()).findFirst().orElseThrow();
     TaskId id = this.<TaskId>write(s -> s.variants().tasks().next());
     write(
         s -> {
