@@ -105,9 +105,9 @@ public record Reordering(
       Quantity amount = wanted;
       if (wanted.isPositive()) {
         amount = inPacks(wanted.max(terms.smallest()), RoundingMode.CEILING);
-        Optional<Quantity> room = terms.most().map(most -> most.minus(position).atLeastZero());
-        if (room.filter(r -> r.compareTo(amount(wanted)) < 0).isPresent()) {
-          amount = inPacks(room.get(), RoundingMode.FLOOR);
+        Quantity room = terms.most().map(most -> most.minus(position).atLeastZero()).orElse(amount);
+        if (room.compareTo(amount) < 0) {
+          amount = inPacks(room, RoundingMode.FLOOR);
           limit = Optional.of(Limit.ROOM);
           if (amount.compareTo(terms.smallest()) < 0) {
             amount = Quantity.zero(measure);
@@ -118,10 +118,6 @@ public record Reordering(
       boolean late = !keeps(0);
       return new Reordering(
           level, late ? Optional.empty() : orderBy(), late, shortfall(), amount, limit);
-    }
-
-    private Quantity amount(Quantity wanted) {
-      return inPacks(wanted.max(terms.smallest()), RoundingMode.CEILING);
     }
 
     /** The quantile of what is used within the lead time and so many days more. */

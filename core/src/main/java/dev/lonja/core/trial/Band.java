@@ -99,17 +99,6 @@ public final class Band {
     return byWeek[week][trial] / THOUSAND + more * rest / WEEK;
   }
 
-  /** The first trial that used exactly the quantile. */
-  public int trialOf(int week, double share) {
-    long value = sorted(week)[rank(share)];
-    for (int trial = 0; trial < trials(); trial++) {
-      if (byWeek[week][trial] == value) {
-        return trial;
-      }
-    }
-    throw new IllegalStateException("no trial used " + value);
-  }
-
   /** The share of trials that use more than there is up to the end of a week, from 0 to 1. */
   public double chanceOfMoreThan(Quantity there, int week) {
     long thousandths = Math.floorDiv(there.millionths(), MICRO);

@@ -4,8 +4,6 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import java.util.Collection;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -50,13 +48,6 @@ public final class TrialTotals implements TrialSink {
   private int[] begin(ItemId item) {
     int[] known = before.get(item);
     return known == null ? new int[rules.trials() * rules.weeks()] : known.clone();
-  }
-
-  /** What any trial uses, or did before it was taken off. */
-  public Set<ItemId> items() {
-    Set<ItemId> items = new TreeSet<>(before.keySet());
-    items.addAll(used.keySet());
-    return items;
   }
 
   /**

@@ -1,7 +1,6 @@
 package dev.lonja.core.trial;
 
 import dev.lonja.core.fleet.Compartment;
-import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.MeterId;
@@ -203,11 +202,6 @@ public final class UnitTrials {
     }
     topUps.forEach(topUp -> drawn[topUp.meter()] = true);
     return drawn;
-  }
-
-  /** The unit whose use is drawn. */
-  public UnitId id() {
-    return unit.id();
   }
 
   /**

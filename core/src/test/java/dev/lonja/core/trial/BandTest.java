@@ -59,10 +59,4 @@ class BandTest {
     assertThat(band(ITEM).chanceOfMoreThan(Quantity.pieces(5), 1)).isEqualTo(0.6);
     assertThat(band(ITEM).chanceOfMoreThan(Quantity.pieces(11), 1)).isZero();
   }
-
-  /** 9 were used in the second trial. */
-  @Test
-  void aQuantileLeadsToATrialThatSetIt() {
-    assertThat(band(ITEM).trialOf(0, 0.9)).isEqualTo(1);
-  }
 }

@@ -29,6 +29,9 @@ final class Proposals {
                   proposal.reordering().isLate()
                       ? proposal.reordering().shortfall().millionths()
                       : 0L)
+          // what the bins have no room for costs little or nothing, and is no bargain
+          .thenComparing(proposal -> proposal.reordering().limit().isPresent())
+          .thenComparing(proposal -> proposal.reordering().amount().isZero())
           .thenComparing(proposal -> proposal.cost().minor())
           .thenComparing(proposal -> proposal.supply().supplier().name())
           .thenComparing(proposal -> proposal.item().id());
