@@ -30,6 +30,9 @@ import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.QuoteRepository;
 import dev.lonja.store.ledger.UnplannedIssues;
+import dev.lonja.store.order.ClaimRepository;
+import dev.lonja.store.order.MailRepository;
+import dev.lonja.store.order.OrderRepository;
 import dev.lonja.store.part.BoxRepository;
 import dev.lonja.store.part.KitRangeRepository;
 import dev.lonja.store.part.PartRepository;
@@ -44,6 +47,8 @@ import dev.lonja.store.service.RecordRepository;
 import dev.lonja.store.service.ServiceRepository;
 import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
+import dev.lonja.store.supplier.SupplierRepository;
+import dev.lonja.store.supplier.SupplyRepository;
 import dev.lonja.store.tray.TrayLineRepository;
 import dev.lonja.store.tray.TrayRepository;
 import dev.lonja.store.tray.TrayTaskRepository;
@@ -194,6 +199,26 @@ public final class Session {
 
   public KeepingRepository keeping() {
     return new KeepingRepository(context);
+  }
+
+  public SupplierRepository suppliers() {
+    return new SupplierRepository(context, settings().currency());
+  }
+
+  public SupplyRepository supplies() {
+    return new SupplyRepository(context, settings().currency());
+  }
+
+  public OrderRepository orders() {
+    return new OrderRepository(context, settings().currency());
+  }
+
+  public MailRepository mail() {
+    return new MailRepository(context);
+  }
+
+  public ClaimRepository claims() {
+    return new ClaimRepository(context);
   }
 
   public PartRepository parts() {

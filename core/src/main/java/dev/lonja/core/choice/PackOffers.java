@@ -1,11 +1,11 @@
 package dev.lonja.core.choice;
 
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.supplier.Supply;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;

@@ -3,6 +3,7 @@ package dev.lonja.core.forecast;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.Coming;
 import dev.lonja.core.quantity.Quantity;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -17,24 +18,46 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 
 /**
- * What is looked ahead for as one: an item, or a fluid in all its packs, with what is free and what
- * is expected to be used, in order of date.
+ * What is looked ahead for as one: an item, or a fluid in all its packs, with what is free, what
+ * open orders are to bring, and what is expected to be used, both in order of date.
  */
 public record Subject(
-    List<Item> items, Optional<Product> product, Quantity free, Cover cover, List<Demand> demands) {
+    List<Item> items,
+    Optional<Product> product,
+    Quantity free,
+    List<Coming> coming,
+    Cover cover,
+    List<Demand> demands) {
 
   public Subject {
     items = List.copyOf(items);
+    coming = List.copyOf(coming);
     demands = List.copyOf(demands);
+  }
+
+  /**
+   * What a store has and waits for, by item; absent means nothing.
+   *
+   * @param free usable and on no tray
+   * @param coming by open orders
+   */
+  public record There(Map<ItemId, Quantity> free, Map<ItemId, List<Coming>> coming) {}
+
+  /** How much is expected to be used by a day, that day's included. */
+  public Quantity usedBy(LocalDate day) {
+    return demands.stream()
+        .filter(demand -> !demand.date().isAfter(day))
+        .map(Demand::quantity)
+        .reduce(Quantity.zero(free.measure()), Quantity::plus);
   }
 
   /**
    * The subjects of a store: fluids by product, everything else by item, in the items' order.
    *
-   * @param free by item; absent means nothing
+   * @param there what there is and what is to come
    */
   public static List<Subject> all(
-      List<Item> items, Map<ItemId, Quantity> free, Collection<Demand> demands, LocalDate today) {
+      List<Item> items, There there, Collection<Demand> demands, LocalDate today) {
     Map<ItemId, List<Demand>> byItem = new HashMap<>();
     for (Demand demand : demands) {
       byItem.computeIfAbsent(demand.itemId(), id -> new ArrayList<>()).add(demand);
@@ -44,23 +67,24 @@ public record Subject(
       Object group = item.product().<Object>map(Product::id).orElse(item.id());
       groups.computeIfAbsent(group, g -> new ArrayList<>()).add(item);
     }
-    return groups.values().stream().map(group -> of(group, free, byItem, today)).toList();
+    return groups.values().stream().map(group -> of(group, there, byItem, today)).toList();
   }
 
   private static Subject of(
-      List<Item> items,
-      Map<ItemId, Quantity> free,
-      Map<ItemId, List<Demand>> demands,
-      LocalDate today) {
+      List<Item> items, There there, Map<ItemId, List<Demand>> demands, LocalDate today) {
     Quantity sum = Quantity.zero(items.get(0).measure());
+    List<Coming> coming = new ArrayList<>();
     List<Demand> all = new ArrayList<>();
     for (Item item : items) {
-      sum = sum.plus(free.getOrDefault(item.id(), Quantity.zero(item.measure())));
+      sum = sum.plus(there.free().getOrDefault(item.id(), Quantity.zero(item.measure())));
+      coming.addAll(there.coming().getOrDefault(item.id(), List.of()));
       all.addAll(demands.getOrDefault(item.id(), List.of()));
     }
     all.sort(
         Comparator.comparing(Demand::date).thenComparing(demand -> demand.unitCode().orElse("")));
-    return new Subject(items, items.get(0).product(), sum, Cover.of(sum, all, today), all);
+    coming.sort(Comparator.comparing(Coming::on).thenComparing(Coming::order));
+    Cover cover = Cover.of(sum, coming, all, today);
+    return new Subject(items, items.get(0).product(), sum, coming, cover, all);
   }
 
   /**

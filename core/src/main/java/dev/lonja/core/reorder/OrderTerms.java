@@ -2,6 +2,7 @@ package dev.lonja.core.reorder;
 
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.supplier.Deliveries;
 import java.util.Optional;
 
 /**
@@ -9,16 +10,24 @@ import java.util.Optional;
  *
  * @param pack what it is sold in multiples of, above zero
  * @param smallest the least that can be ordered, above zero
- * @param least what its bins are to hold always, zero or more
- * @param most what its bins may hold; empty if nobody said
+ * @param room for how much there is room and for how long it keeps
  */
 public record OrderTerms(
     LeadTime lead,
+    Deliveries deliveries,
     Criticality criticality,
     Quantity pack,
     Quantity smallest,
-    Quantity least,
-    Optional<Quantity> most) {
+    Room room) {
+
+  /**
+   * What bounds what is kept.
+   *
+   * @param least what its bins are to hold always, zero or more
+   * @param most what its bins may hold; empty if nobody said
+   * @param shelfDays for how many days it keeps from the day it comes; empty if for ever
+   */
+  public record Room(Quantity least, Optional<Quantity> most, Optional<Integer> shelfDays) {}
 
   public OrderTerms {
     if (!pack.isPositive() || !smallest.isPositive()) {

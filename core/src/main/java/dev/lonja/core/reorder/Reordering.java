@@ -10,31 +10,27 @@ import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.function.IntToDoubleFunction;
+import java.util.function.Function;
+import java.util.function.IntUnaryOperator;
 import org.apache.commons.rng.sampling.distribution.ContinuousSampler;
 
 /**
  * Whether one thing is to be ordered, by when and how much (rules §8), from the trials of what is
  * used and a lead time drawn in each of them. An order arrives on the day that its lead time ends
- * on, the begun one counted whole; what is used before that day has to come from what is there. Of
- * supply that nobody may count on, level and quantity reckon with the lead time twice, as after an
- * order that never came.
+ * on, the begun one counted whole, or on the first day after it on which the supplier delivers;
+ * what is used before that day has to come from what is there and from open orders promised until
+ * then. Of supply that nobody may count on, level and quantity reckon with the lead time twice, as
+ * after an order that never came.
  *
  * @param level below it an order is proposed; never below what the bins are to hold
- * @param orderBy the last day on which ordering still keeps the chance of running out before it
- *     arrives within what the criticality allows; empty if that lies beyond the trials
- * @param isLate true if even an order of today does not: {@code orderBy} is then empty
- * @param shortfall what is expected to be lacking before an order of today arrives
- * @param amount what to order, zero or more
+ * @param isWanted true if what is there, with what is promised soon enough, lies below the level;
+ *     what is overdue is not counted for that, since it may never come
+ * @param timing by when to order, and when an order of today is expected
+ * @param amount what to order beside all that is promised, the overdue too; zero or more
  * @param limit what kept the amount below what is wanted, if anything did
  */
 public record Reordering(
-    Quantity level,
-    Optional<LocalDate> orderBy,
-    boolean isLate,
-    Quantity shortfall,
-    Quantity amount,
-    Optional<Limit> limit) {
+    Quantity level, boolean isWanted, Timing timing, Quantity amount, Optional<Limit> limit) {
 
   /** How often somebody looks at what to order. */
   public static final int REVIEW_DAYS = 7;
@@ -42,27 +38,53 @@ public record Reordering(
   /** For how long an order is to last. */
   public static final int COVER_DAYS = 56;
 
+  /**
+   * By when to order.
+   *
+   * @param orderBy the last day on which ordering still keeps the chance of running out before it
+   *     arrives within what the criticality allows; empty if that lies beyond the trials
+   * @param isLate true if even an order of today does not: {@code orderBy} is then empty
+   * @param shortfall what is expected to be lacking before an order of today arrives
+   * @param arrival the day on which an order of today is expected, after the mean lead time
+   */
+  public record Timing(
+      Optional<LocalDate> orderBy, boolean isLate, Quantity shortfall, LocalDate arrival) {}
+
   /** What keeps an order small. */
   public enum Limit {
     /** The bins hold no more. */
     ROOM,
     /** The bins hold less than the least that can be ordered, so nothing is. */
-    NO_ROOM_FOR_THE_LEAST
+    NO_ROOM_FOR_THE_LEAST,
+    /** More would go out of date before it is used. */
+    SHELF_LIFE,
+    /** The least that can be ordered would go out of date, so nothing is. */
+    LEAST_GOES_OUT_OF_DATE
   }
 
   /**
-   * @param position what is free and on order
+   * @param planned how much the plan line expects to be used by a day, today's included
    * @param item whose lead times are drawn
    * @param seed of the trials
    */
   public static Reordering of(
-      Band use, Quantity position, OrderTerms terms, ItemId item, long seed) {
-    return new Working(use, position, terms, item, seed).result();
+      Band use,
+      Position position,
+      OrderTerms terms,
+      Function<LocalDate, Quantity> planned,
+      ItemId item,
+      long seed) {
+    return new Working(use, position, terms, planned, item, seed).result();
   }
 
-  /** True if what is there and on order lies below the level. */
-  public boolean isWanted(Quantity position) {
-    return position.compareTo(level) < 0;
+  /** When to order. */
+  public Optional<LocalDate> orderBy() {
+    return timing.orderBy();
+  }
+
+  /** True if even an order of today comes too late. */
+  public boolean isLate() {
+    return timing.isLate();
   }
 
   /** The trials with a lead time each. */
@@ -71,17 +93,27 @@ public record Reordering(
     private static final double THOUSANDTHS = 1_000.0;
 
     private final Band use;
-    private final Quantity position;
+    private final Position position;
     private final OrderTerms terms;
+    private final Function<LocalDate, Quantity> planned;
     private final Measure measure;
+    private final Arrivals arrivals;
     private final int[] once;
     private final int[] full;
+    private final double[] there;
 
-    Working(Band use, Quantity position, OrderTerms terms, ItemId item, long seed) {
+    Working(
+        Band use,
+        Position position,
+        OrderTerms terms,
+        Function<LocalDate, Quantity> planned,
+        ItemId item,
+        long seed) {
       this.use = use;
       this.position = position;
       this.terms = terms;
-      this.measure = position.measure();
+      this.planned = planned;
+      this.measure = position.free().measure();
       this.once = new int[use.trials()];
       this.full = new int[use.trials()];
       Chance chance = new Chance();
@@ -89,42 +121,89 @@ public record Reordering(
       for (int trial = 0; trial < once.length; trial++) {
         chance.begin(seed, Chance.Kind.LEAD, item.value(), trial);
         once[trial] = wholeDays(lead.sample());
-        full[trial] =
-            terms.lead().isUnreliable() ? once[trial] + wholeDays(lead.sample()) : once[trial];
+        full[trial] = isTwice() ? once[trial] + wholeDays(lead.sample()) : once[trial];
       }
+      int longest =
+          Math.max(Arrays.stream(full).max().orElse(0), wholeDays(2 * terms.lead().mean()));
+      this.arrivals =
+          new Arrivals(terms.deliveries(), use.today(), Math.max(use.days(), REVIEW_DAYS), longest);
+      this.there = new double[use.days() + 1];
+      for (int day = 0; day < there.length; day++) {
+        there[day] = position.by(use.today().plusDays(day)).amount().doubleValue();
+      }
+    }
+
+    private boolean isTwice() {
+      return terms.lead().isUnreliable();
     }
 
     private static int wholeDays(double days) {
       return (int) Math.ceil(days - 1e-9);
     }
 
-    Reordering result() {
-      Quantity level = upTo(REVIEW_DAYS).max(terms.least());
-      Quantity wanted = upTo(COVER_DAYS).max(level).minus(position).atLeastZero();
-      Optional<Limit> limit = Optional.empty();
-      Quantity amount = wanted;
-      if (wanted.isPositive()) {
-        amount = inPacks(wanted.max(terms.smallest()), RoundingMode.CEILING);
-        Quantity room = terms.most().map(most -> most.minus(position).atLeastZero()).orElse(amount);
-        if (room.compareTo(amount) < 0) {
-          amount = inPacks(room, RoundingMode.FLOOR);
-          limit = Optional.of(Limit.ROOM);
-          if (amount.compareTo(terms.smallest()) < 0) {
-            amount = Quantity.zero(measure);
-            limit = Optional.of(Limit.NO_ROOM_FOR_THE_LEAST);
-          }
-        }
-      }
-      boolean late = !keeps(0);
-      return new Reordering(
-          level, late ? Optional.empty() : orderBy(), late, shortfall(), amount, limit);
+    /** The day on which an order of so many days from now is expected. */
+    private LocalDate expected(int ordered, int times) {
+      return use.today().plusDays(arrivals.of(ordered, wholeDays(times * terms.lead().mean())));
     }
 
-    /** The quantile of what is used within the lead time and so many days more. */
-    private Quantity upTo(int days) {
+    Reordering result() {
+      int times = isTwice() ? 2 : 1;
+      LocalDate today = use.today();
+      Quantity level = upTo(trial -> arrivals.of(REVIEW_DAYS, full[trial]));
+      level = level.max(terms.room().least());
+      boolean wanted = position.surelyBy(expected(REVIEW_DAYS, times), today).compareTo(level) < 0;
+      Quantity have = position.by(expected(0, times).plusDays(COVER_DAYS));
+      Quantity lacking =
+          upTo(trial -> arrivals.of(0, full[trial]) + COVER_DAYS)
+              .max(level)
+              .minus(have)
+              .atLeastZero();
+      Sized sized = sized(lacking, have);
+      boolean late = !keeps(0);
+      Timing timing =
+          new Timing(late ? Optional.empty() : orderBy(), late, shortfall(), expected(0, 1));
+      return new Reordering(level, wanted, timing, sized.amount(), sized.limit());
+    }
+
+    /** How much, and what kept it small. */
+    private record Sized(Quantity amount, Optional<Limit> limit) {}
+
+    private Sized sized(Quantity lacking, Quantity have) {
+      if (!lacking.isPositive()) {
+        return new Sized(lacking, Optional.empty());
+      }
+      Quantity amount = inPacks(lacking.max(terms.smallest()), RoundingMode.CEILING);
+      Optional<Quantity> room = terms.room().most().map(most -> most.minus(have).atLeastZero());
+      Optional<Quantity> keeps =
+          terms
+              .room()
+              .shelfDays()
+              .map(days -> expected(0, 1).plusDays(days))
+              .filter(end -> end.isBefore(use.today().plusDays(use.days())))
+              .map(end -> planned.apply(end).minus(have).atLeastZero());
+      Sized sized = capped(new Sized(amount, Optional.empty()), keeps, Limit.SHELF_LIFE);
+      sized = capped(sized, room, Limit.ROOM);
+      if (sized.limit().isPresent() && sized.amount().compareTo(terms.smallest()) < 0) {
+        Limit none =
+            sized.limit().get() == Limit.ROOM
+                ? Limit.NO_ROOM_FOR_THE_LEAST
+                : Limit.LEAST_GOES_OUT_OF_DATE;
+        return new Sized(Quantity.zero(measure), Optional.of(none));
+      }
+      return sized;
+    }
+
+    private Sized capped(Sized sized, Optional<Quantity> cap, Limit because) {
+      return cap.filter(most -> most.compareTo(sized.amount()) < 0)
+          .map(most -> new Sized(inPacks(most, RoundingMode.FLOOR), Optional.of(because)))
+          .orElse(sized);
+    }
+
+    /** The quantile of what is used until so many days from now, which each trial says. */
+    private Quantity upTo(IntUnaryOperator days) {
       double[] used = new double[use.trials()];
       for (int trial = 0; trial < used.length; trial++) {
-        used[trial] = use.usedWithin(trial, full[trial] + days);
+        used[trial] = use.usedWithin(trial, days.applyAsInt(trial));
       }
       Arrays.sort(used);
       return quantity(used[Band.rank(terms.criticality().service(), used.length)]);
@@ -142,28 +221,33 @@ public record Reordering(
       return Quantity.of(measure, packs.multiply(terms.pack().amount()));
     }
 
+    /** What is lacking in a trial before an order of so many days from now arrives. */
+    private double lacking(int trial, int ordered) {
+      int arrival = arrivals.of(ordered, once[trial]);
+      return use.usedWithin(trial, arrival) - there[Math.min(arrival, there.length - 1)];
+    }
+
     /** True if an order so many days from now comes soon enough in so many of the trials. */
-    private boolean keeps(int days) {
-      double there = position.amount().doubleValue();
-      int lacking = count(trial -> use.usedWithin(trial, once[trial] + days) - there);
+    private boolean keeps(int ordered) {
+      int lacking = 0;
+      for (int trial = 0; trial < use.trials(); trial++) {
+        lacking += lacking(trial, ordered) > 1e-9 ? 1 : 0;
+      }
       return lacking <= (1 - terms.criticality().service()) * use.trials() + 1e-9;
     }
 
-    private int count(IntToDoubleFunction over) {
-      int count = 0;
-      for (int trial = 0; trial < use.trials(); trial++) {
-        count += over.applyAsDouble(trial) > 1e-9 ? 1 : 0;
-      }
-      return count;
+    /** The last day before the first on which it is too late; it is not too late today. */
+    private Optional<LocalDate> orderBy() {
+      int last = position.coming().isEmpty() ? lastHalved() : lastInTurn();
+      return Optional.of(last)
+          .filter(day -> day < use.days())
+          .map(day -> use.today().plusDays(day));
     }
 
-    /** What is used never falls, so days are halved; it holds today. */
-    private Optional<LocalDate> orderBy() {
+    /** What is there never grows and what is used never falls, so days are halved. */
+    private int lastHalved() {
       int low = 0;
-      int high = use.days();
-      if (keeps(high)) {
-        return Optional.empty();
-      }
+      int high = use.days() + 1;
       while (high - low > 1) {
         int middle = (low + high) / 2;
         if (keeps(middle)) {
@@ -172,14 +256,22 @@ public record Reordering(
           high = middle;
         }
       }
-      return Optional.of(use.today().plusDays(low));
+      return low;
+    }
+
+    /** Once something else arrives it may be soon enough again: the first time counts. */
+    private int lastInTurn() {
+      int day = 0;
+      while (day < use.days() && keeps(day + 1)) {
+        day++;
+      }
+      return day;
     }
 
     private Quantity shortfall() {
-      double there = position.amount().doubleValue();
       double sum = 0;
       for (int trial = 0; trial < use.trials(); trial++) {
-        sum += Math.max(0, use.usedWithin(trial, once[trial]) - there);
+        sum += Math.max(0, lacking(trial, 0));
       }
       return Quantity.of(
           measure, BigDecimal.valueOf(sum / use.trials()).setScale(3, RoundingMode.HALF_UP));

@@ -7,8 +7,6 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.item.Supplier;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
@@ -20,6 +18,10 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.supplier.Deliveries;
+import dev.lonja.core.supplier.Supplier;
+import dev.lonja.core.supplier.SupplierId;
+import dev.lonja.core.supplier.Supply;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Currency;
@@ -65,7 +67,7 @@ class PackOffersTest {
 
   private static Supply sold(String perLitre, String least) {
     return new Supply(
-        new Supplier(1, "Isla Lubricants", 7),
+        new Supplier(new SupplierId(1), "Isla Lubricants", 7, Deliveries.ANY_DAY, Optional.empty()),
         "",
         price(perLitre),
         Quantity.litres("5"),

@@ -159,7 +159,8 @@ class PlanLineTest {
   /** 7.000 L free: the first 6.528 L are covered, the second lot on 14 April is not. */
   @Test
   void coverEndsOnTheFirstDayThatStockDoesNotReach() {
-    Cover cover = Cover.of(Quantity.litres("7"), plan(List.of(), 7).demandsOf(OIL), TODAY);
+    Cover cover =
+        Cover.of(Quantity.litres("7"), List.of(), plan(List.of(), 7).demandsOf(OIL), TODAY);
     assertThat(cover.shortOn()).contains(LocalDate.parse("2027-04-14"));
     assertThat(cover.days()).contains(30L);
     assertThat(cover.lacking()).isEqualTo(Quantity.litres("6.056"));
@@ -168,8 +169,8 @@ class PlanLineTest {
   @Test
   void stockThatIsUsedUpExactlyCovers() {
     List<Demand> demands = plan(List.of(), 7).demandsOf(OIL);
-    assertThat(Cover.of(Quantity.litres("13.056"), demands, TODAY).shortOn()).isEmpty();
-    assertThat(Cover.of(Quantity.litres("13.055999"), demands, TODAY).shortOn())
+    assertThat(Cover.of(Quantity.litres("13.056"), List.of(), demands, TODAY).shortOn()).isEmpty();
+    assertThat(Cover.of(Quantity.litres("13.055999"), List.of(), demands, TODAY).shortOn())
         .contains(LocalDate.parse("2027-04-14"));
   }
 

@@ -9,6 +9,8 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.Coming;
+import dev.lonja.core.order.OrderId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.place.BinId;
@@ -30,12 +32,39 @@ class SubjectTest {
   private static final Item FILTER = item(4, Optional.empty());
   private static final List<Item> ITEMS = List.of(DRUM, OTHER, CAN, FILTER);
 
+  private static final Coming LATE = coming("2027-03-01", "5");
+  private static final Coming SOON = coming("2027-03-20", "8");
+
+  private static Coming coming(String day, String litres) {
+    return new Coming(
+        LocalDate.parse(day), Quantity.litres(litres), new OrderId(1), "Isla Lubricants");
+  }
+
   private static List<Subject> subjects(Demand... demands) {
     return Subject.all(
         ITEMS,
-        Map.of(DRUM.id(), Quantity.litres("20"), CAN.id(), Quantity.litres("3")),
+        new Subject.There(
+            Map.of(DRUM.id(), Quantity.litres("20"), CAN.id(), Quantity.litres("3")),
+            Map.of(CAN.id(), List.of(LATE, SOON))),
         List.of(demands),
         TODAY);
+  }
+
+  /** 23 L are free; 8 come on the 20th, and what is overdue is not reckoned with. */
+  @Test
+  void whatIsPromisedCountsFromItsDay() {
+    Subject oil =
+        subjects(fill(DRUM.id(), 1, "2027-03-18", "20"), fill(DRUM.id(), 1, "2027-03-21", "11"))
+            .get(0);
+    assertThat(oil.coming()).containsExactly(LATE, SOON);
+    assertThat(oil.cover().shortOn()).isEmpty();
+    assertThat(oil.usedBy(LocalDate.parse("2027-03-20"))).isEqualTo(Quantity.litres("20"));
+    Subject early =
+        subjects(fill(DRUM.id(), 1, "2027-03-18", "24"), fill(DRUM.id(), 1, "2027-03-21", "11"))
+            .get(0);
+    assertThat(early.cover().shortOn()).contains(LocalDate.parse("2027-03-18"));
+    // 35 - 23 - 8
+    assertThat(early.cover().lacking()).isEqualTo(Quantity.litres("4"));
   }
 
   @Test

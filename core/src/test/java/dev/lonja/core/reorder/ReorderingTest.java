@@ -5,15 +5,21 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.Coming;
+import dev.lonja.core.order.OrderId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.supplier.Deliveries;
 import dev.lonja.core.trial.Band;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialTotals;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -39,17 +45,39 @@ class ReorderingTest {
   }
 
   private static OrderTerms terms(Criticality criticality, long least, Long most) {
-    return new OrderTerms(
-        A_WEEK,
-        criticality,
-        Quantity.pieces(10),
-        Quantity.pieces(25),
-        Quantity.pieces(least),
-        Optional.ofNullable(most).map(Quantity::pieces));
+    return terms(Deliveries.ANY_DAY, criticality, room(least, most, null));
   }
 
-  private static Reordering of(long position, OrderTerms terms) {
-    return Reordering.of(USE, Quantity.pieces(position), terms, ITEM, 1);
+  private static OrderTerms terms(
+      Deliveries deliveries, Criticality criticality, OrderTerms.Room room) {
+    return new OrderTerms(
+        A_WEEK, deliveries, criticality, Quantity.pieces(10), Quantity.pieces(25), room);
+  }
+
+  private static OrderTerms.Room room(long least, Long most, Integer shelfDays) {
+    return new OrderTerms.Room(
+        Quantity.pieces(least),
+        Optional.ofNullable(most).map(Quantity::pieces),
+        Optional.ofNullable(shelfDays));
+  }
+
+  private static Reordering of(long free, OrderTerms terms, Coming... coming) {
+    return of(USE, free, terms, coming);
+  }
+
+  /** The plan line expects one piece a day. */
+  private static Reordering of(Band use, long free, OrderTerms terms, Coming... coming) {
+    return Reordering.of(
+        use,
+        new Position(Quantity.pieces(free), List.of(coming)),
+        terms,
+        day -> Quantity.pieces(ChronoUnit.DAYS.between(TODAY, day) + 1),
+        ITEM,
+        1);
+  }
+
+  private static Coming coming(String day, long pieces) {
+    return new Coming(LocalDate.parse(day), Quantity.pieces(pieces), new OrderId(7), "Cabo Norte");
   }
 
   private static final OrderTerms NORMAL = terms(Criticality.NORMAL, 0, null);
@@ -60,8 +88,8 @@ class ReorderingTest {
     assertThat(of(12, NORMAL).level()).isEqualTo(Quantity.pieces(17));
     assertThat(of(12, terms(Criticality.CONVENIENCE, 0, null)).level())
         .isEqualTo(Quantity.pieces(16));
-    assertThat(of(12, NORMAL).isWanted(Quantity.pieces(16))).isTrue();
-    assertThat(of(12, NORMAL).isWanted(Quantity.pieces(17))).isFalse();
+    assertThat(of(16, NORMAL).isWanted()).isTrue();
+    assertThat(of(17, NORMAL).isWanted()).isFalse();
     assertThat(of(12, terms(Criticality.NORMAL, 20, null)).level()).isEqualTo(Quantity.pieces(20));
   }
 
@@ -84,7 +112,7 @@ class ReorderingTest {
     Reordering late = of(9, NORMAL);
     assertThat(late.isLate()).isTrue();
     assertThat(late.orderBy()).isEmpty();
-    assertThat(late.shortfall().exactText()).isEqualTo("0.1");
+    assertThat(late.timing().shortfall().exactText()).isEqualTo("0.1");
   }
 
   /**
@@ -132,8 +160,8 @@ class ReorderingTest {
       }
     }
     Band aDay = totals.band(List.of(ITEM), Measure.PIECES);
-    Quantity once = Reordering.of(aDay, Quantity.pieces(12), lead(25, 14), ITEM, 1).level();
-    Quantity twice = Reordering.of(aDay, Quantity.pieces(12), lead(25, 18), ITEM, 1).level();
+    Quantity once = of(aDay, 12, lead(25, 14)).level();
+    Quantity twice = of(aDay, 12, lead(25, 18)).level();
     // a Gamma of 25 ± 14 days lies below 52 in 19 of 20 cases, one of 50 ± 25 below 97
     assertThat(once.amount().doubleValue()).isCloseTo(7 + 52, within(6.0));
     assertThat(twice.amount().doubleValue()).isCloseTo(7 + 97, within(9.0));
@@ -142,11 +170,86 @@ class ReorderingTest {
   private static OrderTerms lead(double mean, double deviation) {
     return new OrderTerms(
         new LeadTime(mean, deviation, 4),
+        Deliveries.ANY_DAY,
         Criticality.NORMAL,
         Quantity.pieces(1),
         Quantity.pieces(1),
-        Quantity.pieces(0),
-        Optional.empty());
+        room(0, null, null));
+  }
+
+  /** The ferry comes on Mondays and Thursdays and takes what is ordered up to Wednesday. */
+  private static final Deliveries FERRY =
+      new Deliveries(
+          Set.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY),
+          Optional.of(DayOfWeek.WEDNESDAY),
+          List.of());
+
+  /**
+   * Ordered on Monday 22 it would be here on Monday 29, up to which 17 are used at most as on any
+   * day. Of 12, an order of Wednesday 17 counts from then and arrives on Thursday 25, before which
+   * the worst trial uses 10 + 3: too late. One of Tuesday 16 arrives on that Thursday too, one of
+   * today on Monday 22.
+   */
+  @Test
+  void onlyOnTheSupplierSDaysSomethingArrives() {
+    OrderTerms ferry = terms(FERRY, Criticality.NORMAL, room(0, null, null));
+    assertThat(of(12, ferry).level()).isEqualTo(Quantity.pieces(17));
+    assertThat(of(12, ferry).orderBy()).contains(TODAY);
+    assertThat(of(13, ferry).orderBy()).contains(LocalDate.parse("2027-03-17"));
+    assertThat(of(12, ferry).timing().arrival()).isEqualTo(LocalDate.parse("2027-03-22"));
+  }
+
+  /**
+   * Of 5, with 12 that are promised for Friday 26, nothing is below the level of 17, and 17 less
+   * than before are ordered. Before an order of today arrives on the 22nd those 12 are not there
+   * yet.
+   */
+  @Test
+  void whatIsPromisedCountsOnItsDay() {
+    Reordering promised = of(5, NORMAL, coming("2027-03-26", 12));
+    assertThat(promised.isWanted()).isFalse();
+    assertThat(promised.amount()).isEqualTo(of(17, NORMAL).amount());
+    assertThat(promised.isLate()).isTrue();
+    // beyond the arrival of an order of the next review, but within the cover
+    Reordering later = of(5, NORMAL, coming("2027-03-31", 12));
+    assertThat(later.isWanted()).isTrue();
+    assertThat(later.amount()).isEqualTo(of(17, NORMAL).amount());
+  }
+
+  @Test
+  void whatIsOverdueIsNamedAndNotOrderedAgain() {
+    Reordering overdue = of(5, NORMAL, coming("2027-03-01", 61));
+    assertThat(overdue.isWanted()).isTrue();
+    assertThat(overdue.amount().isZero()).isTrue();
+  }
+
+  /**
+   * It comes on the 22nd and keeps 30 days, to 21 April: 38 days with today, in which 38 are used
+   * by the plan. Beside the 12 there are 26, in tens 20, which is less than the 25 that are the
+   * least. With 40 days there are 36, in tens 30.
+   */
+  @Test
+  void nothingIsOrderedThatGoesOutOfDate() {
+    Reordering none = of(12, terms(Deliveries.ANY_DAY, Criticality.NORMAL, room(0, null, 30)));
+    assertThat(none.amount().isZero()).isTrue();
+    assertThat(none.limit()).contains(Reordering.Limit.LEAST_GOES_OUT_OF_DATE);
+    Reordering some = of(12, terms(Deliveries.ANY_DAY, Criticality.NORMAL, room(0, null, 40)));
+    assertThat(some.amount()).isEqualTo(Quantity.pieces(30));
+    assertThat(some.limit()).contains(Reordering.Limit.SHELF_LIFE);
+  }
+
+  /** The worst trial uses 10 in the first week and one a day after it. */
+  @Test
+  void howLongAnAmountLasts() {
+    LocalDate arrival = LocalDate.parse("2027-03-22");
+    Position twelve = new Position(Quantity.pieces(12), List.of());
+    // 12 + 3 = 10 + 5: five days from the 22nd, to the 26th
+    assertThat(Lasting.until(USE, twelve, Quantity.pieces(3), arrival, 1))
+        .contains(LocalDate.parse("2027-03-26"));
+    // one of the ten may lack something: the next uses one less
+    assertThat(Lasting.until(USE, twelve, Quantity.pieces(3), arrival, 0.9))
+        .contains(LocalDate.parse("2027-03-27"));
+    assertThat(Lasting.until(USE, twelve, Quantity.pieces(1_000), arrival, 1)).isEmpty();
   }
 
   /** Many terms drawn by a fixed seed: no proposal breaks its pack, its least or its room. */
@@ -164,11 +267,14 @@ class ReorderingTest {
       OrderTerms terms =
           new OrderTerms(
               new LeadTime(1 + random.nextInt(20), random.nextInt(12), 0),
+              random.nextBoolean() ? FERRY : Deliveries.ANY_DAY,
               Criticality.values()[random.nextInt(3)],
               Quantity.pieces(pack),
               Quantity.pieces(smallest),
-              Quantity.pieces(random.nextInt(30)),
-              most);
+              new OrderTerms.Room(
+                  Quantity.pieces(random.nextInt(30)),
+                  most,
+                  random.nextBoolean() ? Optional.empty() : Optional.of(10 + random.nextInt(60))));
       Reordering proposal = of(position, terms);
       long amount = proposal.amount().amount().longValueExact();
       assertThat(amount % pack).isZero();

@@ -61,7 +61,7 @@ public final class ProductPacks {
   private Optional<Pack> forSale(Item item) {
     return PackOffers.forSale(
         item,
-        session.keeping().supplies(item.id(), session.settings().currency()),
+        session.supplies().of(item.id()),
         session.keeping().bins(item.id()).stream()
             .map(ItemBin::most)
             .reduce(Quantity::plus)

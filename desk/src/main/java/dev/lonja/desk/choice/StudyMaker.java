@@ -117,11 +117,7 @@ public final class StudyMaker {
     List<ItemId> ids = packs.stream().map(Item::id).toList();
     Map<ItemId, UnitPrice> worth = new HashMap<>();
     ids.forEach(id -> worth.put(id, session.ledger().stockOf(id).average()));
-    return ProductCost.of(
-            packs,
-            session.keeping().lowestPrices(ids, session.settings().currency()),
-            worth,
-            holding)
+    return ProductCost.of(packs, session.supplies().lowestPrices(ids), worth, holding)
         .map(
             cost ->
                 new LeastSet.Offer(

@@ -29,10 +29,7 @@ public record PartShelf(
   public static PartShelf priced(Session session, LocalDate today, Collection<PartId> parts) {
     PartShelf plain = of(session, today, parts);
     List<ItemId> ids = plain.items.values().stream().map(Item::id).toList();
-    return new PartShelf(
-        plain.items,
-        plain.free,
-        session.keeping().lowestPrices(ids, session.settings().currency()));
+    return new PartShelf(plain.items, plain.free, session.supplies().lowestPrices(ids));
   }
 
   /** The stocked item of a part. */

@@ -51,9 +51,7 @@ public record Substitute(Item item, Quantity free) {
   /** Whoever looks; what has no price comes last. */
   private static Optional<Item> cheapest(Session session, List<Item> items) {
     Map<ItemId, UnitPrice> prices =
-        session
-            .keeping()
-            .lowestPrices(items.stream().map(Item::id).toList(), session.settings().currency());
+        session.supplies().lowestPrices(items.stream().map(Item::id).toList());
     return items.stream()
         .min(
             Comparator.comparing(

@@ -72,9 +72,7 @@ final class FilterMakes {
         .filter(item -> item.keeping().retiredOn().isEmpty() && !item.keeping().runningOut())
         .forEach(items::add);
     Map<ItemId, UnitPrice> prices =
-        session
-            .keeping()
-            .lowestPrices(items.stream().map(Item::id).toList(), session.settings().currency());
+        session.supplies().lowestPrices(items.stream().map(Item::id).toList());
     return items.stream()
         .map(
             item ->

@@ -68,10 +68,8 @@ final class FluidSets {
             .collect(Collectors.groupingBy(item -> item.product().orElseThrow().id()));
     this.prices =
         session
-            .keeping()
-            .lowestPrices(
-                packs.values().stream().flatMap(List::stream).map(Item::id).toList(),
-                session.settings().currency());
+            .supplies()
+            .lowestPrices(packs.values().stream().flatMap(List::stream).map(Item::id).toList());
   }
 
   /** Nothing as long as nobody departs from a product for each compartment. */

@@ -38,10 +38,7 @@ record KitPrices(
         Optional.ofNullable(stated.get(kit.partId())).ifPresent(of -> ranges.put(kit.id(), of));
       }
     }
-    return new KitPrices(
-        contents,
-        ranges,
-        session.keeping().lowestPrices(items(contents), session.settings().currency()));
+    return new KitPrices(contents, ranges, session.supplies().lowestPrices(items(contents)));
   }
 
   Set<ItemId> items() {

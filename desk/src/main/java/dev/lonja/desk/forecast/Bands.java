@@ -1,10 +1,11 @@
 package dev.lonja.desk.forecast;
 
+import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.OrderTerms;
+import dev.lonja.core.reorder.Position;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.trial.Band;
 import dev.lonja.core.trial.TrialRules;
@@ -26,7 +27,7 @@ public final class Bands {
   private final Map<Asked, Reordering> answered = new ConcurrentHashMap<>();
 
   /** On what an answer rests beside the trials. */
-  private record Asked(Quantity free, OrderTerms terms, ItemId item) {}
+  private record Asked(Position position, Cover cover, OrderTerms terms, ItemId item) {}
 
   Bands(TrialTotals totals) {
     this.totals = totals;
@@ -43,8 +44,10 @@ public final class Bands {
   /** Whether, by when and how much of a subject to order on some terms, in one of its items. */
   public Reordering reordering(Subject subject, OrderTerms terms, ItemId item) {
     return answered.computeIfAbsent(
-        new Asked(subject.free(), terms, item),
-        asked -> Reordering.of(of(subject), asked.free(), terms, item, rules().seed()));
+        new Asked(new Position(subject.free(), subject.coming()), subject.cover(), terms, item),
+        asked ->
+            Reordering.of(
+                of(subject), asked.position(), terms, subject::usedBy, item, rules().seed()));
   }
 
   /** The band of one subject, over the weeks that are drawn. */

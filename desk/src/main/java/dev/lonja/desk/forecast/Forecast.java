@@ -35,7 +35,11 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
     PlanLine plan = fleet.planLine(beside(session, today), Kits.of(session, fleet), weeks);
     return new Forecast(
         plan,
-        Subject.all(session.items().all(), session.ledger().free(today), plan.demands(), today));
+        Subject.all(
+            session.items().all(),
+            new Subject.There(session.ledger().free(today), session.orders().coming()),
+            plan.demands(),
+            today));
   }
 
   /** What counts beside the plans of the units. */

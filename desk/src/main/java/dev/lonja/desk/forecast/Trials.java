@@ -23,7 +23,7 @@ import org.springframework.stereotype.Component;
 public class Trials implements DisposableBean {
 
   /** As far as any page shows a band: a year. */
-  private static final int WEEKS = 52;
+  public static final int WEEKS = 52;
 
   private static final int WHOLE = 100;
 

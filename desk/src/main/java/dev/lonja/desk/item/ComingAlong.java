@@ -1,6 +1,6 @@
 package dev.lonja.desk.item;
 
-import dev.lonja.core.item.Supplier;
+import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.setting.Fittings;
 import dev.lonja.store.Session;
@@ -40,7 +40,7 @@ final class ComingAlong {
         .distinct()
         .filter(
             name ->
-                session.keeping().suppliers().stream()
+                session.suppliers().all().stream()
                     .map(Supplier::name)
                     .noneMatch(name::equalsIgnoreCase))
         .forEach(name -> fittings.takeOn(name, days));

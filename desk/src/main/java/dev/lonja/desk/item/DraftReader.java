@@ -2,11 +2,11 @@ package dev.lonja.desk.item;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
-import dev.lonja.core.item.Supplier;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.supplier.Supplier;
+import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.crossref.PartNaming;
 import dev.lonja.store.Session;
 import dev.lonja.store.item.ItemRepository;
@@ -116,7 +116,7 @@ final class DraftReader {
 
   private List<Supply> supplies() {
     List<Supply> supplies = new ArrayList<>();
-    List<Supplier> known = session.keeping().suppliers();
+    List<Supplier> known = session.suppliers().all();
     for (ItemDraft.Offer offer : draft.rows().offers()) {
       Optional<Supplier> supplier =
           known.stream().filter(s -> s.name().equalsIgnoreCase(offer.supplier())).findFirst();

@@ -72,9 +72,7 @@ public class ItemDesk {
         new ItemFile.Keeping(
             session.keeping().barcodes(item.id()),
             session.keeping().bins(item.id()),
-            money
-                ? session.keeping().supplies(item.id(), session.settings().currency())
-                : List.of(),
+            money ? session.supplies().of(item.id()) : List.of(),
             session.keeping().hasPicture(item.id())),
         successor(session, item),
         item.product().map(Hazards.load(session)::of).orElse(List.of()),

@@ -3,10 +3,10 @@ package dev.lonja.desk.item;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.request.OnceOnly;
@@ -95,8 +95,7 @@ public class ItemEditDesk {
   }
 
   public Choices choices() {
-    return store.read(
-        session -> new Choices(session.products().all(), session.keeping().suppliers()));
+    return store.read(session -> new Choices(session.products().all(), session.suppliers().all()));
   }
 
   /** Adds an item; its part is taken over if the store knows it already. */
@@ -202,7 +201,7 @@ public class ItemEditDesk {
   private static void keep(Session session, ItemId itemId, DraftReader.Read read) {
     session.keeping().setBarcodes(itemId, read.barcodes());
     session.keeping().setBins(itemId, read.bins());
-    session.keeping().setSupplies(itemId, read.supplies());
+    session.supplies().set(itemId, read.supplies());
   }
 
   /** Keeps the item no more, or again. What lies there can still be used up. */

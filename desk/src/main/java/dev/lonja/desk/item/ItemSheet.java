@@ -3,11 +3,11 @@ package dev.lonja.desk.item;
 import dev.lonja.core.fluid.Product;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.supplier.Supply;
 import dev.lonja.store.Session;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -41,7 +41,7 @@ public final class ItemSheet {
       fields.put("most-" + row++, bin.most().exactText());
     }
     row = 0;
-    for (Supply supply : session.keeping().supplies(item.id(), session.settings().currency())) {
+    for (Supply supply : session.supplies().of(item.id())) {
       fields.put("supplier-" + row, supply.supplier().name());
       fields.put("orderNumber-" + row, supply.orderNumber());
       fields.put("price-" + row, supply.price().exactText());

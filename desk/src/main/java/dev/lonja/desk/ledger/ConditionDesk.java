@@ -69,7 +69,7 @@ public class ConditionDesk extends KeepersDesk {
           var refusals =
               Stream.concat(
                       Salvage.refusal(session, item).stream(),
-                      StockDesk.notInto(session, item, kept.bin(), bin).stream())
+                      Receiving.notInto(session, item, kept.bin(), bin).stream())
                   .toList();
           if (!refusals.isEmpty()) {
             return new Outcome.Refused(refusals);

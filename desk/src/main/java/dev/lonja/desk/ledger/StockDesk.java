@@ -1,6 +1,5 @@
 package dev.lonja.desk.ledger;
 
-import dev.lonja.core.item.BulkStand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
@@ -10,7 +9,6 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
-import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -24,10 +22,8 @@ import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.audit.Matter;
 import dev.lonja.store.ledger.LedgerLine;
-import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.Posting;
 import java.math.BigDecimal;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,34 +42,6 @@ public class StockDesk extends KeepersDesk {
     this.once = once;
     this.clock = clock;
     this.signed = signed;
-  }
-
-  /**
-   * A delivery of one item.
-   *
-   * @param amount in the item's measure
-   * @param lotCode empty where the item needs none
-   * @param expiresOn the last good day as printed; empty if none is
-   * @param cost of the whole delivery, in the store's currency; 0 or more
-   * @param note the delivery note; may be empty
-   */
-  public record Receipt(
-      BigDecimal amount,
-      String lotCode,
-      String bin,
-      Optional<LocalDate> expiresOn,
-      BigDecimal cost,
-      String note,
-      Answers answers) {}
-
-  /**
-   * What somebody answered to what was asked of a delivery.
-   *
-   * @param keepApart true if a lot with another date on it is kept apart under its code
-   * @param setAside true if what is expired already is taken and set aside
-   */
-  public record Answers(boolean keepApart, boolean setAside) {
-    public static final Answers NONE = new Answers(false, false);
   }
 
   /** What may be done with one lot in one bin. */
@@ -121,81 +89,16 @@ public class StockDesk extends KeepersDesk {
 
   /** Receives into a new lot, or adds to one of the same code. */
   @Allowed.ToKeepStore
-  public Outcome receive(Sent sent, ItemId itemId, Receipt receipt) {
-    return once.run(sent, session -> receive(session, sent, itemId, receipt));
-  }
-
-  private Outcome receive(Session session, Sent sent, ItemId itemId, Receipt receipt) {
-    Item item = session.items().byId(itemId).orElseThrow();
-    Optional<Item.Bin> bin = session.items().binByAddress(receipt.bin());
-    Optional<StockRefusal> refusal = notInto(session, item, receipt.bin(), bin);
-    if (refusal.isPresent()) {
-      return Outcome.refused(refusal.get());
-    }
-    Optional<LotRepository.NamedLot> here =
-        receipt.lotCode().isEmpty()
-            ? Optional.empty()
-            : session.lots().lotByCode(itemId, receipt.lotCode());
-    List<StockRefusal> asked = questions(item, receipt, here);
-    if (!asked.isEmpty()) {
-      return new Outcome.Refused(asked);
-    }
-    ItemStock stock = session.ledger().stockOf(itemId);
-    Booking booking =
-        Ledger.receive(
-            stock,
-            new Place(itemId, lot(session, item, receipt, here), bin.orElseThrow().id()),
-            Quantity.of(stock.measure(), receipt.amount()),
-            Money.of(receipt.cost(), stock.value().currency()));
-    return write(session, itemId, booking, sent, receipt.note());
-  }
-
-  /** What has to be said before a delivery is taken in. */
-  private List<StockRefusal> questions(
-      Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
-    List<StockRefusal> asked = new ArrayList<>();
-    if (receipt.lotCode().isEmpty() && item.needsLot()) {
-      asked.add(new StockRefusal.LotNeeded());
-    }
-    if (isOther(here, receipt) && !receipt.answers().keepApart()) {
-      asked.add(
-          new StockRefusal.OtherExpiry(
-              receipt.lotCode(),
-              here.orElseThrow().expiresOn(),
-              receipt.expiresOn().orElseThrow()));
-    }
-    receipt
-        .expiresOn()
-        .filter(clock.today()::isAfter)
-        .filter(day -> !receipt.answers().setAside())
-        .map(day -> new StockRefusal.ExpiredOnArrival(day, clock.today()))
-        .ifPresent(asked::add);
-    return asked;
-  }
-
-  private static boolean isOther(Optional<LotRepository.NamedLot> here, Receipt receipt) {
-    return here.isPresent()
-        && receipt.expiresOn().isPresent()
-        && !receipt.expiresOn().equals(here.get().expiresOn());
-  }
-
-  /** The lot that a delivery goes to; without a date of its own it keeps that of the lot here. */
-  private LotId lot(
-      Session session, Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
-    LocalDate today = clock.today();
-    boolean expired = receipt.expiresOn().filter(today::isAfter).isPresent();
-    Optional<LotRepository.NamedLot> same = here.filter(lot -> !expired && !isOther(here, receipt));
-    if (same.isPresent()) {
-      return same.get().id();
-    }
-    return session
-        .lots()
-        .sealed(
-            item.id(),
-            receipt.lotCode().isEmpty() ? today.toString() : receipt.lotCode(),
-            today,
-            receipt.expiresOn().or(() -> item.keeping().shelfLifeDays().map(today::plusDays)),
-            expired);
+  public Outcome receive(Sent sent, ItemId itemId, Receiving.Receipt receipt) {
+    return once.run(
+        sent,
+        session ->
+            new Receiving(session, clock)
+                .receive(
+                    itemId,
+                    receipt,
+                    new Posting(receipt.note(), "", sent.key(), sent.actor(), clock.now()),
+                    1));
   }
 
   /**
@@ -219,7 +122,7 @@ public class StockDesk extends KeepersDesk {
     if (asked.what() == OnLot.TRANSFER) {
       to = session.items().binByAddress(asked.toBin());
       Item item = session.items().byId(itemId).orElseThrow();
-      notInto(session, item, asked.toBin(), to).ifPresent(refusals::add);
+      Receiving.notInto(session, item, asked.toBin(), to).ifPresent(refusals::add);
     }
     Optional<Place> there = session.ledger().place(itemId, asked.lotId(), asked.binId());
     if (there.isEmpty()) {
@@ -247,20 +150,6 @@ public class StockDesk extends KeepersDesk {
           case QUARANTINE, RELEASE -> Ledger.split(stock, place, other, quantity);
         };
     return signed.write(session, itemId, booking, sent, asked.reason(), signature);
-  }
-
-  /** Why an item may not go into a bin. */
-  static Optional<StockRefusal> notInto(
-      Session session, Item item, String address, Optional<Item.Bin> bin) {
-    if (bin.isEmpty()) {
-      return Optional.of(new StockRefusal.UnknownBin(address));
-    }
-    List<Item> there =
-        List.copyOf(session.items().byIds(session.ledger().itemsIn(bin.get().id())).values());
-    return BulkStand.occupant(item, there)
-        .map(
-            other ->
-                new StockRefusal.StandHoldsOther(bin.get(), other, item.product().orElseThrow()));
   }
 
   /** Undoes a movement by another that refers to it. */

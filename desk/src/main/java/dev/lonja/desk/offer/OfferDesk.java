@@ -2,10 +2,10 @@ package dev.lonja.desk.offer;
 
 import dev.lonja.core.fluid.ServiceClass;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -69,7 +69,7 @@ public class OfferDesk {
               .sorted()
               .map(address -> new Offer(address, ""));
       case SUPPLIER ->
-          session.keeping().suppliers().stream()
+          session.suppliers().all().stream()
               .map(Supplier::name)
               .filter(name -> name.toUpperCase(Locale.ROOT).contains(begun))
               .sorted()

@@ -20,6 +20,12 @@ public final class Allowed {
   @PreAuthorize("hasAnyRole('STOREKEEPER', 'ADMINISTRATOR')")
   public @interface ToKeepStore {}
 
+  /** Orders, and takes in at the door what was ordered: the buyer and the store. */
+  @Target({ElementType.METHOD, ElementType.TYPE})
+  @Retention(RetentionPolicy.RUNTIME)
+  @PreAuthorize("hasAnyRole('BUYER', 'STOREKEEPER', 'ADMINISTRATOR')")
+  public @interface ToBuy {}
+
   /** Reads a meter: the storekeeper and the workshop. */
   @Target({ElementType.METHOD, ElementType.TYPE})
   @Retention(RetentionPolicy.RUNTIME)

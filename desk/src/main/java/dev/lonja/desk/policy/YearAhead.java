@@ -52,7 +52,7 @@ public record YearAhead(Consumption consumption, Money cost) {
 
   private static Map<ItemId, UnitPrice> prices(Session session, Set<ItemId> items) {
     Map<ItemId, UnitPrice> prices = session.ledger().averages(items);
-    prices.putAll(session.keeping().lowestPrices(items, session.settings().currency()));
+    prices.putAll(session.supplies().lowestPrices(items));
     return prices;
   }
 }

@@ -1,13 +1,14 @@
 package dev.lonja.desk.reorder;
 
 import dev.lonja.core.forecast.Subject;
-import dev.lonja.core.item.Item;
-import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.item.Supplier;
-import dev.lonja.core.item.Supply;
+import dev.lonja.core.order.OrderAmount;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.reorder.Lasting;
+import dev.lonja.core.reorder.Position;
+import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Bands;
 import dev.lonja.desk.forecast.Drawn;
 import dev.lonja.desk.forecast.Forecast;
@@ -15,10 +16,10 @@ import dev.lonja.desk.forecast.Trials;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -56,7 +57,7 @@ public class BuyDesk {
    */
   public record Wanted(
       Drawn drawn,
-      Map<Supplier, List<Proposal>> bySupplier,
+      Map<Supplier, List<Line>> bySupplier,
       List<Proposal> later,
       List<Subject> nobodySells) {}
 
@@ -73,8 +74,8 @@ public class BuyDesk {
     List<Proposal> later = new ArrayList<>();
     List<Subject> nobodySells = new ArrayList<>();
     if (bands.isPresent()) {
-      Forecast forecast = Forecast.load(session, today, AheadDesk.WEEKS);
-      Proposals proposals = proposals(session, bands.get());
+      Forecast forecast = Forecast.load(session, today, Trials.WEEKS);
+      Proposals proposals = new Proposals(bands.get(), Proposals.Known.load(session));
       for (Subject subject : forecast.subjects()) {
         Optional<Proposal> proposal = proposals.of(subject);
         if (proposal.filter(Proposal::isDue).isPresent()) {
@@ -87,7 +88,14 @@ public class BuyDesk {
       }
     }
     later.sort((a, b) -> day(a).compareTo(day(b)));
-    return new Wanted(drawn, bySupplier(due), later, nobodySells);
+    Map<Supplier, List<Line>> lines = new LinkedHashMap<>();
+    bySupplier(due)
+        .forEach(
+            (supplier, its) ->
+                lines.put(
+                    supplier,
+                    its.stream().map(proposal -> line(bands.orElseThrow(), proposal)).toList()));
+    return new Wanted(drawn, lines, later, nobodySells);
   }
 
   private static LocalDate day(Proposal proposal) {
@@ -112,23 +120,69 @@ public class BuyDesk {
     return bySupplier;
   }
 
-  /** What is proposed of one thing; empty before any trials are drawn, or if nobody supplies it. */
-  public Optional<Proposal> of(Subject subject) {
+  /**
+   * So much of one thing, the amount proposed or another, and what that means.
+   *
+   * @param until the last day on which it lasts in as many cases as the criticality asks for; empty
+   *     if that lies beyond the trials
+   * @param problem why so much cannot be ordered, if it cannot
+   */
+  public record Line(
+      Proposal proposal,
+      Quantity amount,
+      Optional<LocalDate> until,
+      Optional<OrderAmount> problem,
+      Money cost) {}
+
+  /**
+   * What another amount would mean; empty before any trials are drawn, or if nobody supplies it.
+   *
+   * @param amount in the item's measure, zero or more
+   */
+  public Optional<Line> instead(ItemId item, BigDecimal amount) {
     return trials
         .drawn()
         .of(clock.today())
-        .flatMap(bands -> store.read(session -> proposals(session, bands).of(subject)));
+        .flatMap(
+            bands ->
+                store
+                    .read(session -> of(session, bands, item))
+                    .map(proposal -> line(bands, proposal, amount)));
   }
 
-  private static Proposals proposals(Session session, Bands bands) {
-    Map<Item, List<Supply>> supplies = new HashMap<>();
-    Map<Item, List<ItemBin>> bins = new HashMap<>();
-    Map<ItemId, List<Supply>> sold = session.keeping().supplies(session.settings().currency());
-    Map<ItemId, List<ItemBin>> held = session.keeping().bins();
-    for (Item item : session.items().all()) {
-      supplies.put(item, sold.getOrDefault(item.id(), List.of()));
-      bins.put(item, held.getOrDefault(item.id(), List.of()));
-    }
-    return new Proposals(bands, supplies, bins);
+  private static Line line(Bands bands, Proposal proposal) {
+    return line(bands, proposal, proposal.reordering().amount().amount());
+  }
+
+  private static Line line(Bands bands, Proposal proposal, BigDecimal amount) {
+    Subject subject = proposal.subject();
+    Quantity quantity = Quantity.of(subject.free().measure(), amount);
+    return new Line(
+        proposal,
+        quantity,
+        Lasting.until(
+            bands.of(subject),
+            new Position(subject.free(), subject.coming()),
+            quantity,
+            proposal.reordering().timing().arrival(),
+            proposal.terms().criticality().service()),
+        quantity.isZero()
+            ? Optional.empty()
+            : OrderAmount.problem(quantity, proposal.supply().pack(), proposal.supply().least()),
+        proposal.supply().price().valueOf(quantity));
+  }
+
+  /** What is proposed of one thing; empty before any trials are drawn, or if nobody supplies it. */
+  public Optional<Proposal> of(ItemId item) {
+    return trials
+        .drawn()
+        .of(clock.today())
+        .flatMap(bands -> store.read(session -> of(session, bands, item)));
+  }
+
+  private Optional<Proposal> of(Session session, Bands bands, ItemId item) {
+    return Forecast.load(session, clock.today(), Trials.WEEKS)
+        .subjectOf(item)
+        .flatMap(new Proposals(bands, Proposals.Known.load(session))::of);
   }
 }

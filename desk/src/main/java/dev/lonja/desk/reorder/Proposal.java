@@ -2,10 +2,10 @@ package dev.lonja.desk.reorder;
 
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
+import dev.lonja.core.supplier.Supply;
 
 /**
  * What is proposed to be ordered of one thing.
@@ -24,6 +24,6 @@ public record Proposal(
 
   /** True if it is to be ordered today or within the days until somebody looks again. */
   public boolean isDue() {
-    return reordering.isWanted(subject.free()) || reordering.isLate();
+    return reordering.isWanted() || reordering.isLate();
   }
 }

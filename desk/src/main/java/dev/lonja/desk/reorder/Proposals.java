@@ -3,12 +3,16 @@ package dev.lonja.desk.reorder;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
-import dev.lonja.core.item.Supply;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
+import dev.lonja.core.supplier.Supplier;
+import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.forecast.Bands;
+import dev.lonja.store.Session;
+import dev.lonja.store.order.OrderRepository;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -27,7 +31,7 @@ final class Proposals {
           .thenComparing(
               proposal ->
                   proposal.reordering().isLate()
-                      ? proposal.reordering().shortfall().millionths()
+                      ? proposal.reordering().timing().shortfall().millionths()
                       : 0L)
           // what the bins have no room for costs little or nothing, and is no bargain
           .thenComparing(proposal -> proposal.reordering().limit().isPresent())
@@ -37,17 +41,29 @@ final class Proposals {
           .thenComparing(proposal -> proposal.item().id());
 
   private final Bands bands;
-  private final Map<Item, List<Supply>> supplies;
-  private final Map<Item, List<ItemBin>> bins;
+  private final Known known;
 
   /**
+   * What the store knows of buying.
+   *
    * @param supplies by item, who sells it
    * @param bins by item, what they hold
+   * @param leadDays how long what was ordered took to come
    */
-  Proposals(Bands bands, Map<Item, List<Supply>> supplies, Map<Item, List<ItemBin>> bins) {
+  record Known(
+      Map<ItemId, List<Supply>> supplies,
+      Map<ItemId, List<ItemBin>> bins,
+      Map<OrderRepository.Source, List<Integer>> leadDays) {
+
+    static Known load(Session session) {
+      return new Known(
+          session.supplies().all(), session.keeping().bins(), session.orders().leadDays());
+    }
+  }
+
+  Proposals(Bands bands, Known known) {
     this.bands = bands;
-    this.supplies = supplies;
-    this.bins = bins;
+    this.known = known;
   }
 
   /** Empty if nobody supplies it, or it is not bought any more. */
@@ -56,8 +72,9 @@ final class Proposals {
     for (Item item : subject.items()) {
       boolean isBought = item.keeping().retiredOn().isEmpty() && !item.keeping().runningOut();
       if (isBought) {
-        supplies
-            .getOrDefault(item, List.of())
+        known
+            .supplies()
+            .getOrDefault(item.id(), List.of())
             .forEach(supply -> all.add(proposal(subject, item, supply)));
       }
     }
@@ -67,31 +84,43 @@ final class Proposals {
   private Proposal proposal(Subject subject, Item item, Supply supply) {
     OrderTerms terms =
         new OrderTerms(
-            LeadTime.quoted(supply.supplier().leadDays()),
+            lead(item, supply.supplier()),
+            supply.supplier().deliveries(),
             item.keeping().criticality(),
             supply.pack(),
             supply.least(),
-            least(subject),
-            most(subject));
+            new OrderTerms.Room(least(subject), most(subject), item.keeping().shelfLifeDays()));
     Reordering reordering = bands.reordering(subject, terms, item.id());
     return new Proposal(
         subject, item, supply, terms, reordering, supply.price().valueOf(reordering.amount()));
   }
 
+  /** Learned from what came, or as quoted. */
+  private LeadTime lead(Item item, Supplier supplier) {
+    return LeadTime.of(
+        known
+            .leadDays()
+            .getOrDefault(new OrderRepository.Source(supplier.id(), item.id()), List.of()),
+        supplier.leadDays());
+  }
+
   private Quantity least(Subject subject) {
     return subject.items().stream()
-        .flatMap(item -> bins.getOrDefault(item, List.of()).stream())
+        .flatMap(item -> bins(item).stream())
         .map(ItemBin::least)
         .reduce(Quantity.zero(subject.free().measure()), Quantity::plus);
   }
 
+  private List<ItemBin> bins(Item item) {
+    return known.bins().getOrDefault(item.id(), List.of());
+  }
+
   /** Several bins add up; a thing of which one pack has no bin may lie anywhere. */
   private Optional<Quantity> most(Subject subject) {
-    boolean everyPackHasOne =
-        subject.items().stream().noneMatch(item -> bins.getOrDefault(item, List.of()).isEmpty());
+    boolean everyPackHasOne = subject.items().stream().noneMatch(item -> bins(item).isEmpty());
     return everyPackHasOne
         ? subject.items().stream()
-            .flatMap(item -> bins.get(item).stream())
+            .flatMap(item -> bins(item).stream())
             .map(ItemBin::most)
             .reduce(Quantity::plus)
         : Optional.empty();

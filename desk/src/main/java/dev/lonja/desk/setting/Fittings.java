@@ -32,7 +32,7 @@ public final class Fittings {
    * @param leadDays the lead time that is quoted, in calendar days
    */
   public void takeOn(String name, int leadDays) {
-    session.keeping().addSupplier(name, leadDays);
+    session.suppliers().add(name, leadDays);
     audit(Matter.SUPPLIER, name, Facts.of("lead_days", leadDays));
   }
 

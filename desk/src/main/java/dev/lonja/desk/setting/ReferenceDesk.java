@@ -4,8 +4,8 @@ import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.RubberTable.Guidance;
 import dev.lonja.core.crossref.RubberTable.Pair;
 import dev.lonja.core.item.Item;
-import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -68,7 +68,7 @@ public class ReferenceDesk extends KeepersDesk {
             new Reference(
                 session.rubberTable(),
                 RubberRepository.shipped(),
-                session.keeping().suppliers(),
+                session.suppliers().all(),
                 session.items().bins()));
   }
 
@@ -104,7 +104,7 @@ public class ReferenceDesk extends KeepersDesk {
         sent,
         session -> {
           boolean taken =
-              session.keeping().suppliers().stream()
+              session.suppliers().all().stream()
                   .map(Supplier::name)
                   .anyMatch(name::equalsIgnoreCase);
           if (taken) {

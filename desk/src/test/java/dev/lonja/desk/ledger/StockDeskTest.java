@@ -90,15 +90,15 @@ class StockDeskTest {
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
   }
 
-  private StockDesk.Receipt into(String bin, String amount) {
-    return new StockDesk.Receipt(
+  private Receiving.Receipt into(String bin, String amount) {
+    return new Receiving.Receipt(
         amount(amount),
         "N-1",
         bin,
         Optional.empty(),
         amount("20"),
         "note 7",
-        StockDesk.Answers.NONE);
+        Receiving.Answers.NONE);
   }
 
   @Test
@@ -215,11 +215,11 @@ class StockDeskTest {
     return new SecondPerson.Signature(who, pin);
   }
 
-  private Outcome delivered(String lot, String goodThrough, StockDesk.Answers answers) {
+  private Outcome delivered(String lot, String goodThrough, Receiving.Answers answers) {
     return desk.receive(
         cage.sent(),
         FILTER,
-        new StockDesk.Receipt(
+        new Receiving.Receipt(
             amount("1"),
             lot,
             "K-01",
@@ -236,7 +236,7 @@ class StockDeskTest {
   /** A filter needs no lot; it counts by the day it came. */
   @Test
   void whatKeepsForEverNeedsNoLotAndNoNote() {
-    assertThat(delivered("", "", StockDesk.Answers.NONE)).isInstanceOf(Outcome.Done.class);
+    assertThat(delivered("", "", Receiving.Answers.NONE)).isInstanceOf(Outcome.Done.class);
     assertThat(
             cage.<Boolean>read(
                 session -> session.lots().lotByCode(FILTER, "2027-03-15").isPresent()))
@@ -246,28 +246,28 @@ class StockDeskTest {
                 desk.receive(
                     cage.sent(),
                     DRUM,
-                    new StockDesk.Receipt(
+                    new Receiving.Receipt(
                         amount("205"),
                         "",
                         "M-1",
                         Optional.empty(),
                         amount("20"),
                         "",
-                        StockDesk.Answers.NONE))))
+                        Receiving.Answers.NONE))))
         .containsExactly(new StockRefusal.LotNeeded());
   }
 
   @Test
   void aLotThatComesWithAnotherDateIsAskedAboutAndKeptApart() {
-    delivered("N-7", "2028-03-15", StockDesk.Answers.NONE);
-    assertThat(delivered("N-7", "2028-03-15", StockDesk.Answers.NONE))
+    delivered("N-7", "2028-03-15", Receiving.Answers.NONE);
+    assertThat(delivered("N-7", "2028-03-15", Receiving.Answers.NONE))
         .isInstanceOf(Outcome.Done.class);
-    assertThat(delivered("N-7", "", StockDesk.Answers.NONE)).isInstanceOf(Outcome.Done.class);
-    assertThat(Cage.reasons(delivered("N-7", "2029-03-15", StockDesk.Answers.NONE)))
+    assertThat(delivered("N-7", "", Receiving.Answers.NONE)).isInstanceOf(Outcome.Done.class);
+    assertThat(Cage.reasons(delivered("N-7", "2029-03-15", Receiving.Answers.NONE)))
         .containsExactly(
             new StockRefusal.OtherExpiry(
                 "N-7", Optional.of(LocalDate.parse("2028-03-15")), LocalDate.parse("2029-03-15")));
-    assertThat(delivered("N-7", "2029-03-15", new StockDesk.Answers(true, false)))
+    assertThat(delivered("N-7", "2029-03-15", new Receiving.Answers(true, false)))
         .isInstanceOf(Outcome.Done.class);
     assertThat(lots())
         .filteredOn(lot -> lot.expiresOn().isPresent())
@@ -278,12 +278,12 @@ class StockDeskTest {
   /** Good through today is good; good through yesterday is not. */
   @Test
   void whatIsExpiredOnArrivalGoesBackOrIntoQuarantine() {
-    assertThat(delivered("N-8", "2027-03-15", StockDesk.Answers.NONE))
+    assertThat(delivered("N-8", "2027-03-15", Receiving.Answers.NONE))
         .isInstanceOf(Outcome.Done.class);
-    assertThat(Cage.reasons(delivered("N-9", "2027-03-14", StockDesk.Answers.NONE)))
+    assertThat(Cage.reasons(delivered("N-9", "2027-03-14", Receiving.Answers.NONE)))
         .containsExactly(
             new StockRefusal.ExpiredOnArrival(LocalDate.parse("2027-03-14"), Cage.TODAY));
-    assertThat(delivered("N-9", "2027-03-14", new StockDesk.Answers(false, true)))
+    assertThat(delivered("N-9", "2027-03-14", new Receiving.Answers(false, true)))
         .isInstanceOf(Outcome.Done.class);
     assertThat(lots())
         .filteredOn(StockedLot::quarantined)

@@ -7,6 +7,8 @@ public enum Matter {
   CLIMATE,
   RUBBER,
   SUPPLIER,
+  ORDER,
+  CLAIM,
   BIN,
   ITEM,
   PRODUCT,

@@ -61,6 +61,7 @@ final class ExchangeTables {
     all.addAll(StockTables.BINS);
     all.addAll(FluidTables.PRODUCTS);
     all.addAll(StockTables.ALL);
+    all.addAll(OrderTables.ALL);
     all.addAll(FleetTables.ALL);
     all.addAll(FluidTables.SPECS);
     all.addAll(MeterTables.ALL);

@@ -181,6 +181,22 @@ record Format<T>(
         value -> value == 1 ? "true" : "false");
   }
 
+  /** Weekdays in their order, three letters each, with a space between them. */
+  static Format<String> weekdays() {
+    List<String> all = List.of("MON", "TUE", "WED", "THU", "FRI", "SAT", "SUN");
+    return new Format<>(
+        "string",
+        "some of " + String.join(", ", all) + " in this order, with a space between them",
+        cell ->
+            Optional.of(cell)
+                .filter(
+                    text -> {
+                      List<String> days = List.of(text.split(" "));
+                      return all.stream().filter(days::contains).toList().equals(days);
+                    }),
+        text -> text);
+  }
+
   static Format<LocalDate> date() {
     return new Format<>(
         "date",

@@ -140,8 +140,37 @@ final class StockTables {
                 SUPPLIER.LEAD_DAYS,
                 whole(0, Limits.SUPPLY_DAYS),
                 "days from order to door, quoted"))
+        .with(
+            of("arrival_days", SUPPLIER.ARRIVAL_DAYS, Format.weekdays(), "when something arrives")
+                .orEmptyText())
+        .with(
+            of(
+                    "cut_off",
+                    SUPPLIER.CUT_OFF,
+                    symbol("MON", "TUE", "WED", "THU", "FRI", "SAT", "SUN"),
+                    "the last weekday that takes orders")
+                .optional())
+        .with(
+            of(
+                    "freight_minor",
+                    SUPPLIER.FREIGHT_MINOR,
+                    whole(1, Limits.PRICE_MINOR),
+                    "cents of an order")
+                .optional())
+        .with(
+            of(
+                    "free_from_minor",
+                    SUPPLIER.FREE_FROM_MINOR,
+                    whole(1, Limits.VALUE_MINOR),
+                    "for how much it is free")
+                .optional())
         .with(of("version", SUPPLIER.VERSION, whole(0, MOST), "number of edits"))
         .unique("name")
+        .rule(
+            new RowRule(
+                "free_from_minor",
+                "filled only where freight_minor is",
+                row -> row.get("free_from_minor").isEmpty() || !row.get("freight_minor").isEmpty()))
         .build();
   }
 

@@ -5,39 +5,23 @@ import static dev.lonja.store.schema.Tables.BIN;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.ITEM_BIN;
 import static dev.lonja.store.schema.Tables.PICTURE;
-import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.item.Supplier;
-import dev.lonja.core.item.Supply;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.UnitPrice;
-import dev.lonja.store.query.Bound;
 import dev.lonja.store.query.FixedQuery;
 import java.util.Collection;
-import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
-import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 
-/** What goes with an item: its barcodes, its bins, its picture, who supplies it. */
+/** What goes with an item: its barcodes, its bins, its picture. */
 public final class KeepingRepository {
-
-  private static final Field<Long> LOWEST = DSL.min(SUPPLY.PRICE_E4);
-
-  private static final FixedQuery LOWEST_PRICES =
-      FixedQuery.of(
-          DSL.select(SUPPLY.ITEM_ID, LOWEST)
-              .from(SUPPLY)
-              .where(Bound.oneOfGiven(SUPPLY.ITEM_ID))
-              .groupBy(SUPPLY.ITEM_ID));
 
   private static final FixedQuery BINS =
       FixedQuery.of(
@@ -49,18 +33,6 @@ public final class KeepingRepository {
               .on(ITEM.ID.eq(ITEM_BIN.ITEM_ID))
               .where(ITEM_BIN.ITEM_ID.eq(FixedQuery.given(ITEM_BIN.ITEM_ID)))
               .orderBy(BIN.WALK_ORDER));
-
-  private static final FixedQuery SUPPLIES =
-      FixedQuery.of(
-          DSL.select(SUPPLY.fields())
-              .select(SUPPLIER.ID, SUPPLIER.NAME, SUPPLIER.LEAD_DAYS, ITEM.MEASURE)
-              .from(SUPPLY)
-              .join(SUPPLIER)
-              .on(SUPPLIER.ID.eq(SUPPLY.SUPPLIER_ID))
-              .join(ITEM)
-              .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
-              .where(SUPPLY.ITEM_ID.eq(FixedQuery.given(SUPPLY.ITEM_ID)))
-              .orderBy(SUPPLY.PRICE_E4, SUPPLIER.NAME));
 
   private final DSLContext context;
 
@@ -166,86 +138,11 @@ public final class KeepingRepository {
     context.deleteFrom(PICTURE).where(PICTURE.ITEM_ID.eq(itemId)).execute();
   }
 
-  /** All suppliers in order of name. */
-  public List<Supplier> suppliers() {
-    return context
-        .selectFrom(SUPPLIER)
-        .orderBy(SUPPLIER.NAME)
-        .fetch(
-            row ->
-                new Supplier(
-                    row.get(SUPPLIER.ID),
-                    row.get(SUPPLIER.NAME),
-                    Math.toIntExact(row.get(SUPPLIER.LEAD_DAYS))));
-  }
-
-  public long addSupplier(String name, int leadDays) {
-    return context
-        .insertInto(SUPPLIER)
-        .set(SUPPLIER.NAME, name)
-        .set(SUPPLIER.LEAD_DAYS, (long) leadDays)
-        .returning(SUPPLIER.ID)
-        .fetchSingle(SUPPLIER.ID);
-  }
-
-  /** Who supplies an item, the cheapest first. */
-  public List<Supply> supplies(ItemId itemId, Currency currency) {
-    return SUPPLIES.with(context, itemId).fetch(row -> supply(row, currency));
-  }
-
-  /** By item, who supplies it, the cheapest first; what nobody supplies is absent. */
-  public Map<ItemId, List<Supply>> supplies(Currency currency) {
-    return context
-        .select()
-        .from(SUPPLY)
-        .join(SUPPLIER)
-        .on(SUPPLIER.ID.eq(SUPPLY.SUPPLIER_ID))
-        .join(ITEM)
-        .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
-        .orderBy(SUPPLY.ITEM_ID, SUPPLY.PRICE_E4, SUPPLIER.NAME)
-        .fetchGroups(SUPPLY.ITEM_ID, row -> supply(row, currency));
-  }
-
-  private static Supply supply(Record row, Currency currency) {
-    Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
-    return new Supply(
-        new Supplier(
-            row.get(SUPPLIER.ID),
-            row.get(SUPPLIER.NAME),
-            Math.toIntExact(row.get(SUPPLIER.LEAD_DAYS))),
-        row.get(SUPPLY.ORDER_NUMBER),
-        new UnitPrice(row.get(SUPPLY.PRICE_E4), currency),
-        new Quantity(measure, row.get(SUPPLY.PACK_MICRO)),
-        new Quantity(measure, row.get(SUPPLY.LEAST_MICRO)));
-  }
-
-  /** The lowest price of each of these items that somebody supplies. */
-  public Map<ItemId, UnitPrice> lowestPrices(Collection<ItemId> itemIds, Currency currency) {
-    return LOWEST_PRICES
-        .with(context, Bound.numbers(itemIds))
-        .fetchMap(row -> row.get(SUPPLY.ITEM_ID), row -> new UnitPrice(row.get(LOWEST), currency));
-  }
-
-  public void setSupplies(ItemId itemId, List<Supply> supplies) {
-    context.deleteFrom(SUPPLY).where(SUPPLY.ITEM_ID.eq(itemId)).execute();
-    for (Supply supply : supplies) {
-      context
-          .insertInto(SUPPLY)
-          .set(SUPPLY.ITEM_ID, itemId)
-          .set(SUPPLY.SUPPLIER_ID, supply.supplier().id())
-          .set(SUPPLY.ORDER_NUMBER, supply.orderNumber())
-          .set(SUPPLY.PRICE_E4, supply.price().tenThousandthsOfMinor())
-          .set(SUPPLY.PACK_MICRO, supply.pack().millionths())
-          .set(SUPPLY.LEAST_MICRO, supply.least().millionths())
-          .execute();
-    }
-  }
-
   /** Drops all that goes with an item that is about to be deleted. */
   void forget(ItemId itemId) {
     setBarcodes(itemId, List.of());
     setBins(itemId, List.of());
-    setSupplies(itemId, List.of());
+    context.deleteFrom(SUPPLY).where(SUPPLY.ITEM_ID.eq(itemId)).execute();
     dropPicture(itemId);
   }
 }

@@ -29,6 +29,7 @@ import dev.lonja.store.query.Bound;
 import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.schema.tables.Movement;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Currency;
 import java.util.HashMap;
@@ -292,28 +293,36 @@ public final class LedgerRepository {
     return known ? Optional.of(new Place(itemId, lotId, binId)) : Optional.empty();
   }
 
-  /** Appends lines, numbered on from {@code firstLineNo} within their request. */
-  public void append(List<MovementLine> lines, Posting posting, int firstLineNo) {
+  /**
+   * Appends lines, numbered on from {@code firstLineNo} within their request.
+   *
+   * @return their numbers in the ledger
+   */
+  public List<Long> append(List<MovementLine> lines, Posting posting, int firstLineNo) {
+    List<Long> numbers = new ArrayList<>();
     long lineNo = firstLineNo;
     for (MovementLine line : lines) {
-      context
-          .insertInto(MOVEMENT)
-          .set(MOVEMENT.ITEM_ID, line.place().itemId())
-          .set(MOVEMENT.LOT_ID, line.place().lotId())
-          .set(MOVEMENT.BIN_ID, line.place().binId())
-          .set(MOVEMENT.KIND, line.kind().name())
-          .set(MOVEMENT.QUANTITY_MICRO, line.quantity().millionths())
-          .set(MOVEMENT.VALUE_MINOR, line.value().minor())
-          .set(MOVEMENT.AVERAGE_E4, line.average().tenThousandthsOfMinor())
-          .set(MOVEMENT.REASON, posting.reason())
-          .set(MOVEMENT.REFERENCE, posting.reference())
-          .set(MOVEMENT.REFERS_TO, line.refersTo().orElse(null))
-          .set(MOVEMENT.REQUEST_KEY, posting.requestKey())
-          .set(MOVEMENT.LINE_NO, lineNo++)
-          .set(MOVEMENT.ACTOR, posting.actor())
-          .set(MOVEMENT.RECORDED_AT, posting.at())
-          .execute();
+      numbers.add(
+          context
+              .insertInto(MOVEMENT)
+              .set(MOVEMENT.ITEM_ID, line.place().itemId())
+              .set(MOVEMENT.LOT_ID, line.place().lotId())
+              .set(MOVEMENT.BIN_ID, line.place().binId())
+              .set(MOVEMENT.KIND, line.kind().name())
+              .set(MOVEMENT.QUANTITY_MICRO, line.quantity().millionths())
+              .set(MOVEMENT.VALUE_MINOR, line.value().minor())
+              .set(MOVEMENT.AVERAGE_E4, line.average().tenThousandthsOfMinor())
+              .set(MOVEMENT.REASON, posting.reason())
+              .set(MOVEMENT.REFERENCE, posting.reference())
+              .set(MOVEMENT.REFERS_TO, line.refersTo().orElse(null))
+              .set(MOVEMENT.REQUEST_KEY, posting.requestKey())
+              .set(MOVEMENT.LINE_NO, lineNo++)
+              .set(MOVEMENT.ACTOR, posting.actor())
+              .set(MOVEMENT.RECORDED_AT, posting.at())
+              .returning(MOVEMENT.ID)
+              .fetchSingle(MOVEMENT.ID));
     }
+    return numbers;
   }
 
   /** The latest movements of an item, newest first. */

@@ -411,7 +411,24 @@ CREATE TABLE supplier (
   id INTEGER NOT NULL PRIMARY KEY,
   name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 60),
   lead_days INTEGER NOT NULL CHECK (lead_days BETWEEN 0 AND 400),
-  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0)
+  -- weekdays on which something arrives, MON to SUN in order with a space between; any if empty
+  arrival_days TEXT NOT NULL DEFAULT '' CHECK (length(arrival_days) <= 27),
+  -- the last weekday of a week whose orders count from their own day
+  cut_off TEXT CHECK (cut_off IN ('MON', 'TUE', 'WED', 'THU', 'FRI', 'SAT', 'SUN')),
+  freight_minor INTEGER CHECK (freight_minor BETWEEN 1 AND 100000000),
+  free_from_minor INTEGER CHECK (free_from_minor BETWEEN 1 AND 100000000000),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  CHECK (free_from_minor IS NULL OR freight_minor IS NOT NULL)
+) STRICT;
+
+-- Days on which a supplier takes no orders and nothing arrives, both ends included.
+CREATE TABLE supplier_closed (
+  id INTEGER NOT NULL PRIMARY KEY,
+  supplier_id INTEGER NOT NULL REFERENCES supplier,
+  from_on TEXT NOT NULL CHECK (date(from_on) = from_on),
+  until_on TEXT NOT NULL CHECK (date(until_on) = until_on),
+  UNIQUE (supplier_id, from_on),
+  CHECK (julianday(until_on) - julianday(from_on) BETWEEN 0 AND 400)
 ) STRICT;
 
 -- What a supplier asks for a piece or litre of an item, and in which packs it comes.
@@ -1026,6 +1043,98 @@ CREATE TABLE receipt (
 ) STRICT;
 CREATE INDEX receipt_unit ON receipt (unit_id);
 
+-- What is ordered of one supplier at once; how far it is follows from its lines.
+CREATE TABLE supply_order (
+  id INTEGER NOT NULL PRIMARY KEY,
+  supplier_id INTEGER NOT NULL REFERENCES supplier,
+  note TEXT NOT NULL CHECK (length(note) <= 200),
+  made_on TEXT NOT NULL CHECK (date(made_on) = made_on),
+  sent_on TEXT CHECK (date(sent_on) = sent_on AND sent_on >= made_on),
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0)
+) STRICT;
+CREATE INDEX supply_order_supplier ON supply_order (supplier_id);
+
+CREATE TABLE order_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  order_id INTEGER NOT NULL REFERENCES supply_order,
+  item_id INTEGER NOT NULL REFERENCES item,
+  order_number TEXT NOT NULL CHECK (length(order_number) <= 60),
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN 1 AND 1000000000000),
+  pack_micro INTEGER NOT NULL CHECK (pack_micro BETWEEN 1 AND 1000000000000),
+  -- as it was asked for, and what the supplier said since
+  price_e4 INTEGER NOT NULL CHECK (price_e4 BETWEEN 0 AND 1000000000000),
+  said_price_e4 INTEGER CHECK (said_price_e4 BETWEEN 0 AND 1000000000000),
+  -- when it is to be there; none while it is not sent
+  promised_on TEXT CHECK (date(promised_on) = promised_on),
+  confirmed INTEGER NOT NULL DEFAULT 0 CHECK (confirmed IN (0, 1)),
+  -- what will not come any more, and why
+  given_up_micro INTEGER NOT NULL DEFAULT 0 CHECK (given_up_micro BETWEEN 0 AND quantity_micro),
+  given_up_why TEXT NOT NULL DEFAULT '' CHECK (length(given_up_why) <= 200),
+  UNIQUE (order_id, item_id),
+  CHECK ((given_up_micro = 0) = (given_up_why = ''))
+) STRICT;
+CREATE INDEX order_line_item ON order_line (item_id);
+
+-- What came of a line: the movement that took it in. One that is corrected counts for nothing.
+CREATE TABLE delivery_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  order_line_id INTEGER NOT NULL REFERENCES order_line,
+  movement_id INTEGER NOT NULL UNIQUE REFERENCES movement,
+  delivery_note TEXT NOT NULL CHECK (length(delivery_note) <= 80),
+  received_on TEXT NOT NULL CHECK (date(received_on) = received_on)
+) STRICT;
+CREATE INDEX delivery_line_line ON delivery_line (order_line_id);
+
+-- What a supplier said of an order, as it came; the same message is taken in only once.
+CREATE TABLE order_answer (
+  id INTEGER NOT NULL PRIMARY KEY,
+  -- none for what could not be used
+  order_id INTEGER REFERENCES supply_order,
+  order_line_id INTEGER REFERENCES order_line,
+  message TEXT NOT NULL CHECK (length(message) BETWEEN 1 AND 80),
+  kind TEXT NOT NULL CHECK (kind IN ('CONFIRMED', 'SHIPPED', 'SUPERSEDED', 'CANCELLED', 'NOT_USED')),
+  quantity_micro INTEGER CHECK (quantity_micro BETWEEN 0 AND 1000000000000),
+  price_e4 INTEGER CHECK (price_e4 BETWEEN 0 AND 1000000000000),
+  arrives_on TEXT CHECK (date(arrives_on) = arrives_on),
+  words TEXT NOT NULL CHECK (length(words) <= 200),
+  -- true if it came too late to change anything
+  too_late INTEGER NOT NULL CHECK (too_late IN (0, 1)),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK ((kind = 'NOT_USED') = (order_line_id IS NULL)),
+  CHECK (order_line_id IS NULL OR order_id IS NOT NULL)
+) STRICT;
+CREATE INDEX order_answer_message ON order_answer (message);
+CREATE INDEX order_answer_order ON order_answer (order_id);
+
+-- What was wrong with a delivery and is to be put right by the supplier.
+CREATE TABLE claim (
+  id INTEGER NOT NULL PRIMARY KEY,
+  order_line_id INTEGER NOT NULL REFERENCES order_line,
+  kind TEXT NOT NULL CHECK (kind IN ('SHORT', 'OVER', 'WRONG', 'DAMAGED')),
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN 1 AND 1000000000000),
+  words TEXT NOT NULL CHECK (length(words) <= 200),
+  opened_on TEXT NOT NULL CHECK (date(opened_on) = opened_on),
+  outcome TEXT CHECK (outcome IN ('CREDITED', 'REPLACED', 'SENT_BACK', 'DROPPED')),
+  settled_on TEXT CHECK (date(settled_on) = settled_on),
+  settled_why TEXT NOT NULL DEFAULT '' CHECK (length(settled_why) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK ((outcome IS NULL) = (settled_on IS NULL))
+) STRICT;
+CREATE INDEX claim_line ON claim (order_line_id);
+
+-- What is to be handed to a supplier's system, once; the message tells it from any other.
+CREATE TABLE outgoing (
+  id INTEGER NOT NULL PRIMARY KEY,
+  order_id INTEGER NOT NULL REFERENCES supply_order,
+  message TEXT NOT NULL UNIQUE CHECK (length(message) BETWEEN 1 AND 80),
+  made_at TEXT NOT NULL,
+  handed_at TEXT,
+  tries INTEGER NOT NULL DEFAULT 0 CHECK (tries >= 0)
+) STRICT;
+CREATE INDEX outgoing_order ON outgoing (order_id);
+
 -- What an inspection found; the latest line on a record holds.
 CREATE TABLE inspection (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -1093,6 +1202,10 @@ END;
 
 CREATE TRIGGER movement_stays BEFORE UPDATE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never changed'); END;
 CREATE TRIGGER movement_remains BEFORE DELETE ON movement BEGIN SELECT RAISE(ABORT, 'movements are never deleted'); END;
+CREATE TRIGGER delivery_line_stays BEFORE UPDATE ON delivery_line BEGIN SELECT RAISE(ABORT, 'deliveries are never changed'); END;
+CREATE TRIGGER delivery_line_remains BEFORE DELETE ON delivery_line BEGIN SELECT RAISE(ABORT, 'deliveries are never deleted'); END;
+CREATE TRIGGER order_answer_stays BEFORE UPDATE ON order_answer BEGIN SELECT RAISE(ABORT, 'answers of suppliers are never changed'); END;
+CREATE TRIGGER order_answer_remains BEFORE DELETE ON order_answer BEGIN SELECT RAISE(ABORT, 'answers of suppliers are never deleted'); END;
 CREATE TRIGGER reading_stays BEFORE UPDATE ON reading BEGIN SELECT RAISE(ABORT, 'readings are never changed'); END;
 CREATE TRIGGER reading_remains BEFORE DELETE ON reading BEGIN SELECT RAISE(ABORT, 'readings are never deleted'); END;
 CREATE TRIGGER reading_ruling_stays BEFORE UPDATE ON reading_ruling BEGIN SELECT RAISE(ABORT, 'rulings are never changed'); END;

@@ -67,7 +67,7 @@ class AheadController {
     model.addAttribute(
         "view",
         desk.item(itemId)
-            .map(of -> wording().item(of, buy.of(of.subject()), week.map(IsoWeek::of)))
+            .map(of -> wording().item(of, buy.of(itemId), week.map(IsoWeek::of)))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     return "ahead/item";
   }

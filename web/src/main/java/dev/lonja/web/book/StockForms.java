@@ -8,6 +8,7 @@ import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.text.Lengths;
+import dev.lonja.desk.ledger.Receiving;
 import dev.lonja.desk.ledger.StockDesk;
 import dev.lonja.desk.ledger.StockRefusal;
 import dev.lonja.desk.person.SecondPerson;
@@ -153,14 +154,14 @@ public final class StockForms {
               desk.receive(
                   sent,
                   itemId,
-                  new StockDesk.Receipt(
+                  new Receiving.Receipt(
                       amount.orElseThrow(),
                       lotCode.orElseThrow(),
                       bin.strip(),
                       expiresOn,
                       paid.orElseThrow(),
                       note.orElseThrow(),
-                      new StockDesk.Answers("yes".equals(apart), "yes".equals(aside)))));
+                      new Receiving.Answers("yes".equals(apart), "yes".equals(aside)))));
     }
   }
 

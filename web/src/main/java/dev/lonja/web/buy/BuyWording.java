@@ -1,25 +1,33 @@
 package dev.lonja.web.buy;
 
 import dev.lonja.core.forecast.Subject;
-import dev.lonja.core.item.Supplier;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.reorder.LeadTime;
+import dev.lonja.core.supplier.Freight;
+import dev.lonja.core.supplier.Supplier;
+import dev.lonja.core.supplier.Supply;
+import dev.lonja.desk.forecast.Bands;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.web.document.CsvAnswer;
 import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 
 /** Says what is proposed to be ordered. */
 final class BuyWording {
+
+  /** What the names of the fields for amounts begin with; the item's number follows. */
+  static final String FIELD = "amount-";
+
+  private static final int CRATE_WIDTH = 150;
+  private static final int CRATE_HEIGHT = 26;
 
   private final LocalDate today;
 
@@ -39,7 +47,9 @@ final class BuyWording {
             wanted.drawn(),
             "The trials of the forecast are being drawn; proposals follow.",
             "Drawn before the last change; newer proposals are on their way."),
-        wanted.bySupplier().entrySet().stream().map(this::berth).toList(),
+        wanted.bySupplier().entrySet().stream()
+            .map(of -> berth(of.getKey(), of.getValue(), wanted.drawn().bands().orElseThrow()))
+            .toList(),
         wanted.later().stream().map(this::later).toList(),
         wanted.nobodySells().stream().map(Subject::lead).map(Plate::of).toList());
   }
@@ -61,7 +71,7 @@ final class BuyWording {
             "currency",
             "order_by",
             "late");
-    wanted.bySupplier().values().forEach(its -> its.forEach(one -> row(csv, one)));
+    wanted.bySupplier().values().forEach(its -> its.forEach(line -> row(csv, line.proposal())));
     return csv;
   }
 
@@ -82,34 +92,88 @@ final class BuyWording {
         one.reordering().isLate() ? "yes" : "no");
   }
 
-  private BuyView.Berth berth(Map.Entry<Supplier, List<Proposal>> of) {
-    Money sum = of.getValue().stream().map(Proposal::cost).reduce(Money::plus).orElseThrow();
+  private BuyView.Berth berth(Supplier supplier, List<BuyDesk.Line> lines, Bands bands) {
+    Money sum = lines.stream().map(BuyDesk.Line::cost).reduce(Money::plus).orElseThrow();
     return new BuyView.Berth(
-        of.getKey().name(),
-        ReorderWording.lead(LeadTime.quoted(of.getKey().leadDays())),
+        supplier.id(),
+        supplier.name(),
+        SupplierWording.terms(supplier),
+        lines.stream().anyMatch(line -> line.proposal().terms().lead().isUnreliable()),
+        new Crossing(supplier, today).draw(),
+        supplier.freight().map(freight -> crate(freight, sum)),
         sum.display(),
-        of.getValue().stream().map(this::line).toList());
+        lines.stream().map(line -> line(line, bands)).toList());
   }
 
-  private BuyView.Line line(Proposal proposal) {
+  /** A crate that fills up to what makes freight free. */
+  private static BuyView.Crate crate(Freight freight, Money sum) {
+    if (freight.freeFrom().isEmpty()) {
+      return new BuyView.Crate("", "freight " + freight.each().display());
+    }
+    Money free = freight.freeFrom().get();
+    double share = Math.min(1, (double) sum.minor() / free.minor());
+    String words =
+        share >= 1
+            ? sum.display() + ", freight free"
+            : sum.exactText() + " of " + free.display() + ", then freight is free";
+    Svg svg = new Svg(CRATE_WIDTH, CRATE_HEIGHT, words);
+    svg.rect(1, 1, CRATE_WIDTH - 2, CRATE_HEIGHT - 2, "fill=\"#d3dedb\"");
+    svg.rect(1, 1, (CRATE_WIDTH - 2) * share, CRATE_HEIGHT - 2, "fill=\"#2c6a49\"");
+    svg.rect(
+        1,
+        1,
+        CRATE_WIDTH - 2,
+        CRATE_HEIGHT - 2,
+        "fill=\"none\" stroke=\"#0e2b33\" stroke-width=\"2\"");
+    return new BuyView.Crate(
+        svg.done(), share >= 1 ? words : words + " (" + freight.each().display() + " now)");
+  }
+
+  private BuyView.Line line(BuyDesk.Line line, Bands bands) {
+    Proposal proposal = line.proposal();
     return new BuyView.Line(
         Plate.of(proposal.item()),
         proposal.subject().product().map(Drum::of),
         proposal.supply().orderNumber(),
-        ReorderWording.why(proposal),
-        proposal.reordering().amount().display(),
-        packs(proposal),
-        proposal.cost().display(),
+        ReorderWording.why(proposal, today),
+        new SmallTide(
+                proposal.subject(),
+                bands.of(proposal.subject()),
+                proposal.reordering().timing().arrival())
+            .draw(),
+        amount(line),
         ReorderWording.by(proposal, today));
   }
 
-  private static String packs(Proposal proposal) {
-    Quantity pack = proposal.supply().pack();
-    Quantity amount = proposal.reordering().amount();
+  private BuyView.Amount amount(BuyDesk.Line line) {
+    Supply supply = line.proposal().supply();
+    return new BuyView.Amount(
+        FIELD + line.proposal().item().id(),
+        line.amount().exactText(),
+        supply.pack().exactText(),
+        line.amount().measure().symbol(),
+        packs(line.amount(), supply.pack()),
+        line.cost().display(),
+        supply.price().display() + " each",
+        line.amount().isZero() ? "" : ReorderWording.lasts(line, today));
+  }
+
+  /** What another amount means. */
+  BuyView.Instead instead(BuyDesk.Line line) {
+    Supply supply = line.proposal().supply();
+    return new BuyView.Instead(
+        line.amount().isZero() ? "Nothing is ordered of it." : ReorderWording.lasts(line, today),
+        packs(line.amount(), supply.pack()),
+        line.cost().display(),
+        line.problem().map(OrderRefusals::amount).orElse(""));
+  }
+
+  static String packs(Quantity amount, Quantity pack) {
     if (amount.isZero() || pack.amount().compareTo(BigDecimal.ONE) == 0) {
       return "";
     }
-    BigDecimal count = amount.amount().divide(pack.amount(), 0, RoundingMode.HALF_UP);
+    BigDecimal count =
+        amount.amount().divide(pack.amount(), 3, RoundingMode.HALF_UP).stripTrailingZeros();
     return count.toPlainString() + " × " + pack.display();
   }
 

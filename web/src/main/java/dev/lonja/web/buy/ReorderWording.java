@@ -4,11 +4,13 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
+import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** Says why so much is to be ordered, and by when. */
 public final class ReorderWording {
@@ -50,7 +52,7 @@ public final class ReorderWording {
     if (reordering.isLate()) {
       return level
           + "Late: "
-          + lacking(reordering.shortfall())
+          + lacking(reordering.timing().shortfall())
           + " will be lacking before an order of today is there. "
           + from;
     }
@@ -67,7 +69,7 @@ public final class ReorderWording {
     if (proposal.reordering().isLate()) {
       return State.ofShort("late");
     }
-    if (proposal.terms().least().equals(proposal.reordering().level())) {
+    if (proposal.terms().room().least().equals(proposal.reordering().level())) {
       return State.note("below its least");
     }
     return proposal
@@ -81,23 +83,23 @@ public final class ReorderWording {
    * "5 free, below the level of 12: in 98 of 100 cases that lasts until an order of next week is
    * there. It stops the unit. So much lasts eight weeks after that."
    */
-  static String why(Proposal proposal) {
+  static String why(Proposal proposal, LocalDate today) {
     Reordering reordering = proposal.reordering();
     OrderTerms terms = proposal.terms();
     Quantity free = proposal.subject().free();
     StringBuilder words = new StringBuilder();
-    words.append(free.display()).append(" free");
+    words.append(free.display()).append(" free").append(coming(proposal, today));
     if (reordering.isLate()) {
       words
           .append("; ")
-          .append(lacking(reordering.shortfall()))
+          .append(lacking(reordering.timing().shortfall()))
           .append(" will be lacking before an order of today is there");
     }
     words
         .append(". The level is ")
         .append(reordering.level().display())
         .append(
-            terms.least().compareTo(reordering.level()) == 0
+            terms.room().least().compareTo(reordering.level()) == 0
                 ? ", the least that its bins are to hold"
                 : ", which lasts until an order of next week is there in "
                     + Math.round(terms.criticality().service() * WHOLE)
@@ -110,6 +112,46 @@ public final class ReorderWording {
     return words.append(amount(proposal)).toString();
   }
 
+  /** ", 12 promised for 22 Mar on order 7, 5 overdue since 1 Mar on order 4: ask for it first". */
+  private static String coming(Proposal proposal, LocalDate today) {
+    return proposal.subject().coming().stream()
+        .map(
+            coming ->
+                coming.isOverdue(today)
+                    ? ", "
+                        + coming.quantity().display()
+                        + " overdue since "
+                        + Words.day(coming.on(), today)
+                        + " on order "
+                        + coming.order()
+                        + " (ask for it first)"
+                    : ", "
+                        + coming.quantity().display()
+                        + " promised for "
+                        + Words.day(coming.on(), today)
+                        + " on order "
+                        + coming.order())
+        .collect(Collectors.joining());
+  }
+
+  /** How long so much lasts, in so many cases of a hundred; a sentence. */
+  static String lasts(BuyDesk.Line line, LocalDate today) {
+    String cases =
+        "In "
+            + Math.round(line.proposal().terms().criticality().service() * WHOLE)
+            + " of "
+            + WHOLE
+            + " cases ";
+    LocalDate arrival = line.proposal().reordering().timing().arrival();
+    return line.until()
+        .map(
+            day ->
+                day.isBefore(arrival)
+                    ? cases + "that is too little from the start."
+                    : cases + "that lasts through " + Words.day(day, today) + ".")
+        .orElse(cases + "that lasts a year.");
+  }
+
   private static String lacking(Quantity shortfall) {
     return shortfall.isZero() ? "some" : shortfall.display() + " on average";
   }
@@ -117,9 +159,7 @@ public final class ReorderWording {
   private static String amount(Proposal proposal) {
     Reordering reordering = proposal.reordering();
     if (reordering.limit().isEmpty()) {
-      return "This much lasts "
-          + Reordering.COVER_DAYS / Reordering.REVIEW_DAYS
-          + " weeks from then on.";
+      return "";
     }
     return switch (reordering.limit().get()) {
       case ROOM -> "Its bins hold no more than this.";
@@ -127,6 +167,11 @@ public final class ReorderWording {
           "The least that can be ordered, "
               + proposal.terms().smallest().display()
               + ", does not fit into its bins: nothing is proposed.";
+      case SHELF_LIFE -> "More would go out of date before it is used.";
+      case LEAST_GOES_OUT_OF_DATE ->
+          "The least that can be ordered, "
+              + proposal.terms().smallest().display()
+              + ", would go out of date before it is used: nothing is proposed.";
     };
   }
 }

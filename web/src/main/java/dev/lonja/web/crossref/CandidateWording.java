@@ -103,7 +103,7 @@ public final class CandidateWording {
   }
 
   /** "2 × Cu 14×18×1.5, 1 × OR 68×3 NBR". */
-  static String contents(List<BoxContent> contents) {
+  public static String contents(List<BoxContent> contents) {
     return contents.stream()
         .map(content -> content.quantity() + " × " + content.part().number())
         .collect(Collectors.joining(", "));

@@ -15,6 +15,9 @@ import java.util.List;
 /** Says in words what the store knows of a part. */
 public final class PartFactsWording {
 
+  /** What stands where nobody has said anything of a property. */
+  public static final String NOT_RECORDED = "not recorded";
+
   private PartFactsWording() {}
 
   public static PartFacts of(PartFile file, LocalDate today) {
@@ -33,11 +36,12 @@ public final class PartFactsWording {
     return Plate.of(part, file.shelf().item(part.id()));
   }
 
-  private static List<PartFacts.Fact> properties(Part part) {
+  /** The properties of its kind, those that nobody recorded too. */
+  public static List<PartFacts.Fact> properties(Part part) {
     List<PartFacts.Fact> facts = new ArrayList<>();
     for (Property<?> property : part.family().map(Family::properties).orElse(List.of())) {
       String value = part.properties().display(property);
-      facts.add(new PartFacts.Fact(property.words(), value.isEmpty() ? "not recorded" : value));
+      facts.add(new PartFacts.Fact(property.words(), value.isEmpty() ? NOT_RECORDED : value));
     }
     return facts;
   }

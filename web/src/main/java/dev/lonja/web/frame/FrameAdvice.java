@@ -56,6 +56,7 @@ class FrameAdvice {
             seesStore,
             keepsStore || has(person, "ROLE_WORKSHOP"),
             keepsStore || has(person, "ROLE_WORKSHOP"),
+            keepsStore || has(person, "ROLE_BUYER"),
             administers,
             administers || has(person, "ROLE_AUDITOR"),
             keepsStore && bench,

@@ -25,6 +25,7 @@ public record FrameView(
       boolean seesStore,
       boolean readsMeters,
       boolean asksForParts,
+      boolean buys,
       boolean administers,
       boolean audits,
       boolean playsDevices,

@@ -1,9 +1,9 @@
 package dev.lonja.web.item;
 
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.item.Supplier;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.item.ItemEditDesk;
 import java.util.Arrays;
 import java.util.List;

@@ -26,32 +26,35 @@ import org.springframework.web.filter.OncePerRequestFilter;
 public class BodyGate extends OncePerRequestFilter {
 
   private static final Set<String> KEEP_STORE = Set.of("ROLE_STOREKEEPER", "ROLE_ADMINISTRATOR");
+  private static final Set<String> BUY =
+      Set.of("ROLE_BUYER", "ROLE_STOREKEEPER", "ROLE_ADMINISTRATOR");
   private static final long FORM = DataSize.ofMegabytes(2).toBytes();
 
   /**
    * What a route takes.
    *
-   * @param files whether it takes files
+   * @param filesOf the roles whose files it takes; none takes no files
    */
-  private record Route(RequestMatcher matcher, long bytes, boolean files) {
-    static Route of(String path, DataSize most, boolean files) {
+  private record Route(RequestMatcher matcher, long bytes, Set<String> filesOf) {
+    static Route of(String path, DataSize most, Set<String> filesOf) {
       return new Route(
           PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, path),
           most.toBytes(),
-          files);
+          filesOf);
     }
   }
 
   private static final List<Route> ROUTES =
       List.of(
           // a form may come along that was sent when its session was over
-          Route.of("/sign-in", DataSize.ofKilobytes(64), false),
-          Route.of("/first-start", DataSize.ofKilobytes(8), false),
-          Route.of("/new-password", DataSize.ofKilobytes(8), false),
-          Route.of("/items/{id}/picture", DataSize.ofMegabytes(8), true),
-          Route.of("/fleet/{code}/work/receipts", DataSize.ofMegabytes(8), true),
-          Route.of("/oils/products/{id}/sheets", DataSize.ofMegabytes(3), true),
-          Route.of("/find/lists", DataSize.ofMegabytes(64), true));
+          Route.of("/sign-in", DataSize.ofKilobytes(64), Set.of()),
+          Route.of("/first-start", DataSize.ofKilobytes(8), Set.of()),
+          Route.of("/new-password", DataSize.ofKilobytes(8), Set.of()),
+          Route.of("/items/{id}/picture", DataSize.ofMegabytes(8), KEEP_STORE),
+          Route.of("/fleet/{code}/work/receipts", DataSize.ofMegabytes(8), KEEP_STORE),
+          Route.of("/oils/products/{id}/sheets", DataSize.ofMegabytes(3), KEEP_STORE),
+          Route.of("/buy/orders/{id}/answer", DataSize.ofMegabytes(2), BUY),
+          Route.of("/find/lists", DataSize.ofMegabytes(64), KEEP_STORE));
 
   @Override
   protected void doFilterInternal(
@@ -80,10 +83,11 @@ public class BodyGate extends OncePerRequestFilter {
       return Optional.of(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
     }
     if (hasFiles(request)) {
-      if (!route.map(Route::files).orElse(false)) {
+      Set<String> senders = route.map(Route::filesOf).orElse(Set.of());
+      if (senders.isEmpty()) {
         return Optional.of(HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE);
       }
-      return keepsStore() ? Optional.empty() : Optional.of(HttpServletResponse.SC_FORBIDDEN);
+      return isOneOf(senders) ? Optional.empty() : Optional.of(HttpServletResponse.SC_FORBIDDEN);
     }
     return Optional.empty();
   }
@@ -94,11 +98,11 @@ public class BodyGate extends OncePerRequestFilter {
         .isPresent();
   }
 
-  private static boolean keepsStore() {
+  private static boolean isOneOf(Set<String> roles) {
     Authentication person = SecurityContextHolder.getContext().getAuthentication();
     return person != null
         && person.getAuthorities().stream()
             .map(GrantedAuthority::getAuthority)
-            .anyMatch(KEEP_STORE::contains);
+            .anyMatch(roles::contains);
   }
 }

@@ -4,7 +4,9 @@ import dev.lonja.core.crossref.RubberTable;
 import dev.lonja.core.crossref.RubberTable.Guidance;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.part.Property;
+import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.desk.setting.ReferenceDesk;
+import dev.lonja.web.buy.SupplierWording;
 import java.util.List;
 import java.util.Locale;
 
@@ -21,13 +23,15 @@ public record ReferenceView(
   /** What is said of a pair; {@code changed} if the store says otherwise than what ships. */
   public record Cell(String fluid, String guidance, boolean changed) {}
 
-  public record SupplierRow(String name, int leadDays) {}
+  public record SupplierRow(SupplierId id, String name, String terms) {}
 
   static ReferenceView of(ReferenceDesk.Reference reference) {
     return new ReferenceView(
         RubberTable.FLUIDS,
         Property.RUBBER.choices().stream().map(rubber -> row(reference, rubber)).toList(),
-        reference.suppliers().stream().map(s -> new SupplierRow(s.name(), s.leadDays())).toList(),
+        reference.suppliers().stream()
+            .map(s -> new SupplierRow(s.id(), s.name(), SupplierWording.terms(s)))
+            .toList(),
         reference.bins().stream().map(Item.Bin::address).toList());
   }
 

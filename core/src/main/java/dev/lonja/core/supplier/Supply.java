@@ -1,4 +1,4 @@
-package dev.lonja.core.item;
+package dev.lonja.core.supplier;
 
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;

@@ -1,0 +1,16 @@
+package dev.lonja.core.order;
+
+import java.util.List;
+
+/**
+ * What a supplier said of an order at once.
+ *
+ * @param message tells it from any other; the same again is the same answer
+ * @param order as they name it; perhaps none that the store has
+ */
+public record SupplierAnswer(String message, String supplier, OrderId order, List<Said> said) {
+
+  public SupplierAnswer {
+    said = List.copyOf(said);
+  }
+}

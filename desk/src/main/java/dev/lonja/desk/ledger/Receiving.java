@@ -1,0 +1,156 @@
+package dev.lonja.desk.ledger;
+
+import dev.lonja.core.item.BulkStand;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.Place;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.store.Session;
+import dev.lonja.store.ledger.LotRepository;
+import dev.lonja.store.ledger.Posting;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Takes deliveries in, whether they were ordered or not: the same is asked of each. */
+public final class Receiving {
+
+  private final Session session;
+  private final StoreClock clock;
+
+  public Receiving(Session session, StoreClock clock) {
+    this.session = session;
+    this.clock = clock;
+  }
+
+  /**
+   * A delivery of one item.
+   *
+   * @param amount in the item's measure
+   * @param lotCode empty where the item needs none
+   * @param expiresOn the last good day as printed; empty if none is
+   * @param cost of the whole delivery, in the store's currency; 0 or more
+   * @param note the delivery note; may be empty
+   */
+  public record Receipt(
+      BigDecimal amount,
+      String lotCode,
+      String bin,
+      Optional<LocalDate> expiresOn,
+      BigDecimal cost,
+      String note,
+      Answers answers) {}
+
+  /**
+   * What somebody answered to what was asked of a delivery.
+   *
+   * @param keepApart true if a lot with another date on it is kept apart under its code
+   * @param setAside true if it is set aside and not issued, as what is expired has to be
+   */
+  public record Answers(boolean keepApart, boolean setAside) {
+    public static final Answers NONE = new Answers(false, false);
+  }
+
+  /**
+   * Receives into a new lot, or adds to one of the same code; answers the number of the movement.
+   *
+   * @param lineNo of the posting, where several deliveries share one
+   */
+  public Outcome receive(ItemId itemId, Receipt receipt, Posting posting, int lineNo) {
+    Item item = session.items().byId(itemId).orElseThrow();
+    Optional<Item.Bin> bin = session.items().binByAddress(receipt.bin());
+    Optional<StockRefusal> refusal = notInto(session, item, receipt.bin(), bin);
+    if (refusal.isPresent()) {
+      return Outcome.refused(refusal.get());
+    }
+    Optional<LotRepository.NamedLot> here =
+        receipt.lotCode().isEmpty()
+            ? Optional.empty()
+            : session.lots().lotByCode(itemId, receipt.lotCode());
+    List<StockRefusal> asked = questions(item, receipt, here);
+    if (!asked.isEmpty()) {
+      return new Outcome.Refused(asked);
+    }
+    ItemStock stock = session.ledger().stockOf(itemId);
+    Booking booking =
+        Ledger.receive(
+            stock,
+            new Place(itemId, lot(item, receipt, here), bin.orElseThrow().id()),
+            Quantity.of(stock.measure(), receipt.amount()),
+            Money.of(receipt.cost(), stock.value().currency()));
+    if (booking instanceof Booking.Booked booked) {
+      return Outcome.done(session.ledger().append(booked.lines(), posting, lineNo).get(0));
+    }
+    return Postings.write(session, itemId, booking, posting, lineNo);
+  }
+
+  /** What has to be said before a delivery is taken in. */
+  private List<StockRefusal> questions(
+      Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
+    List<StockRefusal> asked = new ArrayList<>();
+    if (receipt.lotCode().isEmpty() && item.needsLot()) {
+      asked.add(new StockRefusal.LotNeeded());
+    }
+    if (isOther(here, receipt) && !receipt.answers().keepApart()) {
+      asked.add(
+          new StockRefusal.OtherExpiry(
+              receipt.lotCode(),
+              here.orElseThrow().expiresOn(),
+              receipt.expiresOn().orElseThrow()));
+    }
+    receipt
+        .expiresOn()
+        .filter(clock.today()::isAfter)
+        .filter(day -> !receipt.answers().setAside())
+        .map(day -> new StockRefusal.ExpiredOnArrival(day, clock.today()))
+        .ifPresent(asked::add);
+    return asked;
+  }
+
+  private static boolean isOther(Optional<LotRepository.NamedLot> here, Receipt receipt) {
+    return here.isPresent()
+        && receipt.expiresOn().isPresent()
+        && !receipt.expiresOn().equals(here.get().expiresOn());
+  }
+
+  /** The lot that a delivery goes to; without a date of its own it keeps that of the lot here. */
+  private LotId lot(Item item, Receipt receipt, Optional<LotRepository.NamedLot> here) {
+    LocalDate today = clock.today();
+    boolean aside = receipt.answers().setAside();
+    Optional<LotRepository.NamedLot> same = here.filter(lot -> !aside && !isOther(here, receipt));
+    if (same.isPresent()) {
+      return same.get().id();
+    }
+    return session
+        .lots()
+        .sealed(
+            item.id(),
+            receipt.lotCode().isEmpty() ? today.toString() : receipt.lotCode(),
+            today,
+            receipt.expiresOn().or(() -> item.keeping().shelfLifeDays().map(today::plusDays)),
+            aside);
+  }
+
+  /** Why an item may not go into a bin. */
+  public static Optional<StockRefusal> notInto(
+      Session session, Item item, String address, Optional<Item.Bin> bin) {
+    if (bin.isEmpty()) {
+      return Optional.of(new StockRefusal.UnknownBin(address));
+    }
+    List<Item> there =
+        List.copyOf(session.items().byIds(session.ledger().itemsIn(bin.get().id())).values());
+    return BulkStand.occupant(item, there)
+        .map(
+            other ->
+                new StockRefusal.StandHoldsOther(bin.get(), other, item.product().orElseThrow()));
+  }
+}

@@ -1,0 +1,74 @@
+package dev.lonja.web.buy;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.order.OrderLine;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.scan.Gs1;
+import dev.lonja.desk.order.DoorDesk;
+import dev.lonja.web.crossref.CandidateWording;
+import dev.lonja.web.crossref.PartFactsWording;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** Says what is awaited at the door. */
+final class DoorWording {
+
+  private final LocalDate today;
+
+  DoorWording(LocalDate today) {
+    this.today = today;
+  }
+
+  DoorView all(String scanned, List<DoorDesk.Awaited> awaited) {
+    return new DoorView(
+        Words.count(awaited.size(), "line", "lines") + " awaited",
+        scanned,
+        awaited.stream().map(this::row).toList());
+  }
+
+  private DoorView.Row row(DoorDesk.Awaited awaited) {
+    OrderLine line = awaited.line();
+    String day =
+        line.fate().promisedOn().map(d -> Words.weekday(d) + " " + Words.day(d, today)).orElse("");
+    return new DoorView.Row(
+        awaited.order().id(),
+        line.id(),
+        Plate.of(line.item()),
+        awaited.order().supplier().name(),
+        line.outstanding().display()
+            + " of "
+            + line.ordered().display()
+            + (line.theirNumber().isEmpty() ? "" : ", their number " + line.theirNumber()),
+        line.isOverdue(today) ? State.ofShort("overdue since " + day) : State.open(day));
+  }
+
+  DoorView.Line line(DoorDesk.Sample sample, Optional<Gs1> scanned) {
+    OrderLine line = sample.awaited().line();
+    Item item = line.item();
+    Quantity came =
+        scanned
+            .flatMap(Gs1::count)
+            .map(count -> Quantity.of(item.measure(), count))
+            .orElse(line.outstanding());
+    return new DoorView.Line(
+        row(sample.awaited()),
+        new DoorView.Compare(
+            PartFactsWording.properties(sample.part()).stream()
+                .filter(fact -> !fact.value().equals(PartFactsWording.NOT_RECORDED))
+                .toList(),
+            CandidateWording.contents(sample.box()),
+            sample.hasPicture()),
+        new DoorView.Proposed(
+            item.measure().symbol(),
+            came.exactText(),
+            line.holds().valueOf(came).exactText(),
+            item.homeBin().address(),
+            item.needsLot(),
+            scanned.flatMap(Gs1::lot),
+            scanned.flatMap(Gs1::expires).map(LocalDate::toString)));
+  }
+}
