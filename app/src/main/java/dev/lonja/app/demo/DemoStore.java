@@ -1,9 +1,11 @@
 package dev.lonja.app.demo;
 
+import dev.lonja.app.demo.buying.DemoBuying;
 import dev.lonja.app.demo.counter.DemoCounter;
 import dev.lonja.app.demo.fleet.DemoFleet;
 import dev.lonja.app.demo.history.DemoHistory;
 import dev.lonja.app.demo.master.DemoMaster;
+import dev.lonja.app.demo.shelf.DemoBookings;
 import dev.lonja.app.demo.shelf.DemoShelves;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
@@ -73,7 +75,11 @@ public final class DemoStore {
       throw new IllegalStateException("the demo data are broken: " + problems.get(0).display());
     }
     addPeople(session, hash);
-    new DemoShelves(today, master, random).stock(session);
+    DemoBookings bookings = new DemoBookings(session);
+    DemoBuying buying = new DemoBuying(session, today, master, bookings);
+    buying.past(DemoShelves.targets(session, buying.numbers()));
+    new DemoShelves(today, master, random, bookings).stock(session, buying.numbers());
+    buying.open();
     moveOne(session, today);
     new DemoCounter(session, today, master).open();
     layTrays(session, today);

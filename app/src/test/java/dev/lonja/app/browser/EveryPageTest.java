@@ -93,6 +93,12 @@ class EveryPageTest {
           "/wanted?of=FL-4",
           "/ahead",
           "/buy",
+          "/buy/orders",
+          "/buy/orders/7",
+          "/buy/orders/7/answer",
+          "/buy/door",
+          "/buy/door?code=NT+20+640",
+          "/setup/suppliers/1",
           "/ahead/1?week=2027-03-15",
           "/book");
 

@@ -38,10 +38,10 @@ class BuyTest {
         .contains("late", "0 free; ")
         .contains("will be lacking before an order of today is there")
         .contains("in 98 of 100 cases (stops the unit)");
-    int amount = Integer.parseInt(line.selectFirst(".amount .figure").text());
+    int amount = Integer.parseInt(line.selectFirst("input.figure").val());
     assertThat(amount).isPositive();
     assertThat(amount % 2).isZero();
-    assertThat(line.parents().is("section:contains(Cabo Norte Supply)")).isTrue();
+    assertThat(line.parents().is("form:contains(Cabo Norte Supply)")).isTrue();
   }
 
   /**
@@ -51,8 +51,7 @@ class BuyTest {
   void theLeastOfTheBinsIsTheFloorOfTheLevel() {
     Element line = visitor.get("/buy").document().selectFirst("li:contains(PL 4112-B)");
     assertThat(line.text()).contains("1 free. The level is 3");
-    assertThat(Integer.parseInt(line.selectFirst(".amount .figure").text()))
-        .isGreaterThanOrEqualTo(2);
+    assertThat(Integer.parseInt(line.selectFirst("input.figure").val())).isGreaterThanOrEqualTo(2);
   }
 
   @Test

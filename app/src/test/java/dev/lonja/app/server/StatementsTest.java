@@ -59,7 +59,10 @@ class StatementsTest {
     "/trays, 9",
     "/trays/8, 32",
     "/ahead, 10",
-    "/buy, 14",
+    "/buy, 18",
+    "/buy/orders, 10",
+    "/buy/orders/7, 12",
+    "/buy/door, 10",
     "/book, 6",
     "/setup, 2",
   })

@@ -43,6 +43,19 @@ public record Subject(
    */
   public record There(Map<ItemId, Quantity> free, Map<ItemId, List<Coming>> coming) {}
 
+  /** What open orders are promised to bring; of what is overdue nobody knows when it comes. */
+  public List<Coming> promised() {
+    return coming.stream().filter(one -> !one.isOverdue(cover.today())).toList();
+  }
+
+  /** What is free, with what is promised by a day. */
+  public Quantity thereBy(LocalDate day) {
+    return promised().stream()
+        .filter(one -> !one.on().isAfter(day))
+        .map(Coming::quantity)
+        .reduce(free, Quantity::plus);
+  }
+
   /** How much is expected to be used by a day, that day's included. */
   public Quantity usedBy(LocalDate day) {
     return demands.stream()

@@ -2,6 +2,7 @@ package dev.lonja.desk.bench;
 
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.order.OrderId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -26,6 +27,7 @@ public class BenchDesk {
   private final StoreClock clock;
   private final ReportingMachines machines;
   private final PrintedLabels labels;
+  private final AnsweringSuppliers suppliers;
   private final Random random = new Random(SEED);
 
   /**
@@ -35,12 +37,29 @@ public class BenchDesk {
    * @param noLabels true if it has run out of labels
    */
   public record View(
-      List<Choice> classes, int waiting, List<PrintedLabels.Printed> printed, boolean noLabels) {}
+      List<Choice> classes,
+      int waiting,
+      List<PrintedLabels.Printed> printed,
+      boolean noLabels,
+      Suppliers suppliers) {}
+
+  /**
+   * The suppliers' systems.
+   *
+   * @param orders that were handed over, the latest first
+   * @param cut true if nothing reaches them
+   */
+  public record Suppliers(List<OrderId> orders, boolean cut) {}
 
   public record Choice(String code, String words) {}
 
   public BenchDesk(
-      LonjaStore store, StoreClock clock, ReportingMachines machines, PrintedLabels labels) {
+      LonjaStore store,
+      StoreClock clock,
+      ReportingMachines machines,
+      PrintedLabels labels,
+      AnsweringSuppliers suppliers) {
+    this.suppliers = suppliers;
     this.store = store;
     this.clock = clock;
     this.machines = machines;
@@ -60,7 +79,8 @@ public class BenchDesk {
                     .toList(),
                 machines.waitingCount(),
                 labels.latest(),
-                labels.isEmpty()));
+                labels.isEmpty(),
+                new Suppliers(suppliers.taken(), suppliers.isCut())));
   }
 
   /**
@@ -86,6 +106,18 @@ public class BenchDesk {
   @Allowed.ToKeepStore
   public Optional<byte[]> printed(long number) {
     return labels.page(number);
+  }
+
+  /** Lets a supplier answer an order that was handed over. */
+  @Allowed.ToKeepStore
+  public void answer(OrderId order, AnsweringSuppliers.Mood mood) {
+    suppliers.answer(order, mood);
+  }
+
+  /** Cuts the line to the suppliers, or mends it. */
+  @Allowed.ToKeepStore
+  public void setCut(boolean cut) {
+    suppliers.setCut(cut);
   }
 
   /** Takes the labels out of the printer, or puts some in. */

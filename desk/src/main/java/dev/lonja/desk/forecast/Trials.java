@@ -74,6 +74,11 @@ public class Trials implements DisposableBean {
     }
   }
 
+  /** What there is, perhaps drawn before the last change; nothing newer is drawn for it. */
+  public synchronized Drawn known() {
+    return new Drawn(kept.map(k -> k.drawing().bands()), WHOLE, false);
+  }
+
   private Tried now() {
     return new Tried(store.writes(), clock.today());
   }

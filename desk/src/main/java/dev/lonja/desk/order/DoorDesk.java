@@ -37,7 +37,7 @@ import org.springframework.stereotype.Service;
 
 /** Takes in at the door what was ordered, and notes what is wrong with it. */
 @Service
-@Allowed.ToBuy
+@Allowed.ToSeeStore
 public class DoorDesk extends BuyersDesk {
 
   private static final Comparator<Awaited> SOONEST_FIRST =

@@ -7,6 +7,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.Lasting;
 import dev.lonja.core.reorder.Position;
+import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.Bands;
@@ -96,6 +97,38 @@ public class BuyDesk {
                     supplier,
                     its.stream().map(proposal -> line(bands.orElseThrow(), proposal)).toList()));
     return new Wanted(drawn, lines, later, nobodySells);
+  }
+
+  /**
+   * What is late to order or has its last day within a week, the most urgent first; nothing before
+   * any trials are drawn, for which nobody waits.
+   */
+  public List<Proposal> dueThisWeek() {
+    LocalDate last = clock.today().plusDays(Reordering.REVIEW_DAYS - 1L);
+    return trials
+        .known()
+        .of(clock.today())
+        .map(bands -> store.read(session -> all(session, bands)))
+        .orElse(List.of())
+        .stream()
+        .filter(
+            proposal ->
+                proposal.reordering().isLate()
+                    || proposal
+                        .reordering()
+                        .orderBy()
+                        .filter(day -> !day.isAfter(last))
+                        .isPresent())
+        .filter(proposal -> proposal.reordering().amount().isPositive())
+        .sorted(MOST_URGENT_FIRST)
+        .toList();
+  }
+
+  private List<Proposal> all(Session session, Bands bands) {
+    Proposals proposals = new Proposals(bands, Proposals.Known.load(session));
+    return Forecast.load(session, clock.today(), Trials.WEEKS).subjects().stream()
+        .flatMap(subject -> proposals.of(subject).stream())
+        .toList();
   }
 
   private static LocalDate day(Proposal proposal) {

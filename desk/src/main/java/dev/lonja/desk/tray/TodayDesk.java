@@ -6,6 +6,8 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.order.Coming;
+import dev.lonja.core.order.Order;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
@@ -18,6 +20,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.crossref.Substitute;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;
+import dev.lonja.desk.order.NextDelivery;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -52,6 +55,7 @@ public class TodayDesk {
    * @param longOut trays that were handed over more than three days ago and are not back
    * @param findings of which nobody has said what becomes of them
    * @param wanted parts on no tray that are needed by the last day of the rack
+   * @param orders that are open, drafts too
    * @param outdated trays that nobody has begun to lay and whose service takes otherwise by now
    */
   public record Week(
@@ -62,7 +66,8 @@ public class TodayDesk {
       List<Tray> longOut,
       List<Finding> findings,
       List<WantedNow> wanted,
-      List<Tray> outdated) {
+      List<Tray> outdated,
+      List<Order> orders) {
 
     public Stream<TraysDesk.OnRack> trays() {
       return shelves.stream().flatMap(shelf -> shelf.trays().stream());
@@ -83,13 +88,15 @@ public class TodayDesk {
    * A line that is short.
    *
    * @param wanted the day on whose shelf its tray stands
+   * @param coming what brings it, if an open order does
    */
   public record ShortLine(
       Tray tray,
       TrayProgress.Step step,
       Item item,
       LocalDate wanted,
-      Optional<Substitute> instead) {}
+      Optional<Substitute> instead,
+      Optional<Coming> coming) {}
 
   /**
    * A wanted part.
@@ -121,6 +128,7 @@ public class TodayDesk {
     private final Map<StockKey, Quantity> free;
     private final List<TraysDesk.OnRack> trays = new ArrayList<>();
     private final List<UnitPlan> notStarted;
+    private final NextDelivery deliveries;
 
     Page(Session session, LocalDate today) {
       this.session = session;
@@ -129,6 +137,7 @@ public class TodayDesk {
       this.days = WorkingDays.from(today);
       LocalDate last = days.get(days.size() - 1);
       this.free = session.ledger().freeStock(today);
+      this.deliveries = NextDelivery.load(session);
       List<Tray> open = session.trays().open();
       for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
@@ -157,7 +166,8 @@ public class TodayDesk {
               .filter(finding -> finding.state() == Finding.State.OPEN)
               .toList(),
           wanted(),
-          outdated());
+          outdated(),
+          session.orders().open());
     }
 
     private List<Tray> outdated() {
@@ -233,7 +243,8 @@ public class TodayDesk {
                           today,
                           TrayMachine.of(fleet, tray).needs(),
                           step.line(),
-                          step.lacking())))
+                          step.lacking()),
+                      deliveries.of(items.get(step.line().itemId()))))
           .toList();
     }
 

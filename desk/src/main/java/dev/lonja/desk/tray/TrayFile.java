@@ -9,6 +9,7 @@ import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.order.Coming;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Measure;
@@ -30,6 +31,7 @@ import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.fluid.FluidBook;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.fluid.ShelfFluid;
+import dev.lonja.desk.order.NextDelivery;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.SignOff;
 import dev.lonja.store.ledger.LotFacts;
@@ -111,9 +113,18 @@ public record TrayFile(
   /** A pack that a fluid is taken from, and where it stands. */
   public record Packed(PackPick pick, LotFacts lot) {}
 
-  /** What would do where a line is short: another part, or other fluids. */
-  public record Instead(Optional<Substitute> part, List<ShelfFluid> fluids) {
-    static final Instead NOTHING = new Instead(Optional.empty(), List.of());
+  /**
+   * What would do where a line is short: another part, or other fluids.
+   *
+   * @param coming what brings it, if an open order does
+   */
+  public record Instead(
+      Optional<Substitute> part, List<ShelfFluid> fluids, Optional<Coming> coming) {
+    static final Instead NOTHING = new Instead(Optional.empty(), List.of(), Optional.empty());
+
+    Instead with(Optional<Coming> next) {
+      return new Instead(part, fluids, next);
+    }
   }
 
   public Tray tray() {
@@ -252,6 +263,8 @@ public record TrayFile(
         session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());
     Map<Long, List<Packed>> packs = tray.isOpen() ? packs(session, today, tray, items) : Map.of();
     Map<Long, SignOff> signed = session.pours().ofTrayLines(tray.id());
+    boolean isShort = onRack.progress().state() == TrayProgress.State.SHORT && tray.isOpen();
+    NextDelivery deliveries = isShort ? NextDelivery.load(session) : NextDelivery.NONE;
     return onRack.progress().steps().stream()
         .map(
             step -> {
@@ -267,7 +280,10 @@ public record TrayFile(
                   fluid,
                   packs.getOrDefault(step.line().id(), List.of()),
                   UsedParts.forLine(step.line(), tray.isOpen() ? free : Map.of()),
-                  asks ? instead(session, today, book, needs, step, fluid) : Instead.NOTHING);
+                  asks
+                      ? instead(session, today, book, needs, step, fluid)
+                          .with(deliveries.of(items.get(step.line().itemId())))
+                      : Instead.NOTHING);
             })
         .toList();
   }
@@ -335,11 +351,14 @@ public record TrayFile(
             f ->
                 new Instead(
                     Optional.empty(),
-                    ShelfFluid.free(book, f.compartment().spec(), f.product().id())))
+                    ShelfFluid.free(book, f.compartment().spec(), f.product().id()),
+                    Optional.empty()))
         .orElseGet(
             () ->
                 new Instead(
-                    Substitute.of(session, today, needs, step.line(), step.lacking()), List.of()));
+                    Substitute.of(session, today, needs, step.line(), step.lacking()),
+                    List.of(),
+                    Optional.empty()));
   }
 
   /** Of the work first, then of what lies on the tray; each once. */

@@ -43,6 +43,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Says in words what will be used, between what, and when each item runs short. */
 final class AheadWording {
@@ -86,7 +87,7 @@ final class AheadWording {
     return new AheadView.Use(
         sum(subject, weeks, use).display(),
         band.map(b -> between(b.quantile(last, LOW), b.quantile(last, HIGH))).orElse(""),
-        band.map(b -> b.chanceOfMoreThan(subject.free(), last))
+        band.map(b -> b.chanceOfMoreThan(subject.thereBy(weeks.get(last).sunday()), last))
             .filter(chance -> chance >= WORTH_SAYING)
             .map(chance -> percent(chance) + " short")
             .orElse(""));
@@ -151,6 +152,7 @@ final class AheadWording {
             "p50_so_far",
             "p90_so_far",
             "free",
+            "promised_by_then",
             "chance_short");
     List<IsoWeek> weeks = forecast.plan().horizon();
     for (Subject subject : forecast.subjects()) {
@@ -177,7 +179,25 @@ final class AheadWording {
         band.map(b -> b.quantile(week, MIDDLE).exactText()).orElse(""),
         band.map(b -> b.quantile(week, HIGH).exactText()).orElse(""),
         subject.free().exactText(),
-        band.map(b -> PlainDecimal.of(share(b.chanceOfMoreThan(subject.free(), week)))).orElse(""));
+        subject.thereBy(name.sunday()).minus(subject.free()).exactText(),
+        band.map(
+                b ->
+                    PlainDecimal.of(
+                        share(b.chanceOfMoreThan(subject.thereBy(name.sunday()), week))))
+            .orElse(""));
+  }
+
+  /** " + 12 on 25 Mar", " + 5 overdue"; nothing if no order is open. */
+  private String coming(Subject subject) {
+    return subject.coming().stream()
+        .map(
+            coming ->
+                " + "
+                    + coming.quantity().display()
+                    + (coming.isOverdue(today)
+                        ? " overdue"
+                        : " on " + Words.day(coming.on(), today)))
+        .collect(Collectors.joining());
   }
 
   private static BigDecimal share(double chance) {
@@ -195,7 +215,7 @@ final class AheadWording {
         subject.product().map(Drum::of),
         WeekBars.draw(near, use, "Expected use of " + lead.number() + " by week"),
         use(subject, near, use),
-        subject.free().display(),
+        subject.free().display() + coming(subject),
         lasts(subject.cover(), weeks.size()),
         state(subject.cover()));
   }
@@ -215,7 +235,7 @@ final class AheadWording {
         Plate.of(subject.lead()),
         subject.product().map(Drum::of),
         subject.product().map(Product::id),
-        subject.free().display() + " free, " + summary(subject.cover()),
+        subject.free().display() + " free" + coming(subject) + ", " + summary(subject.cover()),
         new TideLine(of.plan().horizon(), subject, band(subject), proposal).draw(),
         drawing(drawn),
         weeks(of.plan().horizon(), subject, chosen),
@@ -232,9 +252,11 @@ final class AheadWording {
       List<IsoWeek> horizon, Subject subject, Optional<IsoWeek> chosen) {
     Optional<Band> band = band(subject);
     List<AheadItemView.Week> rows = new ArrayList<>();
-    Quantity left = subject.free();
+    Quantity used = Quantity.zero(subject.free().measure());
     for (Map.Entry<IsoWeek, Quantity> week : subject.byWeek().entrySet()) {
-      left = left.minus(week.getValue());
+      used = used.plus(week.getValue());
+      Quantity there = subject.thereBy(week.getKey().sunday());
+      Quantity left = there.minus(used);
       rows.add(
           new AheadItemView.Week(
               week.getKey().display(),
@@ -242,7 +264,7 @@ final class AheadWording {
               Words.day(week.getKey().monday(), today),
               exact(week.getValue()),
               left.display(),
-              band.map(b -> b.chanceOfMoreThan(subject.free(), horizon.indexOf(week.getKey())))
+              band.map(b -> b.chanceOfMoreThan(there, horizon.indexOf(week.getKey())))
                   .filter(chance -> chance > 0)
                   .map(AheadWording::percent)
                   .orElse(""),

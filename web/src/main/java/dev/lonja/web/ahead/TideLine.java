@@ -3,9 +3,9 @@ package dev.lonja.web.ahead;
 import static dev.lonja.web.ahead.AheadWording.HIGH;
 import static dev.lonja.web.ahead.AheadWording.LOW;
 
-import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.order.Coming;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.trial.Band;
@@ -14,10 +14,13 @@ import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 
 /**
  * Draws stock against time as a tide falling down a harbour wall: the wall carries the scale, the
@@ -55,16 +58,56 @@ final class TideLine {
     this.proposal = proposal;
     this.band = band.filter(b -> b.weeks() >= weeks.size());
     double free = amount(subject.free());
-    double end = amount(subject.free().minus(subject.cover().needed()));
+    double most = highest();
+    double end =
+        amount(subject.free().plus(subject.cover().coming()).minus(subject.cover().needed()));
     double level = proposal.map(p -> amount(p.reordering().level())).orElse(0.0);
-    this.top = Math.max(niceAbove(Math.max(free, level)), 1);
+    this.top = Math.max(niceAbove(Math.max(Math.max(free, most), level)), 1);
     this.floor =
-        Math.min(0, Math.min(end, this.band.map(b -> left(b, weeks.size() - 1, HIGH)).orElse(0.0)));
+        Math.min(
+            0,
+            Math.min(
+                Math.min(end, lowest()),
+                this.band.map(b -> left(b, weeks.size() - 1, HIGH)).orElse(0.0)));
   }
 
   /** What is left at the end of a week if so large a share of the trials uses less. */
   private double left(Band its, int week, double share) {
-    return amount(subject.free().minus(its.quantile(week, share)));
+    Quantity there = subject.thereBy(weeks.get(week).sunday());
+    return amount(there.minus(its.quantile(week, share)));
+  }
+
+  /** A change of what is left: less for use, more for what arrives. */
+  private record Step(LocalDate on, Quantity change) {}
+
+  private List<Step> steps() {
+    LocalDate last = weeks.get(weeks.size() - 1).sunday();
+    return Stream.concat(
+            subject.promised().stream().map(coming -> new Step(coming.on(), coming.quantity())),
+            subject.demands().stream()
+                .map(demand -> new Step(demand.date(), demand.quantity().negated())))
+        .filter(step -> !step.on().isAfter(last))
+        .sorted(Comparator.comparing(Step::on))
+        .toList();
+  }
+
+  private double highest() {
+    return levels().max().orElse(0);
+  }
+
+  private double lowest() {
+    return levels().min().orElse(0);
+  }
+
+  /** What is left after each step. */
+  private DoubleStream levels() {
+    DoubleStream.Builder levels = DoubleStream.builder();
+    Quantity left = subject.free();
+    for (Step step : steps()) {
+      left = left.plus(step.change());
+      levels.add(amount(left));
+    }
+    return levels.build();
   }
 
   String draw() {
@@ -75,6 +118,7 @@ final class TideLine {
     band.ifPresent(its -> band(svg, its));
     line(svg);
     shortDay(svg);
+    subject.promised().forEach(coming -> arrival(svg, coming));
     proposal.map(Proposal::reordering).ifPresent(order -> order(svg, order));
     return svg.done();
   }
@@ -137,11 +181,11 @@ final class TideLine {
     Quantity left = subject.free();
     double height = y(bound.applyAsDouble(amount(left)));
     Svg.Path line = new Svg.Path().moveTo(x(today), height);
-    for (Demand demand : subject.demands()) {
-      line.lineTo(x(demand.date()), height);
-      left = left.minus(demand.quantity());
+    for (Step step : steps()) {
+      line.lineTo(x(step.on()), height);
+      left = left.plus(step.change());
       height = y(bound.applyAsDouble(amount(left)));
-      line.lineTo(x(demand.date()), height);
+      line.lineTo(x(step.on()), height);
     }
     return line.lineTo(WIDTH - RIGHT, height).data();
   }
@@ -170,6 +214,27 @@ final class TideLine {
                   "font-size=\"14\" font-weight=\"700\" fill=\"#835609\" paint-order=\"stroke\""
                       + " stroke=\"#fbfcfb\" stroke-width=\"6\"");
             });
+  }
+
+  /** A delivery: a mark at its day that says what it brings. */
+  private void arrival(Svg svg, Coming coming) {
+    if (coming.on().isAfter(weeks.get(weeks.size() - 1).sunday())) {
+      return;
+    }
+    double x = x(coming.on());
+    svg.line(x, TOP + 8, x, HEIGHT - BOTTOM, "stroke=\"#2c6a49\" stroke-dasharray=\"3 4\"");
+    svg.path(
+        new Svg.Path().moveTo(x - 7, TOP).lineTo(x + 7, TOP).lineTo(x, TOP + 11).data() + "Z",
+        "fill=\"#2c6a49\"");
+    boolean late = x > WIDTH - 200;
+    svg.label(
+        late ? x - 11 : x + 11,
+        TOP + 11,
+        "+" + coming.quantity().display() + ", order " + coming.order(),
+        "font-size=\"14\" fill=\"#2c6a49\" paint-order=\"stroke\" stroke=\"#fbfcfb\""
+            + " stroke-width=\"5\" text-anchor=\""
+            + (late ? "end" : "start")
+            + "\"");
   }
 
   private void shortDay(Svg svg) {

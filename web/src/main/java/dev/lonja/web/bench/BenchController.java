@@ -1,7 +1,11 @@
 package dev.lonja.web.bench;
 
+import dev.lonja.core.order.OrderId;
+import dev.lonja.desk.bench.AnsweringSuppliers;
 import dev.lonja.desk.bench.BenchDesk;
 import dev.lonja.web.document.PdfRenderer;
+import dev.lonja.web.request.Typed;
+import java.util.Optional;
 import org.springframework.context.annotation.Profile;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -27,6 +31,7 @@ class BenchController {
   @GetMapping("/bench")
   String bench(Model model) {
     model.addAttribute("view", desk.view());
+    model.addAttribute("moods", AnsweringSuppliers.Mood.values());
     return "bench/bench";
   }
 
@@ -34,6 +39,27 @@ class BenchController {
   String report(
       @RequestParam String unitClass, @RequestParam(defaultValue = "false") boolean fault) {
     desk.report(unitClass, fault);
+    return "redirect:/bench";
+  }
+
+  @PostMapping("/bench/suppliers")
+  String answer(
+      @RequestParam(defaultValue = "") String order, @RequestParam(defaultValue = "") String mood) {
+    Typed typed = new Typed();
+    Optional<OrderId> id = typed.chosen("order", "an order", order, OrderId::valueOf);
+    Optional<AnsweringSuppliers.Mood> how =
+        typed.choice("mood", "what they do", mood, AnsweringSuppliers.Mood.class);
+    typed.all(
+        () -> {
+          desk.answer(id.orElseThrow(), how.orElseThrow());
+          return true;
+        });
+    return "redirect:/bench";
+  }
+
+  @PostMapping("/bench/line")
+  String cut(@RequestParam(defaultValue = "false") boolean cut) {
+    desk.setCut(cut);
     return "redirect:/bench";
   }
 

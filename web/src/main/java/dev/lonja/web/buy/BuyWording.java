@@ -38,11 +38,13 @@ final class BuyWording {
   BuyView view(BuyDesk.Wanted wanted) {
     int lines = wanted.bySupplier().values().stream().mapToInt(List::size).sum();
     return new BuyView(
-        lines == 0
-            ? "nothing to order"
-            : Words.count(lines, "line", "lines")
-                + " at "
-                + Words.count(wanted.bySupplier().size(), "supplier", "suppliers"),
+        wanted.drawn().bands().isEmpty()
+            ? ""
+            : lines == 0
+                ? "nothing to order"
+                : Words.count(lines, "line", "lines")
+                    + " at "
+                    + Words.count(wanted.bySupplier().size(), "supplier", "suppliers"),
         DrawingView.of(
             wanted.drawn(),
             "The trials of the forecast are being drawn; proposals follow.",

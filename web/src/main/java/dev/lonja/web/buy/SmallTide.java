@@ -2,7 +2,6 @@ package dev.lonja.web.buy;
 
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.forecast.Subject;
-import dev.lonja.core.order.Coming;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.trial.Band;
 import dev.lonja.web.frame.Svg;
@@ -44,7 +43,7 @@ final class SmallTide {
     this.arrival = arrival;
     this.days = (int) Math.min(band.days(), ChronoUnit.DAYS.between(today, arrival) + DAYS_BEYOND);
     double free = amount(subject.free());
-    double most = amount(thereBy(today.plusDays(days)));
+    double most = amount(subject.thereBy(today.plusDays(days)));
     double used = amount(band.quantile(lastWeek(), HIGH));
     this.top = Math.max(Math.max(free, most), 1);
     this.floor = Math.min(free - used, -top / 8);
@@ -94,21 +93,13 @@ final class SmallTide {
   }
 
   private double left(int week, double share) {
-    return amount(thereBy(today.plusDays(end(week) - 1L))) - amount(band.quantile(week, share));
-  }
-
-  private Quantity thereBy(LocalDate day) {
-    return subject.coming().stream()
-        .filter(coming -> !coming.isOverdue(today) && !coming.on().isAfter(day))
-        .map(Coming::quantity)
-        .reduce(subject.free(), Quantity::plus);
+    return amount(subject.thereBy(today.plusDays(end(week) - 1L)))
+        - amount(band.quantile(week, share));
   }
 
   private void steps(Svg svg) {
     List<Step> steps = new ArrayList<>();
-    subject.coming().stream()
-        .filter(coming -> !coming.isOverdue(today))
-        .forEach(coming -> steps.add(new Step(coming.on(), coming.quantity())));
+    subject.promised().forEach(coming -> steps.add(new Step(coming.on(), coming.quantity())));
     for (Demand demand : subject.demands()) {
       steps.add(new Step(demand.date(), demand.quantity().negated()));
     }

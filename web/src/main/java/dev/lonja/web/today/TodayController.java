@@ -1,6 +1,7 @@
 package dev.lonja.web.today;
 
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tray.TodayDesk;
 import org.springframework.stereotype.Controller;
@@ -12,10 +13,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 class TodayController {
 
   private final TodayDesk desk;
+  private final BuyDesk buy;
   private final StoreClock clock;
 
-  TodayController(TodayDesk desk, StoreClock clock) {
+  TodayController(TodayDesk desk, BuyDesk buy, StoreClock clock) {
     this.desk = desk;
+    this.buy = buy;
     this.clock = clock;
   }
 
@@ -24,7 +27,7 @@ class TodayController {
     if (!Viewer.seesStore()) {
       return "redirect:/trays";
     }
-    model.addAttribute("view", TodayWording.view(desk.week(), clock.today()));
+    model.addAttribute("view", TodayWording.view(desk.week(), buy.dueThisWeek(), clock.today()));
     return "today/today";
   }
 }

@@ -1,20 +1,27 @@
 package dev.lonja.web.today;
 
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.order.Order;
+import dev.lonja.core.order.OrderLine;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.WantedPart;
+import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.desk.tray.TodayDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.store.tray.Tray;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.due.DueWording;
+import dev.lonja.web.frame.ComingWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.WantedWording;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,11 +35,15 @@ final class TodayWording {
     this.today = today;
   }
 
-  static TodayView view(TodayDesk.Week week, LocalDate today) {
-    return new TodayWording(today).view(week);
+  /**
+   * @param due what has to be ordered this week, as far as that is known
+   */
+  static TodayView view(TodayDesk.Week week, List<Proposal> due, LocalDate today) {
+    TodayWording wording = new TodayWording(today);
+    return wording.view(week, wording.buying(due));
   }
 
-  private TodayView view(TodayDesk.Week week) {
+  private TodayView view(TodayDesk.Week week, Optional<TodayView.Need> buying) {
     long shortTrays =
         week.trays().filter(t -> t.progress().state() == TrayProgress.State.SHORT).count();
     return new TodayView(
@@ -43,8 +54,10 @@ final class TodayWording {
         toMake(week),
         week.shelves().stream().map(TodayWording::shelf).toList(),
         Stream.of(
-                week.shortLines().stream().map(TodayWording::shortLine),
+                week.shortLines().stream().map(this::shortLine),
                 week.wanted().stream().map(this::wanted),
+                buying.stream(),
+                week.orders().stream().flatMap(order -> order(order).stream()),
                 week.longOut().stream().map(this::longOut),
                 week.findings().stream().map(this::finding),
                 week.late().stream().map(this::late),
@@ -98,7 +111,7 @@ final class TodayWording {
     return svg.done().replace("<svg ", "<svg preserveAspectRatio=\"none\" ");
   }
 
-  private static TodayView.Need shortLine(TodayDesk.ShortLine line) {
+  private TodayView.Need shortLine(TodayDesk.ShortLine line) {
     return new TodayView.Need(
         true,
         line.item().number() + " short for " + Words.whom(line.tray().unitCode()),
@@ -108,7 +121,8 @@ final class TodayWording {
             + " short, wanted "
             + Words.weekdayAndDay(line.wanted())
             + "."
-            + line.instead().map(other -> " " + CandidateWording.instead(other)).orElse(""),
+            + line.instead().map(other -> " " + CandidateWording.instead(other)).orElse("")
+            + line.coming().map(next -> " " + ComingWording.next(next, today)).orElse(""),
         "/trays/" + line.tray().id());
   }
 
@@ -123,6 +137,66 @@ final class TodayWording {
             + DueWording.state(first, today).word()
             + (more == 0 ? "." : ", and " + more + " more."),
         "/fleet/" + late.unit().code());
+  }
+
+  /** What is late to order, or has its last day this week. */
+  private Optional<TodayView.Need> buying(List<Proposal> due) {
+    long late = due.stream().filter(proposal -> proposal.reordering().isLate()).count();
+    if (due.isEmpty()) {
+      return Optional.empty();
+    }
+    String numbers =
+        due.stream().limit(3).map(p -> p.item().number()).collect(Collectors.joining(", "));
+    return Optional.of(
+        new TodayView.Need(
+            late > 0,
+            Words.count(due.size(), "thing", "things") + " to order this week",
+            numbers
+                + (due.size() > 3 ? " and more" : "")
+                + (late > 0 ? "; " + late + " late already." : "."),
+            "/buy"));
+  }
+
+  /** An order that is late, or whose next delivery is expected this week. */
+  private Optional<TodayView.Need> order(Order order) {
+    List<OrderLine> late = order.waiting().stream().filter(l -> l.isOverdue(today)).toList();
+    String name = "Order " + order.id() + ", " + order.supplier().name();
+    String path = "/buy/orders/" + order.id();
+    if (!late.isEmpty()) {
+      return Optional.of(
+          new TodayView.Need(
+              true,
+              name + ", is late",
+              Words.count(late.size(), "line", "lines")
+                  + " promised for "
+                  + Words.day(first(late), today)
+                  + ". Ask when it comes.",
+              path));
+    }
+    List<OrderLine> soon =
+        order.waiting().stream()
+            .filter(
+                line ->
+                    line.fate()
+                        .promisedOn()
+                        .filter(day -> day.isBefore(today.plusWeeks(1)))
+                        .isPresent())
+            .toList();
+    return soon.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new TodayView.Need(
+                false,
+                name + ", comes " + Words.weekdayAndDay(first(soon)),
+                Words.count(soon.size(), "line", "lines") + " expected at the door.",
+                "/buy/door"));
+  }
+
+  private static LocalDate first(List<OrderLine> lines) {
+    return lines.stream()
+        .flatMap(line -> line.fate().promisedOn().stream())
+        .min(Comparator.naturalOrder())
+        .orElseThrow();
   }
 
   private TodayView.Need wanted(TodayDesk.WantedNow wanted) {

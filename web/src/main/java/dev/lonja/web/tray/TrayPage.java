@@ -18,6 +18,7 @@ import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Beside;
+import dev.lonja.web.frame.ComingWording;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.LineStates;
@@ -211,7 +212,14 @@ final class TrayPage {
         .strip();
   }
 
-  private static String onTheShelf(TrayFile.Instead instead) {
+  /** What would do in its place, and what brings it. */
+  private String onTheShelf(TrayFile.Instead instead) {
+    return (shelf(instead)
+            + instead.coming().map(next -> " " + ComingWording.next(next, today)).orElse(""))
+        .strip();
+  }
+
+  private static String shelf(TrayFile.Instead instead) {
     if (!instead.fluids().isEmpty()) {
       return "Instead: "
           + instead.fluids().stream()

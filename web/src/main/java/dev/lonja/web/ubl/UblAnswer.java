@@ -1,5 +1,7 @@
 package dev.lonja.web.ubl;
 
+import com.helger.commons.error.list.ErrorList;
+import com.helger.jaxb.GenericJAXBMarshaller;
 import com.helger.ubl21.UBL21Marshaller;
 import dev.lonja.core.order.Order;
 import dev.lonja.core.order.OrderLine;
@@ -15,6 +17,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javax.xml.XMLConstants;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -62,21 +65,28 @@ public final class UblAnswer {
     Document document = parsed(bytes);
     String root = document.getDocumentElement().getLocalName();
     if ("OrderResponse".equals(root)) {
-      OrderResponseType response = UBL21Marshaller.orderResponse().read(document);
-      if (response == null) {
-        throw new Unusable("It is no valid UBL 2.1 Order Response.");
-      }
-      return response(response);
+      return response(valid(UBL21Marshaller.orderResponse(), document, "Order Response"));
     }
     if ("DespatchAdvice".equals(root)) {
-      DespatchAdviceType advice = UBL21Marshaller.despatchAdvice().read(document);
-      if (advice == null) {
-        throw new Unusable("It is no valid UBL 2.1 Despatch Advice.");
-      }
-      return advice(advice);
+      return advice(valid(UBL21Marshaller.despatchAdvice(), document, "Despatch Advice"));
     }
     throw new Unusable(
         "It begins with " + root + "; allowed are OrderResponse and DespatchAdvice of UBL 2.1.");
+  }
+
+  private static <T> T valid(GenericJAXBMarshaller<T> marshaller, Document document, String what)
+      throws Unusable {
+    ErrorList errors = new ErrorList();
+    marshaller.setCollectErrors(errors);
+    // what is wrong is answered, not logged
+    marshaller.readExceptionCallbacks().removeAll();
+    T read = marshaller.read(document);
+    if (read == null) {
+      String first =
+          errors.isEmpty() ? "" : " " + errors.getFirstOrNull().getErrorText(Locale.ROOT);
+      throw new Unusable("It is no valid UBL 2.1 " + what + "." + first);
+    }
+    return read;
   }
 
   private static Document parsed(byte[] bytes) throws Unusable {

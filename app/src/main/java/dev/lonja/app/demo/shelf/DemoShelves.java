@@ -18,17 +18,18 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.ledger.PackedIssue;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
-import dev.lonja.store.ledger.Posting;
-import dev.lonja.store.request.RequestLog;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 
 /** What happened on the shelves before today: two months of bookings. */
 public final class DemoShelves {
@@ -39,9 +40,10 @@ public final class DemoShelves {
   private final LocalDate today;
   private final DemoMaster master;
   private final Random random;
-  private int requests;
+  private final DemoBookings bookings;
 
-  public DemoShelves(LocalDate today, DemoMaster master, Random random) {
+  public DemoShelves(LocalDate today, DemoMaster master, Random random, DemoBookings bookings) {
+    this.bookings = bookings;
     this.today = today;
     this.master = master;
     this.random = random;
@@ -79,12 +81,30 @@ public final class DemoShelves {
     return openings;
   }
 
-  /** Two months on the shelves, oldest first, through the same ledger rules as any booking. */
-  public void stock(Session session) {
+  /** By number, how much of some items is to lie on the shelves when their history begins. */
+  public static Map<String, Integer> targets(Session session, Set<String> numbers) {
+    Map<String, Integer> targets = new HashMap<>();
+    for (Opening opening : openings(session)) {
+      String number = session.items().byId(opening.itemId()).orElseThrow().number();
+      if (numbers.contains(number)) {
+        targets.put(number, Integer.parseInt(opening.amount()));
+      }
+    }
+    return targets;
+  }
+
+  /**
+   * Two months on the shelves, oldest first, through the same ledger rules as any booking.
+   *
+   * @param there the numbers of items that lie there already
+   */
+  public void stock(Session session, Set<String> there) {
     Instant opened = DemoMaster.morning(today.minusDays(DAYS_BACK));
     List<Opening> openings = openings(session);
     for (Opening opening : openings) {
-      receive(session, opening, opened);
+      if (!there.contains(session.items().byId(opening.itemId()).orElseThrow().number())) {
+        receive(session, opening, opened);
+      }
     }
     List<Opening> often = new ArrayList<>(openings);
     for (int daysBack = DAYS_BACK - 3; daysBack > 0; daysBack -= 2) {
@@ -141,7 +161,6 @@ public final class DemoShelves {
             .longValueExact();
     Money cost = new Money(cents, stock.value().currency());
     write(
-        session,
         opening.itemId(),
         Ledger.receive(stock, new Place(opening.itemId(), lot, opening.binId()), quantity, cost),
         "opening stock",
@@ -161,22 +180,21 @@ public final class DemoShelves {
       LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
       Quantity none = Quantity.zero(stock.measure());
       Booking issue = PackedIssue.of(session, StockKey.ofNew(pick.itemId()), wanted, none, day);
-      write(session, pick.itemId(), issue, "over the counter", at);
+      write(pick.itemId(), issue, "over the counter", at);
     }
   }
 
   private void scrapOne(Session session, ItemId itemId, Instant at) {
     ItemStock stock = session.ledger().stockOf(itemId);
     Place place = session.ledger().lotsOf(itemId).get(0).lot().place();
-    write(session, itemId, Ledger.scrap(stock, place, Quantity.pieces(1)), "box got wet", at);
+    write(itemId, Ledger.scrap(stock, place, Quantity.pieces(1)), "box got wet", at);
   }
 
   private void countOne(Session session, ItemId itemId, Instant at) {
     ItemStock stock = session.ledger().stockOf(itemId);
     LotFacts lot = session.ledger().lotsOf(itemId).get(0);
     Quantity counted = lot.lot().quantity().minus(Quantity.pieces(1));
-    write(
-        session, itemId, Ledger.count(stock, lot.lot().place(), counted), "count, one missing", at);
+    write(itemId, Ledger.count(stock, lot.lot().place(), counted), "count, one missing", at);
   }
 
   /** A second delivery that was set aside: the sealing rings are the wrong size. */
@@ -188,26 +206,13 @@ public final class DemoShelves {
     Place place = new Place(itemId, lot, stock.lots().get(0).place().binId());
     Money cost = new Money(2_600, stock.value().currency());
     write(
-        session,
         itemId,
         Ledger.receive(stock, place, Quantity.pieces(2), cost),
         "gasket too small, set aside",
         at);
   }
 
-  private void write(Session session, ItemId itemId, Booking booking, String reason, Instant at) {
-    if (!(booking instanceof Booking.Booked booked)) {
-      throw new IllegalStateException("the demo's booking was refused: " + booking);
-    }
-    String key = String.format("demo-%05d", ++requests);
-    session
-        .requests()
-        .add(
-            key,
-            new RequestLog.Entry(RequestLog.hash(reason), ""),
-            "storekeeper",
-            RequestLog.Times.at(at));
-    Posting posting = new Posting(reason, "", key, "storekeeper", at);
-    session.ledger().append(booked.lines(), posting, 1);
+  private void write(ItemId itemId, Booking booking, String reason, Instant at) {
+    bookings.write(itemId, booking, reason, "", at);
   }
 }
