@@ -88,7 +88,7 @@ class OrdersTest {
   @Test
   void leadTimesAreLearned() {
     Visitor.Page order = buyer.get("/buy/orders/3");
-    assertThat(order.words()).contains("closed", "RAG 10", "5 came");
+    assertThat(order.words()).contains("closed", "FNL 150", "5 came");
   }
 
   @Test

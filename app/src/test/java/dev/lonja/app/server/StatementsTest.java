@@ -42,15 +42,15 @@ class StatementsTest {
 
   @ParameterizedTest
   @CsvSource({
-    "/, 46",
+    "/, 66",
     "/fleet, 3",
     "/fleet/due, 3",
     "/fleet/RT-04, 24",
     "/fleet/RT-04/meters, 16",
     "/fleet/meters, 3",
     "/fleet/variants/1, 12",
-    "/items/1, 34",
-    "/items/5, 34",
+    "/items/1, 36",
+    "/items/5, 36",
     "/find?q=PL, 20",
     "/parts/1, 30",
     "/oils, 12",
@@ -58,7 +58,7 @@ class StatementsTest {
     "/oils/products/1, 32",
     "/trays, 9",
     "/trays/8, 32",
-    "/ahead, 10",
+    "/ahead, 15",
     "/buy, 18",
     "/buy/orders, 10",
     "/buy/orders/7, 12",

@@ -58,6 +58,21 @@ public final class Band {
     return quantity(sorted(week)[rank(share)]);
   }
 
+  /**
+   * The trial that set a quantile: of those that used just so much up to the end of a week, the
+   * first.
+   *
+   * @param share above 0, up to 1
+   */
+  public int trialOf(int week, double share) {
+    long set = sorted(week)[rank(share)];
+    int trial = 0;
+    while (byWeek[week][trial] != set) {
+      trial++;
+    }
+    return trial;
+  }
+
   private int rank(double share) {
     return rank(share, trials());
   }

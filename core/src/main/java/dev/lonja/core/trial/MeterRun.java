@@ -16,10 +16,12 @@ final class MeterRun {
   private final MeterId id;
   private final MeterOutlook outlook;
   private final List<MeterOutlook.Usage> steps = new ArrayList<>();
+  private final double fortnight;
 
   MeterRun(MeterId id, MeterOutlook outlook, TrialRules rules) {
     this.id = id;
     this.outlook = outlook;
+    this.fortnight = outlook.rate().map(rate -> rate.over(FORTNIGHT).doubleValue()).orElse(0.0);
     LocalDate from = outlook.baseDay();
     steps.add(outlook.usage(from, rules.today()));
     from = rules.today();
@@ -35,7 +37,7 @@ final class MeterRun {
 
   /** What it runs in fourteen effective days at its rate. */
   double fortnight() {
-    return outlook.rate().map(rate -> rate.over(FORTNIGHT).doubleValue()).orElse(0.0);
+    return fortnight;
   }
 
   /** A thread's own draws of it. */

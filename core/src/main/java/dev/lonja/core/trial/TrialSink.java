@@ -14,8 +14,31 @@ public interface TrialSink {
    */
   void take(ItemId item, int trial, int week, long thousandths);
 
+  /** What of one item is used is taken down here. */
+  @FunctionalInterface
+  interface Column {
+    void take(int trial, int week, long thousandths);
+  }
+
+  /** Where one item is taken down, for who does so again and again. */
+  default Column column(ItemId item) {
+    return (trial, week, thousandths) -> take(item, trial, week, thousandths);
+  }
+
   /** The same the other way round: what is taken down here is taken off there. */
   default TrialSink takingOff() {
-    return (item, trial, week, thousandths) -> take(item, trial, week, -thousandths);
+    TrialSink there = this;
+    return new TrialSink() {
+      @Override
+      public void take(ItemId item, int trial, int week, long thousandths) {
+        there.take(item, trial, week, -thousandths);
+      }
+
+      @Override
+      public Column column(ItemId item) {
+        Column column = there.column(item);
+        return (trial, week, thousandths) -> column.take(trial, week, -thousandths);
+      }
+    };
   }
 }

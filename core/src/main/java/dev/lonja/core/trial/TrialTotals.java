@@ -40,9 +40,20 @@ public final class TrialTotals implements TrialSink {
   /** Adds to what one trial uses of an item in a week; a sum beyond two million fails. */
   @Override
   public void take(ItemId item, int trial, int week, long thousandths) {
-    int[] cells = used.computeIfAbsent(item, this::begin);
+    int[] known = used.get(item);
+    int[] cells = known == null ? used.computeIfAbsent(item, this::begin) : known;
     int cell = trial * rules.weeks() + week;
     cells[cell] = Math.toIntExact(cells[cell] + thousandths);
+  }
+
+  @Override
+  public Column column(ItemId item) {
+    int[] cells = used.computeIfAbsent(item, this::begin);
+    int weeks = rules.weeks();
+    return (trial, week, thousandths) -> {
+      int cell = trial * weeks + week;
+      cells[cell] = Math.toIntExact(cells[cell] + thousandths);
+    };
   }
 
   private int[] begin(ItemId item) {

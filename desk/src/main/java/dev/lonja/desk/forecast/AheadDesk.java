@@ -1,13 +1,19 @@
 package dev.lonja.desk.forecast;
 
+import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Answers what will be used and when each item runs short. */
@@ -44,6 +50,38 @@ public class AheadDesk {
   public Optional<OfItem> item(ItemId itemId) {
     Forecast forecast = all(WEEKS);
     return forecast.subjectOf(itemId).map(subject -> new OfItem(forecast.plan(), subject));
+  }
+
+  /**
+   * One trial of an item, or of the fluid it is a pack of.
+   *
+   * @param codes by unit
+   */
+  public record OfTrial(Subject subject, DrawnTrial trial, Map<UnitId, String> codes) {}
+
+  /**
+   * The trial that set a quantile of what is used up to the end of a week; empty for an unknown
+   * item, before any trials are drawn, or for a week beyond them.
+   *
+   * @param share above 0, up to 1
+   */
+  public Optional<OfTrial> trial(ItemId itemId, IsoWeek week, double share) {
+    Forecast forecast = all(WEEKS);
+    int place = forecast.plan().horizon().indexOf(week);
+    return forecast
+        .subjectOf(itemId)
+        .flatMap(
+            subject ->
+                trials
+                    .trialOf(subject, place, share)
+                    .map(trial -> new OfTrial(subject, trial, codes())));
+  }
+
+  private Map<UnitId, String> codes() {
+    return store.read(
+        session ->
+            FleetPicture.load(session, clock.today()).units().stream()
+                .collect(Collectors.toMap(Unit::id, Unit::code)));
   }
 
   /** One subject of the plan line. */

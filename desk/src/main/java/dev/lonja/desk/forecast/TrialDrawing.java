@@ -2,8 +2,10 @@ package dev.lonja.desk.forecast;
 
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.PlanLine;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.trial.BesideTrials;
 import dev.lonja.core.trial.TrialRules;
+import dev.lonja.core.trial.TrialSink;
 import dev.lonja.core.trial.TrialTotals;
 import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.core.trial.UnitTrials;
@@ -12,6 +14,7 @@ import dev.lonja.desk.fleet.Kits;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -88,6 +91,33 @@ record TrialDrawing(Inputs inputs, Bands bands) {
               progress.partDone();
             });
     return new TrialDrawing(inputs, new Bands(totals));
+  }
+
+  /**
+   * What one trial uses of some items, drawn again.
+   *
+   * @param last the last week that is wanted, counted from the one that holds today
+   */
+  List<DrawnTrial.Use> usesOf(int trial, Collection<ItemId> items, int last) {
+    List<DrawnTrial.Use> uses = new ArrayList<>();
+    inputs
+        .units()
+        .forEach(
+            (id, unit) ->
+                new UnitTrials(unit, inputs.rules())
+                    .draw(trial, trial + 1, into(uses, Optional.of(id), items, last)));
+    new BesideTrials(inputs.beside(), inputs.rules())
+        .draw(trial, trial + 1, into(uses, Optional.empty(), items, last));
+    return uses;
+  }
+
+  private static TrialSink into(
+      List<DrawnTrial.Use> uses, Optional<UnitId> unit, Collection<ItemId> items, int last) {
+    return (item, trial, week, thousandths) -> {
+      if (items.contains(item) && week <= last) {
+        uses.add(new DrawnTrial.Use(unit, item, week, thousandths));
+      }
+    };
   }
 
   /** What has to be drawn, and taken off, for those that stand otherwise by now. */

@@ -1,9 +1,15 @@
 package dev.lonja.desk.forecast;
 
+import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.trial.Band;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ForkJoinPool;
@@ -79,6 +85,33 @@ public class Trials implements DisposableBean {
     return new Drawn(kept.map(k -> k.drawing().bands()), WHOLE, false);
   }
 
+  /**
+   * The trial that set a quantile of a subject, as it was drawn; empty before any are, or for a
+   * week beyond them.
+   *
+   * @param share above 0, up to 1
+   */
+  Optional<DrawnTrial> trialOf(Subject subject, int week, double share) {
+    Optional<TrialDrawing> drawing;
+    synchronized (this) {
+      drawing = kept.map(Kept::drawing);
+    }
+    return drawing
+        .filter(d -> d.inputs().rules().today().equals(clock.today()))
+        .filter(d -> week >= 0 && week < d.inputs().rules().weeks())
+        .map(d -> trialOf(d, subject, week, share));
+  }
+
+  private static DrawnTrial trialOf(TrialDrawing drawing, Subject subject, int week, double share) {
+    Band band = drawing.bands().of(subject);
+    int trial = band.trialOf(week, share);
+    List<DrawnTrial.Use> uses =
+        new ArrayList<>(
+            drawing.usesOf(trial, subject.items().stream().map(Item::id).toList(), week));
+    uses.sort(Comparator.comparingInt(DrawnTrial.Use::week));
+    return new DrawnTrial(trial, band.quantile(week, share), List.copyOf(uses));
+  }
+
   private Tried now() {
     return new Tried(store.writes(), clock.today());
   }
@@ -122,7 +155,10 @@ public class Trials implements DisposableBean {
         drawn = Optional.of(draw());
         trouble = Optional.empty();
       } catch (RuntimeException e) {
-        LOG.error("the trials of the forecast could not be drawn", e);
+        // who shuts down breaks them off
+        if (!pool.isShutdown()) {
+          LOG.error("the trials of the forecast could not be drawn", e);
+        }
       } finally {
         end(drawn, trouble);
         looked.countDown();

@@ -4,7 +4,9 @@ import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.order.Coming;
+import dev.lonja.core.order.Order;
 import dev.lonja.store.Session;
+import dev.lonja.store.order.OrderRepository;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -39,9 +41,15 @@ public final class NextDelivery {
   }
 
   public static NextDelivery load(Session session) {
-    Map<ItemId, List<Coming>> coming = session.orders().coming();
-    return new NextDelivery(
-        coming, coming.isEmpty() ? Map.of() : session.items().byIds(coming.keySet()));
+    return of(session.orders().open());
+  }
+
+  /** By these orders. */
+  public static NextDelivery of(List<Order> orders) {
+    Map<ItemId, Item> items = new HashMap<>();
+    orders.forEach(
+        order -> order.lines().forEach(line -> items.put(line.item().id(), line.item())));
+    return new NextDelivery(OrderRepository.coming(orders), items);
   }
 
   /** The one that is promised first, which may be overdue; empty if none is on its way. */

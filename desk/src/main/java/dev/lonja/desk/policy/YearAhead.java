@@ -1,19 +1,16 @@
 package dev.lonja.desk.policy;
 
 import dev.lonja.core.forecast.Consumption;
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.policy.Choice;
 import dev.lonja.core.policy.Holder;
 import dev.lonja.core.policy.Policies;
 import dev.lonja.core.quantity.Money;
-import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;
+import dev.lonja.desk.supplier.ItemPrices;
 import dev.lonja.store.Session;
 import java.util.Currency;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 
 /**
  * What the whole fleet is expected to take in the year ahead under some policies.
@@ -47,12 +44,7 @@ public record YearAhead(Consumption consumption, Money cost) {
                     kits.shelf()));
     Currency currency = session.settings().currency();
     return new YearAhead(
-        consumption, consumption.cost(prices(session, consumption.byItem().keySet()), currency));
-  }
-
-  private static Map<ItemId, UnitPrice> prices(Session session, Set<ItemId> items) {
-    Map<ItemId, UnitPrice> prices = session.ledger().averages(items);
-    prices.putAll(session.supplies().lowestPrices(items));
-    return prices;
+        consumption,
+        consumption.cost(ItemPrices.of(session, consumption.byItem().keySet()), currency));
   }
 }

@@ -128,6 +128,7 @@ public class TodayDesk {
     private final Map<StockKey, Quantity> free;
     private final List<TraysDesk.OnRack> trays = new ArrayList<>();
     private final List<UnitPlan> notStarted;
+    private final List<Order> orders;
     private final NextDelivery deliveries;
 
     Page(Session session, LocalDate today) {
@@ -137,7 +138,8 @@ public class TodayDesk {
       this.days = WorkingDays.from(today);
       LocalDate last = days.get(days.size() - 1);
       this.free = session.ledger().freeStock(today);
-      this.deliveries = NextDelivery.load(session);
+      this.orders = session.orders().open();
+      this.deliveries = NextDelivery.of(orders);
       List<Tray> open = session.trays().open();
       for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
@@ -167,7 +169,7 @@ public class TodayDesk {
               .toList(),
           wanted(),
           outdated(),
-          session.orders().open());
+          orders);
     }
 
     private List<Tray> outdated() {

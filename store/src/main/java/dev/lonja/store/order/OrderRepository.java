@@ -223,8 +223,13 @@ public final class OrderRepository {
 
   /** By item, what open orders are to bring. */
   public Map<ItemId, List<Coming>> coming() {
+    return coming(open());
+  }
+
+  /** By item, what these orders are to bring. */
+  public static Map<ItemId, List<Coming>> coming(List<Order> orders) {
     Map<ItemId, List<Coming>> coming = new HashMap<>();
-    for (Order order : open()) {
+    for (Order order : orders) {
       for (OrderLine line : order.waiting()) {
         line.fate()
             .promisedOn()

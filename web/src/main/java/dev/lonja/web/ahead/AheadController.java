@@ -7,6 +7,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.web.frame.DrawingView;
+import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -61,6 +62,24 @@ class AheadController {
 
   /** As the page's script reads it. */
   public record Progress(boolean running, int percent) {}
+
+  /** The trial behind a quantile of what is used up to the end of a week. */
+  @GetMapping("/ahead/{itemId:[0-9]{1,18}}/trial")
+  String trial(
+      @PathVariable ItemId itemId,
+      @RequestParam Optional<LocalDate> week,
+      @RequestParam(defaultValue = "90") String percent,
+      Model model) {
+    IsoWeek asked = IsoWeek.of(week.orElse(clock.today()));
+    Optional<Integer> share = new Typed().wholeBetween("percent", "The share", percent, 1, 100);
+    model.addAttribute(
+        "view",
+        desk.trial(itemId, asked, share.orElse(100) / 100.0)
+            .filter(of -> share.isPresent())
+            .map(of -> wording().trial(of, asked, share.orElseThrow()))
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    return "ahead/trial";
+  }
 
   @GetMapping("/ahead/{itemId:[0-9]{1,18}}")
   String item(@PathVariable ItemId itemId, @RequestParam Optional<LocalDate> week, Model model) {

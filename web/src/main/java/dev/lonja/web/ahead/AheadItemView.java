@@ -33,6 +33,7 @@ public record AheadItemView(
       String use,
       String left,
       String chance,
+      String most,
       boolean isShort,
       boolean chosen) {}
 

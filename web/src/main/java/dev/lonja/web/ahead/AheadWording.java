@@ -13,11 +13,13 @@ import dev.lonja.core.forecast.TopUpDemand;
 import dev.lonja.core.forecast.UnplannedDemand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.policy.InForce;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.trial.Band;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Drawn;
+import dev.lonja.desk.forecast.DrawnTrial;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.web.buy.ReorderWording;
@@ -248,6 +250,41 @@ final class AheadWording {
             exact(total)));
   }
 
+  /** The trial that set a quantile, with what is used in it. */
+  AheadTrialView trial(AheadDesk.OfTrial of, IsoWeek week, int percent) {
+    Measure measure = of.subject().free().measure();
+    IsoWeek first = IsoWeek.of(today);
+    return new AheadTrialView(
+        Plate.of(of.subject().lead()),
+        "In "
+            + percent
+            + " of 100 trials no more than "
+            + of.trial().used().display()
+            + " is used up to the end of week "
+            + week.number()
+            + ". Trial "
+            + (of.trial().number() + 1)
+            + " uses just so much:",
+        of.trial().uses().stream().map(use -> trialLine(of, use, first, measure)).toList(),
+        of.trial().used().display());
+  }
+
+  private static AheadTrialView.Line trialLine(
+      AheadDesk.OfTrial of, DrawnTrial.Use use, IsoWeek first, Measure measure) {
+    IsoWeek week = IsoWeek.of(first.monday().plusWeeks(use.week()));
+    String number =
+        of.subject().items().stream()
+            .filter(item -> item.id().equals(use.item()))
+            .map(Item::number)
+            .findFirst()
+            .orElseThrow();
+    return new AheadTrialView.Line(
+        week.display(),
+        use.unit().map(unit -> of.codes().getOrDefault(unit, "")).orElse(""),
+        number,
+        Quantity.of(measure, BigDecimal.valueOf(use.thousandths(), 3)).display());
+  }
+
   private List<AheadItemView.Week> weeks(
       List<IsoWeek> horizon, Subject subject, Optional<IsoWeek> chosen) {
     Optional<Band> band = band(subject);
@@ -268,6 +305,7 @@ final class AheadWording {
                   .filter(chance -> chance > 0)
                   .map(AheadWording::percent)
                   .orElse(""),
+              band.map(b -> b.quantile(horizon.indexOf(week.getKey()), HIGH).display()).orElse(""),
               left.isNegative(),
               chosen.filter(week.getKey()::equals).isPresent()));
     }

@@ -58,7 +58,8 @@ class BuyController {
     Typed typed = new Typed();
     Optional<BigDecimal> much =
         typed.decimal("amount", "The amount", amount).filter(a -> a.signum() >= 0);
-    return much.flatMap(a -> desk.instead(itemId, a))
+    return desk.instead(itemId, much.orElse(BigDecimal.ZERO))
+        .filter(line -> much.isPresent())
         .map(new BuyWording(clock.today())::instead)
         .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
   }

@@ -48,7 +48,7 @@ public final class DemoBuying {
 
   private static Map<String, int[]> supplies() {
     Map<String, int[]> supplies = new LinkedHashMap<>();
-    supplies.put("RAG 10", new int[] {6, 5});
+    supplies.put("FNL 150", new int[] {5, 5});
     supplies.put("GLV M", new int[] {7, 8});
     supplies.put("TAP 19", new int[] {9, 8});
     supplies.put("CT 300", new int[] {4, 6});
@@ -233,7 +233,7 @@ public final class DemoBuying {
                 "4",
                 "Al 14×18×1.5",
                 "10",
-                "RAG 10",
+                "FNL 150",
                 "5",
                 "GLV M",
                 "8"));
