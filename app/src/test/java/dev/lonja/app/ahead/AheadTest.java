@@ -64,6 +64,36 @@ class AheadTest {
         .contains("\r\nRavelin,RV 2210-4,2027-W11,pc,1,1,1,1,0,0,1\r\n");
   }
 
+  /** A quantile opens into the trial that set it: its lines add up to it, digit for digit. */
+  @Test
+  void aQuantileOpensIntoItsTrial() {
+    visitor.get("/ahead");
+    while (visitor.ask("/ahead/drawing").response().body().contains("\"running\":true")) {
+      Thread.onSpinWait();
+    }
+    Visitor.Page page =
+        visitor.get("/ahead/" + SERVER.itemId("FA 15-205") + "/trial?week=2027-06-07");
+    BigDecimal sum = BigDecimal.ZERO;
+    for (Element row : page.document().select("tbody tr")) {
+      sum = sum.add(amount(row.select("td").get(3).text()));
+    }
+    assertThat(sum).isPositive();
+    assertThat(amount(page.text("tfoot td.num"))).isEqualByComparingTo(sum);
+    assertThat(visitor.get("/ahead/1/trial?week=2027-06-07&percent=0").status()).isEqualTo(404);
+    assertThat(visitor.get("/ahead/1/trial?week=2099-06-07").status()).isEqualTo(404);
+  }
+
+  /** By class, by unit and by fluid it is the same use. */
+  @Test
+  void whoUsesWhatInAYear() {
+    Visitor.Page page = visitor.get("/ahead/use");
+    assertThat(page.words()).contains("EUR in 52 weeks", "of used oil are expected to be drained");
+    assertThat(page.text("ul[aria-label=By unit]")).contains("RT-04", "workshop");
+    assertThat(visitor.ask("/ahead/use.csv").response().body())
+        .startsWith("class,unit,make,number,quantity,unit_of,cost,currency")
+        .contains(",RT-04,Ravelin,RV 2210-4,");
+  }
+
   /** The lines behind a week add up to the week, digit for digit, and the weeks to the whole. */
   @Test
   void everyFigureOpensIntoLinesThatAddUpToIt() {

@@ -220,6 +220,15 @@ class OrdersTest {
   }
 
   @Test
+  void whatLiesTooLongIsNamed() {
+    Visitor.Page page = buyer.get("/buy/slow");
+    assertThat(page.words()).contains("things, ", "EUR too much");
+    assertThat(page.document().select("ul[aria-label=What lies too long] > li")).isNotEmpty();
+    assertThat(buyer.ask("/buy/slow.csv").response().body())
+        .startsWith("make,number,unit,free,yearly_use,surplus,worth,currency,why");
+  }
+
+  @Test
   void theWorkshopSeesNoOrders() {
     Visitor workshop = SERVER.signedInAs("workshop");
     assertThat(workshop.get("/buy/orders").status()).isEqualTo(403);

@@ -11,13 +11,14 @@ import java.util.Optional;
 
 /**
  * One walk through the weeks: where each task of a unit stands as they go by. Walks of one object
- * follow each other; each begins anew. A week in which no limit can be crossed and no day falls is
- * not looked at task by task.
+ * follow each other; each begins anew. Weeks in which no limit is crossed and no day falls are
+ * passed over.
  */
 final class UnitTrial {
 
   private static final int JOIN_DAYS = 14;
   private static final int TENTH_OF_IT = 10;
+  private static final int DAYS = 7;
 
   /** More than any task comes up in the longest look, and than there are items. */
   private static final long OCCASIONS = 1L << 20;
@@ -40,10 +41,9 @@ final class UnitTrial {
   private final int[] now;
   private final List<Map<ItemId, Long>> held = new ArrayList<>();
 
-  /** By meter the next limit, and the next day of any task: before these nothing falls due. */
+  /** By meter the next limit of any task that is not waiting. */
   private final double[] nextLimit;
 
-  private long nextDay;
   private int trial;
   private double[][] life = new double[0][];
 
@@ -74,25 +74,26 @@ final class UnitTrial {
     trial = number;
     life = lives;
     begin();
-    for (int week = 0; week < unit.weeks; week++) {
-      boolean changed = false;
-      for (UnitRun.TrayRun tray : unit.trays) {
-        if (tray.week() == week) {
-          bring(tray, week);
-          changed = true;
-        }
+    int week = 0;
+    while (week < unit.weeks) {
+      walk(week);
+      week = nextWeek(week);
+    }
+    unit.topUps.forEach(this::topUp);
+  }
+
+  private void walk(int week) {
+    for (UnitRun.TrayRun tray : unit.trays) {
+      if (tray.week() == week) {
+        bring(tray, week);
       }
-      int most = week == 0 || changed || mayFallDue(week) ? fallDue(week) : 0;
-      if (most > 0) {
-        join(week);
-        for (int time = 1; time <= most; time++) {
-          job(together(time), week, false);
-        }
+    }
+    int most = fallDue(week);
+    if (most > 0) {
+      join(week);
+      for (int time = 1; time <= most; time++) {
+        job(together(time), week, false);
       }
-      if (week == 0 || changed || most > 0) {
-        lookAhead();
-      }
-      topUp(week);
     }
   }
 
@@ -112,36 +113,48 @@ final class UnitTrial {
     unit.holds.forEach(hold -> held.add(new HashMap<>(hold.laid())));
   }
 
-  /** Notes before what nothing falls due by itself. */
-  private void lookAhead() {
+  /** The next week after one in which something may fall due by itself, or a tray is brought. */
+  private int nextWeek(int week) {
+    int next = unit.weeks;
+    for (UnitRun.TrayRun tray : unit.trays) {
+      if (tray.week() > week) {
+        next = Math.min(next, tray.week());
+      }
+    }
     Arrays.fill(nextLimit, TaskRun.NO_LIMIT);
-    nextDay = TaskRun.NO_DAY;
+    long soonest = TaskRun.NO_DAY;
     for (int i = 0; i < tasks.length; i++) {
       TaskRun task = tasks[i];
-      if (waits[i] || task.isLed()) {
-        continue;
-      }
-      if (moved[i]) {
-        nextDay = Math.min(nextDay, task.movedDay);
-      } else {
-        nextDay = Math.min(nextDay, day[i]);
-        if (task.meter != TaskRun.NO_METER) {
+      if (!waits[i] && !task.isLed()) {
+        soonest = Math.min(soonest, moved[i] ? task.movedDay : day[i]);
+        if (!moved[i] && task.meter != TaskRun.NO_METER) {
           nextLimit[task.meter] = Math.min(nextLimit[task.meter], limit[i]);
         }
       }
     }
+    next = Math.min(next, Math.max(week + 1, weekOf(soonest)));
+    for (int meter = 0; meter < nextLimit.length; meter++) {
+      next = crossing(meter, week + 1, next);
+    }
+    return next;
   }
 
-  private boolean mayFallDue(int week) {
-    if (nextDay <= unit.sundays[week]) {
-      return true;
+  /** The first week that ends on a day or after it. */
+  private int weekOf(long wanted) {
+    return wanted > unit.sundays[unit.sundays.length - 1]
+        ? unit.weeks
+        : (int) Math.max(0, Math.floorDiv(wanted - unit.sundays[0] + DAYS - 1, DAYS));
+  }
+
+  /** The first week from one on, before another, in which a meter reaches its next limit. */
+  private int crossing(int meter, int from, int before) {
+    double[] its = life[meter];
+    double wanted = nextLimit[meter];
+    int week = from;
+    while (week < before && its[week + 1] < wanted) {
+      week++;
     }
-    for (int meter = 0; meter < nextLimit.length; meter++) {
-      if (life[meter][week + 1] >= nextLimit[meter]) {
-        return true;
-      }
-    }
-    return false;
+    return week;
   }
 
   private void bring(UnitRun.TrayRun tray, int week) {
@@ -340,9 +353,9 @@ final class UnitTrial {
     return (which * OCCASIONS + times[line.task()]) * OCCASIONS + line.item().value();
   }
 
-  private void topUp(int week) {
-    for (UnitRun.TopUpRun topUp : unit.topUps) {
-      double[] its = life[topUp.meter()];
+  private void topUp(UnitRun.TopUpRun topUp) {
+    double[] its = life[topUp.meter()];
+    for (int week = 0; week < unit.weeks; week++) {
       long millilitres = Math.round((its[week + 1] - its[week]) * topUp.perRun()[week]);
       Optional<ItemId> item = topUp.items().get(week);
       if (millilitres > 0 && item.isPresent()) {

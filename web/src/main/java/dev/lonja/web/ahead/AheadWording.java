@@ -266,7 +266,7 @@ final class AheadWording {
             + (of.trial().number() + 1)
             + " uses just so much:",
         of.trial().uses().stream().map(use -> trialLine(of, use, first, measure)).toList(),
-        of.trial().used().display());
+        exact(of.trial().used()));
   }
 
   private static AheadTrialView.Line trialLine(
@@ -282,7 +282,7 @@ final class AheadWording {
         week.display(),
         use.unit().map(unit -> of.codes().getOrDefault(unit, "")).orElse(""),
         number,
-        Quantity.of(measure, BigDecimal.valueOf(use.thousandths(), 3)).display());
+        exact(Quantity.of(measure, BigDecimal.valueOf(use.thousandths(), 3))));
   }
 
   private List<AheadItemView.Week> weeks(
