@@ -63,6 +63,19 @@ class BuyTest {
         .endsWith(",EUR,,yes");
   }
 
+  /**
+   * What is due at Cabo Norte is worth less than the 400.00 EUR from which freight is free: what
+   * would be ordered soon anyway fills it up, and says for how much.
+   */
+  @Test
+  void freightIsFilledUpWithWhatComesSoonAnyway() {
+    Element berth = visitor.get("/buy").document().selectFirst("form:contains(Cabo Norte Supply)");
+    assertThat(berth.select(".berth-crate").text()).contains("freight free");
+    assertThat(berth.select("li:contains(Brought forward)").eachText())
+        .isNotEmpty()
+        .allMatch(line -> line.contains("with it the freight is free, which saves 24.00 EUR for"));
+  }
+
   /** A thing that nobody sells is named, and what is not due yet has its day. */
   @Test
   void whatCannotBeOrderedAndWhatNeedNotBeYet() {

@@ -20,7 +20,7 @@ public record SlowStock(Kind kind, Quantity surplus, Optional<BigDecimal> years)
 
   /** Why something lies. */
   public enum Kind {
-    /** No machine in service takes it. */
+    /** No machine in service names it, though it may stand in for what one names. */
     NO_UNIT,
     /** Machines take it, and nothing of it is expected to be used within a year. */
     NOT_WITHIN_A_YEAR,
@@ -33,7 +33,7 @@ public record SlowStock(Kind kind, Quantity surplus, Optional<BigDecimal> years)
    *
    * @param free usable and on no tray
    * @param yearly what the plan line expects to be used within a year
-   * @param taken true if a machine in service takes it
+   * @param taken true if a machine in service names it, or no machine could
    */
   public static Optional<SlowStock> of(Quantity free, Quantity yearly, boolean taken) {
     if (!free.isPositive()) {

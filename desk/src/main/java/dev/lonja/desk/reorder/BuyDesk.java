@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Answers what is to be ordered, from whom, by when and how much. */
@@ -90,13 +91,31 @@ public class BuyDesk {
     }
     later.sort((a, b) -> day(a).compareTo(day(b)));
     Map<Supplier, List<Line>> lines = new LinkedHashMap<>();
+    FreightFilling filling = new FreightFilling(today);
     bySupplier(due)
         .forEach(
             (supplier, its) ->
                 lines.put(
-                    supplier,
-                    its.stream().map(proposal -> line(bands.orElseThrow(), proposal)).toList()));
+                    supplier, lines(bands.orElseThrow(), its, filling.of(supplier, its, later))));
     return new Wanted(drawn, lines, later, nobodySells);
+  }
+
+  /** What is due, raised where it is brought forward, and behind it what else is. */
+  private static List<Line> lines(
+      Bands bands, List<Proposal> due, Map<Proposal, BroughtForward> brought) {
+    Stream<Proposal> along = brought.keySet().stream().filter(proposal -> !due.contains(proposal));
+    return Stream.concat(due.stream(), along)
+        .map(proposal -> line(bands, proposal, Optional.ofNullable(brought.get(proposal))))
+        .toList();
+  }
+
+  private static Line line(Bands bands, Proposal proposal, Optional<BroughtForward> brought) {
+    Quantity amount =
+        proposal.isDue()
+            ? proposal.reordering().amount()
+            : Quantity.zero(proposal.subject().free().measure());
+    Quantity all = brought.map(BroughtForward::more).map(amount::plus).orElse(amount);
+    return line(bands, proposal, all.amount()).bringing(brought);
   }
 
   /**
@@ -159,13 +178,20 @@ public class BuyDesk {
    * @param until the last day on which it lasts in as many cases as the criticality asks for; empty
    *     if that lies beyond the trials
    * @param problem why so much cannot be ordered, if it cannot
+   * @param brought what of it is ordered before its time
    */
   public record Line(
       Proposal proposal,
       Quantity amount,
       Optional<LocalDate> until,
       Optional<OrderAmount> problem,
-      Money cost) {}
+      Money cost,
+      Optional<BroughtForward> brought) {
+
+    Line bringing(Optional<BroughtForward> forward) {
+      return new Line(proposal, amount, until, problem, cost, forward);
+    }
+  }
 
   /**
    * What another amount would mean; empty before any trials are drawn, or if nobody supplies it.
@@ -183,10 +209,6 @@ public class BuyDesk {
                     .map(proposal -> line(bands, proposal, amount)));
   }
 
-  private static Line line(Bands bands, Proposal proposal) {
-    return line(bands, proposal, proposal.reordering().amount().amount());
-  }
-
   private static Line line(Bands bands, Proposal proposal, BigDecimal amount) {
     Subject subject = proposal.subject();
     Quantity quantity = Quantity.of(subject.free().measure(), amount);
@@ -202,7 +224,8 @@ public class BuyDesk {
         quantity.isZero()
             ? Optional.empty()
             : OrderAmount.problem(quantity, proposal.supply().pack(), proposal.supply().least()),
-        proposal.supply().price().valueOf(quantity));
+        proposal.supply().price().valueOf(quantity),
+        Optional.empty());
   }
 
   /** What is proposed of one thing; empty before any trials are drawn, or if nobody supplies it. */

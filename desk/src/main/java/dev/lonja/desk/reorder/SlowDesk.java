@@ -3,6 +3,7 @@ package dev.lonja.desk.reorder;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.part.Family;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.SlowStock;
@@ -15,15 +16,20 @@ import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /** Answers what lies on the shelves for longer than it should. */
 @Service
 @Allowed.ToSeeStore
 public class SlowDesk {
+
+  private static final Set<Family> NAMED_BY_NONE =
+      EnumSet.of(Family.CONSUMABLE, Family.KIT, Family.HOSE_CLIP, Family.BULB, Family.GREASE);
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -58,9 +64,7 @@ public class SlowDesk {
     Map<ItemId, List<Supply>> supplies = session.supplies().all();
     List<Lying> lying = new ArrayList<>();
     for (Subject subject : subjects) {
-      boolean taken =
-          subject.items().stream()
-              .anyMatch(item -> !session.fleet().unitsThatUse(item.id(), clock.today()).isEmpty());
+      boolean taken = subject.items().stream().anyMatch(item -> isTaken(session, item));
       SlowStock.of(subject.free(), subject.cover().needed(), taken)
           .map(slow -> lying(session, subject, slow, averages, supplies))
           .ifPresent(lying::add);
@@ -69,6 +73,12 @@ public class SlowDesk {
         Comparator.comparing((Lying one) -> -one.worth().minor())
             .thenComparing(one -> one.subject().lead().id()));
     return lying;
+  }
+
+  /** What goes on no position, as gloves and kits, no machine could name. */
+  private boolean isTaken(Session session, Item item) {
+    return NAMED_BY_NONE.contains(item.family())
+        || !session.fleet().unitsThatUse(item.id(), clock.today()).isEmpty();
   }
 
   private static Lying lying(

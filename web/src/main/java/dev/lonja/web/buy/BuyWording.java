@@ -13,6 +13,7 @@ import dev.lonja.web.document.CsvAnswer;
 import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.Words;
 import java.math.BigDecimal;
@@ -73,11 +74,12 @@ final class BuyWording {
             "currency",
             "order_by",
             "late");
-    wanted.bySupplier().values().forEach(its -> its.forEach(line -> row(csv, line.proposal())));
+    wanted.bySupplier().values().forEach(its -> its.forEach(line -> row(csv, line)));
     return csv;
   }
 
-  private static void row(CsvAnswer csv, Proposal one) {
+  private static void row(CsvAnswer csv, BuyDesk.Line line) {
+    Proposal one = line.proposal();
     csv.row(
         one.supply().supplier().name(),
         one.item().make(),
@@ -86,9 +88,9 @@ final class BuyWording {
         one.subject().free().measure().symbol(),
         one.subject().free().exactText(),
         one.reordering().level().exactText(),
-        one.reordering().amount().exactText(),
+        line.amount().exactText(),
         one.supply().pack().exactText(),
-        one.cost().exactText(),
+        line.cost().exactText(),
         one.cost().currency().getCurrencyCode(),
         one.reordering().orderBy().map(LocalDate::toString).orElse(""),
         one.reordering().isLate() ? "yes" : "no");
@@ -137,14 +139,16 @@ final class BuyWording {
         Plate.of(proposal.item()),
         proposal.subject().product().map(Drum::of),
         proposal.supply().orderNumber(),
-        ReorderWording.why(proposal, today),
+        ReorderWording.why(line, today),
         new SmallTide(
                 proposal.subject(),
                 bands.of(proposal.subject()),
                 proposal.reordering().timing().arrival())
             .draw(),
         amount(line),
-        ReorderWording.by(proposal, today));
+        line.brought().isPresent() && !proposal.isDue()
+            ? State.ready("brought forward")
+            : ReorderWording.by(proposal, today));
   }
 
   private BuyView.Amount amount(BuyDesk.Line line) {

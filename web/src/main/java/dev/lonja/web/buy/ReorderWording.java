@@ -4,6 +4,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
+import dev.lonja.desk.reorder.BroughtForward;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.web.frame.State;
@@ -83,7 +84,48 @@ public final class ReorderWording {
    * "5 free, below the level of 12: in 98 of 100 cases that lasts until an order of next week is
    * there. It stops the unit. So much lasts eight weeks after that."
    */
-  static String why(Proposal proposal, LocalDate today) {
+  static String why(BuyDesk.Line line, LocalDate today) {
+    Proposal proposal = line.proposal();
+    return line.brought()
+        .map(
+            brought ->
+                proposal.isDue()
+                    ? why(proposal, today) + raised(brought)
+                    : forward(proposal, brought))
+        .orElseGet(() -> why(proposal, today));
+  }
+
+  /**
+   * "Brought forward 9 days: with it the freight is free, which saves 24.00 EUR for 0.38 EUR …".
+   */
+  private static String forward(Proposal proposal, BroughtForward brought) {
+    return proposal.subject().free().display()
+        + " free, level "
+        + proposal.reordering().level().display()
+        + ". Brought forward "
+        + Words.count(brought.days(), "day", "days")
+        + ": "
+        + saves(brought);
+  }
+
+  private static String raised(BroughtForward brought) {
+    return "Raised by "
+        + brought.more().display()
+        + ", "
+        + Words.count(brought.days(), "day", "days")
+        + " early: "
+        + saves(brought);
+  }
+
+  private static String saves(BroughtForward brought) {
+    return "with it the freight is free, which saves "
+        + brought.saved().display()
+        + " for "
+        + brought.keeping().display()
+        + " of keeping. ";
+  }
+
+  private static String why(Proposal proposal, LocalDate today) {
     Reordering reordering = proposal.reordering();
     OrderTerms terms = proposal.terms();
     Quantity free = proposal.subject().free();

@@ -76,7 +76,7 @@ class SlowController {
 
   private static String why(SlowStock slow) {
     return switch (slow.kind()) {
-      case NO_UNIT -> "no machine takes it";
+      case NO_UNIT -> "no machine names it";
       case NOT_WITHIN_A_YEAR -> "not within a year";
       case FOR_YEARS ->
           "lasts " + slow.years().map(BigDecimal::toPlainString).orElseThrow() + " years";
@@ -89,7 +89,8 @@ class SlowController {
             ? "Nobody sells it, so nobody takes it back: "
             : "Ask " + String.join(" or ", one.sellers()) + " to take it back, else ";
     return switch (one.slow().kind()) {
-      case NO_UNIT -> back + "write it off.";
+      case NO_UNIT ->
+          "Its page says what it may stand in for: use it up there. " + back + "write it off.";
       case NOT_WITHIN_A_YEAR -> back + "keep it for what stops a machine, and do not buy it again.";
       case FOR_YEARS -> back + "use it up: mark the item as running out.";
     };
