@@ -2,6 +2,7 @@ package dev.lonja.core.order;
 
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.text.Lengths;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -24,9 +25,30 @@ public sealed interface Said {
   /** So much of it is on its way; the rest is still to come. */
   record Shipped(OrderLineId line, Quantity quantity, LocalDate arrives) implements Said {}
 
-  /** They sell another number in its place now; nothing is agreed yet. */
-  record Superseded(OrderLineId line, String number) implements Said {}
+  /**
+   * They sell another number in its place now; nothing is agreed yet.
+   *
+   * @param number cut to what is kept of a text
+   */
+  record Superseded(OrderLineId line, String number) implements Said {
+    public Superseded {
+      number = kept(number);
+    }
+  }
 
-  /** What has not come will not come. */
-  record Cancelled(OrderLineId line, String why) implements Said {}
+  /**
+   * What has not come will not come.
+   *
+   * @param why cut to what is kept of a text; says so where they say nothing
+   */
+  record Cancelled(OrderLineId line, String why) implements Said {
+    public Cancelled {
+      why = kept(why.isBlank() ? "no reason given" : why);
+    }
+  }
+
+  private static String kept(String text) {
+    String said = text.strip();
+    return said.length() <= Lengths.REASON ? said : said.substring(0, Lengths.REASON);
+  }
 }

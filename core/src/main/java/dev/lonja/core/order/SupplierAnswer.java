@@ -1,5 +1,6 @@
 package dev.lonja.core.order;
 
+import dev.lonja.core.text.Lengths;
 import java.util.List;
 
 /**
@@ -12,5 +13,9 @@ public record SupplierAnswer(String message, String supplier, OrderId order, Lis
 
   public SupplierAnswer {
     said = List.copyOf(said);
+    if (message.isBlank() || message.length() > Lengths.BARCODE) {
+      throw new IllegalArgumentException(
+          "message is \"" + message + "\"; allowed are 1 to " + Lengths.BARCODE + " characters");
+    }
   }
 }

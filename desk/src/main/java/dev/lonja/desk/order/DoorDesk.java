@@ -192,6 +192,10 @@ public class DoorDesk extends BuyersDesk {
       if (all.compareTo(line.outstanding()) > 0 && !came.keepMore()) {
         return Outcome.refused(new OrderRefusal.MoreThanOrdered(all, line.outstanding()));
       }
+      came.claims().stream()
+          .map(wrong -> quantity(wrong.amount()))
+          .filter(amount -> !amount.isCountable())
+          .forEach(amount -> refusals.add(new OrderRefusal.NotCountable(amount)));
       if (good.signum() > 0) {
         book(came.receipt(), 1);
       }

@@ -162,16 +162,7 @@ public class DraftDesk extends BuyersDesk {
                             ? new OrderRefusal.UnknownItem(code)
                             : new OrderRefusal.SeveralItems(code));
                   }
-                  List<Refusal> refusals = new ArrayList<>();
-                  Optional<Asked> asked =
-                      asked(
-                          session, order.supplier(), new Wish(items.get(0).id(), amount), refusals);
-                  if (asked.isEmpty()) {
-                    return new Outcome.Refused(refusals);
-                  }
-                  put(session, id, Optional.of(order), asked.get());
-                  audit(session, sent, id, Deed.EDITED, facts(asked.get().item(), amount));
-                  return Outcome.done();
+                  return put(session, sent, order, new Wish(items.get(0).id(), amount));
                 }));
   }
 
@@ -185,25 +176,29 @@ public class DraftDesk extends BuyersDesk {
                 session,
                 id,
                 order -> {
-                  Optional<OrderLine> line = order.line(lineId);
-                  if (line.isEmpty()) {
+                  Optional<Item> item = order.line(lineId).map(OrderLine::item);
+                  if (item.isEmpty()) {
                     return Outcome.refused(new OrderRefusal.NoSuchLine());
                   }
-                  Item item = line.get().item();
-                  if (amount.signum() == 0) {
-                    session.orders().strike(lineId);
-                  } else {
-                    List<Refusal> refusals = new ArrayList<>();
-                    Wish wish = new Wish(item.id(), amount);
-                    Optional<Asked> asked = asked(session, order.supplier(), wish, refusals);
-                    if (asked.isEmpty()) {
-                      return new Outcome.Refused(refusals);
-                    }
-                    session.orders().setQuantity(lineId, asked.get().quantity());
+                  if (amount.signum() > 0) {
+                    return put(session, sent, order, new Wish(item.get().id(), amount));
                   }
-                  audit(session, sent, id, Deed.EDITED, facts(item, amount));
+                  session.orders().strike(lineId);
+                  audit(session, sent, id, Deed.EDITED, facts(item.get(), amount));
                   return Outcome.done();
                 }));
+  }
+
+  /** Puts so much of an item on a draft, or refuses it. */
+  private Outcome put(Session session, Sent sent, Order order, Wish wish) {
+    List<Refusal> refusals = new ArrayList<>();
+    Optional<Asked> asked = asked(session, order.supplier(), wish, refusals);
+    if (asked.isEmpty()) {
+      return new Outcome.Refused(refusals);
+    }
+    put(session, order.id(), Optional.of(order), asked.get());
+    audit(session, sent, order.id(), Deed.EDITED, facts(asked.get().item(), wish.amount()));
+    return Outcome.done();
   }
 
   /** Writes a note for the supplier on a draft. */
@@ -280,7 +275,7 @@ public class DraftDesk extends BuyersDesk {
     LocalDate promised = supplier.deliveries().arrival(today, supplier.leadDays());
     session.orders().send(order.id(), today, promised);
     if (gateway.reaches(supplier.name())) {
-      session.mail().putOut(order.id(), "order-" + order.id() + "-" + sent.key(), clock.now());
+      session.mail().putOut(order.id(), "order-" + order.id() + "-" + today, clock.now());
     }
     audit(session, sent, order.id(), Deed.SENT, Facts.of("promised_on", promised));
   }

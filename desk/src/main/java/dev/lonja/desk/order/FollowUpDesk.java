@@ -94,6 +94,9 @@ public class FollowUpDesk extends BuyersDesk {
                 lineId,
                 (order, line) -> {
                   Quantity more = Quantity.of(line.item().measure(), amount);
+                  if (!more.isCountable()) {
+                    return Outcome.refused(new OrderRefusal.NotCountable(more));
+                  }
                   if (more.compareTo(line.outstanding()) > 0) {
                     return Outcome.refused(
                         new OrderRefusal.MoreThanToCome(more, line.outstanding()));

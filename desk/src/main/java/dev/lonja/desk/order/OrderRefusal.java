@@ -53,6 +53,9 @@ public sealed interface OrderRefusal extends Refusal {
   /** Nothing came, and nothing is claimed. */
   record NothingCame() implements OrderRefusal {}
 
+  /** The item is counted, and this is no whole number of pieces. */
+  record NotCountable(Quantity amount) implements OrderRefusal {}
+
   /** More is given up than is still to come. */
   record MoreThanToCome(Quantity asked, Quantity outstanding) implements OrderRefusal {}
 

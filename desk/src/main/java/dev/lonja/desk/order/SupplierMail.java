@@ -14,6 +14,8 @@ import dev.lonja.store.Session;
 import dev.lonja.store.order.MailRepository;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /**
@@ -23,6 +25,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class SupplierMail {
+
+  private static final Logger LOG = LoggerFactory.getLogger(SupplierMail.class);
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -38,18 +42,25 @@ public class SupplierMail {
   public synchronized int carry() {
     handOut();
     List<SupplierAnswer> answers = gateway.waiting();
-    for (SupplierAnswer answer : answers) {
+    answers.forEach(this::takeIn);
+    return answers.size();
+  }
+
+  /** One that cannot be taken in waits and keeps no other waiting. */
+  private void takeIn(SupplierAnswer answer) {
+    try {
       store.write(session -> takeIn(session, answer, answer.supplier()));
       gateway.acknowledge(answer);
+    } catch (RuntimeException e) {
+      LOG.error("answer {} of {} could not be taken in", answer.message(), answer.supplier(), e);
     }
-    return answers.size();
   }
 
   private void handOut() {
     List<MailRepository.Outgoing> waiting = store.read(session -> session.mail().waiting());
     for (MailRepository.Outgoing outgoing : waiting) {
       Order order = store.read(session -> session.orders().byId(outgoing.order())).orElseThrow();
-      boolean handed = gateway.hand(outgoing.message(), order);
+      boolean handed = hand(outgoing, order);
       store.write(
           session -> {
             if (handed) {
@@ -59,6 +70,15 @@ public class SupplierMail {
             }
             return handed;
           });
+    }
+  }
+
+  private boolean hand(MailRepository.Outgoing outgoing, Order order) {
+    try {
+      return gateway.hand(outgoing.message(), order);
+    } catch (RuntimeException e) {
+      LOG.error("{} could not be handed to {}", outgoing.message(), order.supplier().name(), e);
+      return false;
     }
   }
 

@@ -364,6 +364,11 @@ class OrderDesksTest {
             Cage.reasons(followUp.giveUp(cage.sent(), id, line(id).id(), amount("7"), "sold out")))
         .isEqualTo(
             List.of(new OrderRefusal.MoreThanToCome(Quantity.pieces(7), Quantity.pieces(6))));
+    assertThat(
+            Cage.reasons(
+                followUp.giveUp(cage.sent(), id, line(id).id(), amount("0.5"), "sold out")))
+        .singleElement()
+        .isInstanceOf(OrderRefusal.NotCountable.class);
     followUp.giveUp(cage.sent(), id, line(id).id(), amount("2"), "sold out");
     assertThat(line(id).outstanding()).isEqualTo(Quantity.pieces(4));
     followUp.cancel(cage.sent(), id, "they closed");

@@ -96,6 +96,18 @@ class SupplierMailTest {
     verify(gateway, times(2)).hand(eq("order-1"), any());
   }
 
+  /** The line breaks while it is handed over: it is tried again. */
+  @Test
+  void aGatewayThatFailsIsTriedAgain() {
+    when(gateway.hand(eq("order-1"), any()))
+        .thenThrow(new IllegalStateException("line broken"))
+        .thenReturn(true);
+    mail.carry();
+    assertThat(cage.<Boolean>read(session -> session.mail().waits(id))).isTrue();
+    mail.carry();
+    assertThat(cage.<Boolean>read(session -> session.mail().waits(id))).isFalse();
+  }
+
   @Test
   void aYesIsNotedWithItsDayAndPrice() {
     UnitPrice dearer = UnitPrice.of(new BigDecimal("19.50"), Currency.getInstance("EUR"));
@@ -138,6 +150,16 @@ class SupplierMailTest {
     answer("a-1", new Said.Cancelled(line().id(), "not made any more"));
     assertThat(order().state()).isEqualTo(OrderState.CANCELLED);
     assertThat(line().fate().why()).isEqualTo("not made any more");
+  }
+
+  /** A supplier who gives no reason, or a long one, stops nobody else's answers. */
+  @Test
+  void aReasonThatIsNoneOrTooLongIsTakenIn() {
+    answer("a-1", new Said.Superseded(line().id(), "x".repeat(900)));
+    answer("a-2", new Said.Cancelled(line().id(), " "));
+    assertThat(order().state()).isEqualTo(OrderState.CANCELLED);
+    assertThat(line().fate().why()).isEqualTo("no reason given");
+    assertThat(kept().get(0).said().words()).hasSize(200);
   }
 
   @Test

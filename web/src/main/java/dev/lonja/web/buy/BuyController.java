@@ -1,6 +1,7 @@
 package dev.lonja.web.buy;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.order.DraftDesk;
@@ -57,7 +58,7 @@ class BuyController {
       @PathVariable ItemId itemId, @RequestParam(defaultValue = "") String amount) {
     Typed typed = new Typed();
     Optional<BigDecimal> much =
-        typed.decimal("amount", "The amount", amount).filter(a -> a.signum() >= 0);
+        typed.decimalFromZero("amount", "The amount", amount, Limits.QUANTITY);
     return desk.instead(itemId, much.orElse(BigDecimal.ZERO))
         .filter(line -> much.isPresent())
         .map(new BuyWording(clock.today())::instead)
@@ -94,13 +95,8 @@ class BuyController {
             Optional<ItemId> item =
                 typed.chosen(
                     field, "an item", field.substring(BuyWording.FIELD.length()), ItemId::valueOf);
-            Optional<BigDecimal> amount = typed.decimal(field, "The amount", text);
-            amount
-                .filter(a -> a.signum() < 0)
-                .ifPresent(
-                    a ->
-                        typed.refuse(
-                            field, "The amount is " + text.strip() + "; allowed is 0 or more."));
+            Optional<BigDecimal> amount =
+                typed.decimalFromZero(field, "The amount", text, Limits.QUANTITY);
             item.ifPresent(i -> amount.ifPresent(a -> wishes.add(new DraftDesk.Wish(i, a))));
           }
         });

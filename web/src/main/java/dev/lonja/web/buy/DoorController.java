@@ -163,6 +163,21 @@ class DoorController {
       return field(name).isEmpty() ? Optional.of("") : typed.text(name, what, field(name), longest);
     }
 
+    private boolean isClaimable(BigDecimal amount) {
+      boolean claimable =
+          amount.signum() > 0 && amount.compareTo(BigDecimal.valueOf(Limits.QUANTITY)) <= 0;
+      if (!claimable) {
+        typed.refuse(
+            "wrongAmount",
+            "How many are wrong is "
+                + field("wrongAmount")
+                + "; allowed is more than 0, up to "
+                + Limits.QUANTITY
+                + ".");
+      }
+      return claimable;
+    }
+
     /** What is wrong with it beside damage; nothing if nothing was chosen. */
     private Optional<List<DoorDesk.Wrong>> claims() {
       if (field("wrong").isEmpty()) {
@@ -176,17 +191,7 @@ class DoorController {
       Optional<BigDecimal> amount =
           typed
               .amount("wrongAmount", "How many are wrong", field("wrongAmount"), measure)
-              .filter(
-                  a -> {
-                    if (a.signum() <= 0) {
-                      typed.refuse(
-                          "wrongAmount",
-                          "How many are wrong is "
-                              + field("wrongAmount")
-                              + "; allowed is more than 0.");
-                    }
-                    return a.signum() > 0;
-                  });
+              .filter(this::isClaimable);
       Optional<String> words = orNone("wrongWords", "What was found", Lengths.REASON);
       return kind.flatMap(
           k -> amount.flatMap(a -> words.map(w -> List.of(new DoorDesk.Wrong(k, a, w)))));

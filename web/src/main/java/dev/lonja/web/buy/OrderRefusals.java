@@ -84,6 +84,12 @@ final class OrderRefusals {
                       new Problem(
                           BuyWording.FIELD + wrong.item().id(), AMOUNT.apply(wrong.problem())))
               .when(
+                  OrderRefusal.NotCountable.class,
+                  parts ->
+                      Problem.ofWhole(
+                          parts.amount().exactText()
+                              + " is no whole number of pieces; it is counted."))
+              .when(
                   OrderRefusal.MoreThanToCome.class,
                   more ->
                       new Problem(
