@@ -6,6 +6,7 @@ import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.core.quantity.Quantity;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.Map;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
@@ -43,10 +44,10 @@ class OrdersTest {
 
   /** A draft of Cabo Norte Supply with two of the fuel filter and nothing else. */
   private Visitor.Page draft() {
-    Visitor.Page buy = buy();
-    var form = buy.form("/buy");
-    Map<String, String> fields = Visitor.filled(form, Map.of());
-    fields.replaceAll((name, value) -> name.startsWith("amount-") ? "0" : value);
+    // the key and the token of any form do; nobody waits for trials
+    Map<String, String> fields =
+        new HashMap<>(Visitor.filled(buyer.get("/buy/orders").form("/answers"), Map.of()));
+    fields.put("supplier", "1");
     fields.put(fieldOf("RV 2210-4"), "2");
     return buyer.post("/buy", fields);
   }
