@@ -85,9 +85,9 @@ class OrdersTest {
     assertThat(ahead.document().select("svg text").eachText()).contains("+1, order 7");
   }
 
-  /** Workshop supplies came six times, once a week late and once two. */
+  /** Workshop supplies were ordered six times; all of it came. */
   @Test
-  void leadTimesAreLearned() {
+  void whatCameClosesItsOrder() {
     Visitor.Page order = buyer.get("/buy/orders/3");
     assertThat(order.words()).contains("closed", "FNL 150", "5 came");
   }

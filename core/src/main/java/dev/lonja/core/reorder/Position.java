@@ -28,11 +28,6 @@ public record Position(Quantity free, List<Coming> coming) {
     return with(coming -> !coming.on().isAfter(day) && !coming.isOverdue(today));
   }
 
-  /** What is overdue. */
-  public Quantity overdue(LocalDate today) {
-    return with(coming -> coming.isOverdue(today)).minus(free);
-  }
-
   private Quantity with(Predicate<Coming> which) {
     return coming.stream().filter(which).map(Coming::quantity).reduce(free, Quantity::plus);
   }

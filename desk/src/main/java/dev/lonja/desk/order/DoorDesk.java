@@ -127,7 +127,6 @@ public class DoorDesk extends BuyersDesk {
   /**
    * What came of a line.
    *
-   * @param good what is put away; zero or more
    * @param damaged what is set aside and claimed, in the same lot; zero or more
    * @param receipt where it goes and what it cost; its amount is that of what is good
    * @param keepMore true if more than is still to come is kept

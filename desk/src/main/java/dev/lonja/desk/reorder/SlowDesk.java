@@ -64,7 +64,10 @@ public class SlowDesk {
     Map<ItemId, List<Supply>> supplies = session.supplies().all();
     List<Lying> lying = new ArrayList<>();
     for (Subject subject : subjects) {
-      boolean taken = subject.items().stream().anyMatch(item -> isTaken(session, item));
+      // what is expected to be used is taken, whoever takes it
+      boolean taken =
+          subject.cover().needed().isPositive()
+              || subject.items().stream().anyMatch(item -> isTaken(session, item));
       SlowStock.of(subject.free(), subject.cover().needed(), taken)
           .map(slow -> lying(session, subject, slow, averages, supplies))
           .ifPresent(lying::add);

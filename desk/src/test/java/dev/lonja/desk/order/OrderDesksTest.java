@@ -340,6 +340,8 @@ class OrderDesksTest {
         });
     assertThat(order(id).state()).isEqualTo(OrderState.SENT);
     assertThat(line(id).outstanding()).isEqualTo(Quantity.pieces(6));
+    // nor is a lead time learned from it
+    assertThat(cage.<Map<?, ?>>read(session -> session.orders().leadDays())).isEmpty();
   }
 
   @Test

@@ -49,23 +49,25 @@ public final class OrderRepository {
 
   /** What came of a line, without what was booked back. */
   private static Field<Long> received() {
-    var undone = MOVEMENT.as("undone");
     return DSL.coalesce(
             DSL.field(
                 DSL.select(DSL.sum(MOVEMENT.QUANTITY_MICRO).cast(Long.class))
                     .from(DELIVERY_LINE)
                     .join(MOVEMENT)
                     .on(MOVEMENT.ID.eq(DELIVERY_LINE.MOVEMENT_ID))
-                    .where(
-                        DELIVERY_LINE.ORDER_LINE_ID.eq(ORDER_LINE.ID),
-                        DSL.notExists(
-                            DSL.selectOne()
-                                .from(undone)
-                                .where(
-                                    undone.REFERS_TO.eq(MOVEMENT.ID),
-                                    undone.KIND.eq(MovementKind.CORRECTION.name()))))),
+                    .where(DELIVERY_LINE.ORDER_LINE_ID.eq(ORDER_LINE.ID), isBooked())),
             DSL.inline(0L))
         .as("received");
+  }
+
+  /** True of a movement that was not booked back. */
+  private static Condition isBooked() {
+    var undone = MOVEMENT.as("undone");
+    return DSL.notExists(
+        DSL.selectOne()
+            .from(undone)
+            .where(
+                undone.REFERS_TO.eq(MOVEMENT.ID), undone.KIND.eq(MovementKind.CORRECTION.name())));
   }
 
   /** Begins an order; it has no lines yet. */
@@ -258,6 +260,9 @@ public final class OrderRepository {
         .on(ORDER_LINE.ID.eq(DELIVERY_LINE.ORDER_LINE_ID))
         .join(SUPPLY_ORDER)
         .on(SUPPLY_ORDER.ID.eq(ORDER_LINE.ORDER_ID))
+        .join(MOVEMENT)
+        .on(MOVEMENT.ID.eq(DELIVERY_LINE.MOVEMENT_ID))
+        .where(isBooked())
         .groupBy(ORDER_LINE.ID)
         .orderBy(SUPPLY_ORDER.SENT_ON, ORDER_LINE.ID)
         .fetchGroups(

@@ -151,6 +151,9 @@ public final class ReorderWording {
                     + terms.criticality().words()
                     + ")")
         .append(". ");
+    if (terms.lead().receipts() > 0) {
+      words.append("An order takes ").append(lead(terms.lead())).append(". ");
+    }
     return words.append(amount(proposal)).toString();
   }
 
