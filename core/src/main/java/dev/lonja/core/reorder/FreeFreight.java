@@ -57,10 +57,18 @@ public final class FreeFreight {
   /** A way to fill an order up, of the options looked at so far. */
   private record Way(long minor, long minorDays, int[] counts) {
 
-    private static final Comparator<Way> BEST_FIRST =
-        Comparator.comparingLong(Way::minorDays)
-            .thenComparingLong(Way::minor)
-            .thenComparing((a, b) -> Arrays.compare(b.counts, a.counts));
+    private static final Comparator<Way> BEST_FIRST = Way::compare;
+
+    /** By hand, since some thousands of ways are compared for each page of proposals. */
+    private static int compare(Way a, Way b) {
+      int cost = Long.compare(a.minorDays, b.minorDays);
+      int worth = cost == 0 ? Long.compare(a.minor, b.minor) : cost;
+      return worth == 0 ? Arrays.compare(b.counts, a.counts) : worth;
+    }
+
+    boolean costsLessThan(Money freight) {
+      return minorDays * KEEPING_PER_CENT < freight.minor() * WHOLE * YEAR_DAYS;
+    }
 
     Way with(int option, int count, long more, long moreDays) {
       int[] all = counts.clone();
@@ -80,26 +88,26 @@ public final class FreeFreight {
     byName.sort(Comparator.comparing(Option::name));
     List<Way> ways = List.of(new Way(0, 0, new int[options.size()]));
     for (int i = 0; i < byName.size(); i++) {
-      ways = undominated(grown(ways, i, byName.get(i)), gap.minor());
+      ways = undominated(grown(ways, i, byName.get(i), freight), gap.minor());
     }
     return ways.stream()
         .filter(way -> way.minor() >= gap.minor())
         .min(Way.BEST_FIRST)
-        .filter(way -> way.minorDays() * KEEPING_PER_CENT < freight.minor() * WHOLE * YEAR_DAYS)
         .map(way -> choice(way, options, byName, gap));
   }
 
-  private static List<Way> grown(List<Way> ways, int place, Option option) {
+  /** With one more option, as far as keeping costs less than the freight that it saves. */
+  private static List<Way> grown(List<Way> ways, int place, Option option, Money freight) {
     List<Way> grown = new ArrayList<>();
     for (Way way : ways) {
-      long minor = 0;
-      long minorDays = 0;
-      grown.add(way);
-      for (int count = 1; count <= option.steps().size(); count++) {
+      Way next = way;
+      for (int count = 1; count <= option.steps().size() && next.costsLessThan(freight); count++) {
+        grown.add(next);
         Step step = option.steps().get(count - 1);
-        minor += step.minor();
-        minorDays += step.minor() * step.days();
-        grown.add(way.with(place, count, minor, minorDays));
+        next = next.with(place, count, step.minor(), step.minor() * step.days());
+      }
+      if (next.costsLessThan(freight)) {
+        grown.add(next);
       }
     }
     return grown;
@@ -108,8 +116,10 @@ public final class FreeFreight {
   /** Without those that bring no more for no less; beyond the gap more brings nothing. */
   private static List<Way> undominated(List<Way> ways, long gap) {
     ways.sort(
-        Comparator.comparingLong((Way way) -> -Math.min(way.minor(), gap))
-            .thenComparing(Way.BEST_FIRST));
+        (a, b) -> {
+          int brings = Long.compare(Math.min(b.minor(), gap), Math.min(a.minor(), gap));
+          return brings == 0 ? Way.compare(a, b) : brings;
+        });
     List<Way> kept = new ArrayList<>();
     Optional<Way> best = Optional.empty();
     for (Way way : ways) {

@@ -114,6 +114,15 @@ public final class Band {
     return byWeek[week][trial] / THOUSAND + more * rest / WEEK;
   }
 
+  /** How many trials use more than so much on so many days, by {@link #usedWithin}. */
+  public int trialsThatUseMore(double there, int days) {
+    int more = 0;
+    for (int trial = 0; trial < trials(); trial++) {
+      more += usedWithin(trial, days) - there > 1e-9 ? 1 : 0;
+    }
+    return more;
+  }
+
   /** The share of trials that use more than there is up to the end of a week, from 0 to 1. */
   public double chanceOfMoreThan(Quantity there, int week) {
     long thousandths = Math.floorDiv(there.millionths(), MICRO);

@@ -46,7 +46,7 @@ public record TrialRules(long seed, int trials, LocalDate today, int weeks) {
 
   /** The days of the first week from today on, today counted: 1 to 7. */
   int daysLeft() {
-    return (int) ChronoUnit.DAYS.between(today, sunday(0)) + 1;
+    return DAYS + 1 - today.getDayOfWeek().getValue();
   }
 
   /** How much of a week lies from today on: 1 but for the first, of which its days left count. */

@@ -252,6 +252,25 @@ class ReorderingTest {
     assertThat(Lasting.until(USE, twelve, Quantity.pieces(1_000), arrival, 1)).isEmpty();
   }
 
+  /**
+   * With 15 the worst trial lasts to the 26th. What comes on the 26th is there that day: its 4 add
+   * four days. What comes on the 28th is too late for the 27th; what came before the arrival
+   * counts.
+   */
+  @Test
+  void whatIsOnTheWayLastsToo() {
+    LocalDate arrival = LocalDate.parse("2027-03-22");
+    Position inTime =
+        new Position(
+            Quantity.pieces(12),
+            List.of(coming("2027-03-26", 4), coming("2027-12-24", 4), coming("2027-03-18", 1)));
+    assertThat(Lasting.until(USE, inTime, Quantity.pieces(2), arrival, 1))
+        .contains(LocalDate.parse("2027-03-30"));
+    Position late = new Position(Quantity.pieces(12), List.of(coming("2027-03-28", 4)));
+    assertThat(Lasting.until(USE, late, Quantity.pieces(3), arrival, 1))
+        .contains(LocalDate.parse("2027-03-26"));
+  }
+
   /** Many terms drawn by a fixed seed: no proposal breaks its pack, its least or its room. */
   @Test
   void noAmountBreaksItsTerms() {
