@@ -27,6 +27,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -34,6 +35,7 @@ import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.thymeleaf.spring6.ISpringTemplateEngine;
 
 /**
  * The real application on a free port, with data of its own, for the tests of one class. Its day is
@@ -45,6 +47,9 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   /** What a password takes on purpose would be a good part of what the tests take. */
   private static final PasswordEncoder QUICK_TO_CHECK = new BCryptPasswordEncoder(4);
+
+  /** Of the first server of this process: templates that are read once need not be read again. */
+  private static Optional<ISpringTemplateEngine> templates = Optional.empty();
 
   private final Content content;
   private Optional<Path> folder = Optional.empty();
@@ -118,12 +123,16 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     SpringApplicationBuilder server =
         new SpringApplicationBuilder(LonjaApplication.class)
             .initializers(
-                starting ->
-                    starting.getBeanFactory().registerSingleton("passwordEncoder", QUICK_TO_CHECK));
+                starting -> {
+                  ConfigurableListableBeanFactory beans = starting.getBeanFactory();
+                  beans.registerSingleton("passwordEncoder", QUICK_TO_CHECK);
+                  templates.ifPresent(known -> beans.registerSingleton("templateEngine", known));
+                });
     application =
         Optional.of(
             (content == Content.DEMO ? server.profiles("bench") : server)
                 .run(Settings.words(settings)));
+    templates = Optional.of(running().getBean(ISpringTemplateEngine.class));
   }
 
   @Override
