@@ -28,6 +28,7 @@ Alpine.data("amount", () => ({
     this.$refs.lasts.textContent = says.why;
     this.$refs.packs.textContent = says.packs;
     this.$refs.money.textContent = says.money;
+    this.$refs.each.textContent = says.each;
     this.$refs.problem.textContent = says.problem;
   },
 }));

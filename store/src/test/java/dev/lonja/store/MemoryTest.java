@@ -61,6 +61,7 @@ class MemoryTest {
           "study_force",
           "study_line",
           "study_product",
+          "price_break",
           "supplier",
           "supplier_closed",
           "supply_order",

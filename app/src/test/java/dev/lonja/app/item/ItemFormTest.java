@@ -109,17 +109,20 @@ class ItemFormTest {
     typed.put("most-0", "12.000001");
     typed.put("supplier-0", "Isla Lubricants");
     typed.put("price-0", "7.1234");
+    typed.put("breaks-0", "60: 6.9; 24,5: 7");
     typed.put("supplyPack-0", "0.5");
     typed.put("supplyLeast-0", "0.75");
     Visitor.Page item = visitor.submit(form.form("/items/new"), typed);
     Map<String, String> before = files();
     Visitor.Page edit = visitor.get(item.path() + "/edit");
     assertThat(edit.document().select("[name=supplyPack-0]").val()).isEqualTo("0.5");
+    assertThat(edit.document().select("[name=breaks-0]").val()).isEqualTo("24.5: 7.00; 60: 6.90");
     assertThat(edit.document().select("[name=least-0]").val()).isEqualTo("0.25");
     assertThat(edit.document().select("[name=most-0]").val()).isEqualTo("12.000001");
     visitor.submit(edit.form("/edit"), Map.of());
     Map<String, String> after = files();
-    for (String table : List.of("item_bins.csv", "supplies.csv", "part_properties.csv")) {
+    for (String table :
+        List.of("item_bins.csv", "supplies.csv", "price_breaks.csv", "part_properties.csv")) {
       assertThat(withoutIds(after.get(table))).isEqualTo(withoutIds(before.get(table)));
     }
   }
@@ -179,6 +182,34 @@ class ItemFormTest {
   @CsvSource(
       delimiter = '|',
       value = {
+        "24 10.40|\"24 10.40\" is not a quantity and its price; allowed is 24: 10.40; 48: 9.90.",
+        "6: 8; 6: 7|A break from 6 pc is listed twice.",
+        "6: -1|The price of a break is -1; allowed is 0 to",
+        "half: 7|A price break is"
+      })
+  void aPriceBreakThatCannotBeReadIsNamedAndKept(String breaks, String problem) {
+    Visitor.Page answer =
+        add(
+            "number",
+            "NT 20 888",
+            "supplier-0",
+            "Cabo Norte Supply",
+            "price-0",
+            "8.7",
+            "breaks-0",
+            breaks,
+            "supplyPack-0",
+            "2",
+            "supplyLeast-0",
+            "4");
+    assertThat(answer.words()).contains("Nothing was changed.").contains(problem);
+    assertThat(answer.document().select("[name=breaks-0]").val()).isEqualTo(breaks);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
         "number|-/-|holds no letter and no digit",
         "height|-3|height is \"-3\"; allowed is millimetres above 0",
         "thread|M20×|thread is \"M20×\"; allowed is a thread such as M20×1.5",
@@ -187,6 +218,7 @@ class ItemFormTest {
         "shelfLife|2.5|The shelf life in days is 2.5; write a whole number.",
         "barcodes|7302214107024|is that of PL 4107-B already",
         "least-3|4|\"4\" stands in this row without its bin.",
+        "breaks-2|6: 4.20|\"6: 4.20\" stands in this row without who sells it.",
         "price-2|4.20|\"4.20\" stands in this row without who sells it.",
         "contentQuantity-1|2|\"2\" stands in this row without what it counts.",
         "content-0|QQ 9|No part has the number \"QQ 9\".",

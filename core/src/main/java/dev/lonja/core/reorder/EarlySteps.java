@@ -2,7 +2,6 @@ package dev.lonja.core.reorder;
 
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.quantity.Quantity;
-import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -54,9 +53,7 @@ public record EarlySteps(Quantity quantity, int days) {
   }
 
   private static Quantity smallest(OrderTerms terms) {
-    BigDecimal packs =
-        terms.smallest().amount().divide(terms.pack().amount(), 0, RoundingMode.CEILING);
-    return Quantity.of(terms.pack().measure(), packs.multiply(terms.pack().amount()));
+    return PriceBreaks.inPacks(terms.smallest(), terms.pack(), RoundingMode.CEILING);
   }
 
   /** The first day on which so much is below the level by the plan line. */

@@ -12,8 +12,9 @@ import org.apache.commons.rng.sampling.distribution.ContinuousSampler;
  * @param mean zero or more
  * @param deviation zero or more
  * @param receipts from how many it was learned; 0 if it is as quoted
+ * @param neverCame true if the last order of it was cancelled before any of it came
  */
-public record LeadTime(double mean, double deviation, int receipts) {
+public record LeadTime(double mean, double deviation, int receipts, boolean neverCame) {
 
   /** From so many receipts on it is learned. */
   public static final int LEAST_RECEIPTS = 4;
@@ -32,7 +33,7 @@ public record LeadTime(double mean, double deviation, int receipts) {
 
   /** As a supplier quotes it, with a deviation of 30 % of the mean. */
   public static LeadTime quoted(int days) {
-    return new LeadTime(days, QUOTED_DEVIATION * days, 0);
+    return new LeadTime(days, QUOTED_DEVIATION * days, 0, false);
   }
 
   /**
@@ -45,11 +46,21 @@ public record LeadTime(double mean, double deviation, int receipts) {
     }
     double mean = receipts.stream().mapToInt(Integer::intValue).average().orElseThrow();
     double squares = receipts.stream().mapToDouble(d -> (d - mean) * (d - mean)).sum();
-    return new LeadTime(mean, Math.sqrt(squares / (receipts.size() - 1)), receipts.size());
+    return new LeadTime(mean, Math.sqrt(squares / (receipts.size() - 1)), receipts.size(), false);
   }
 
-  /** True if it varies so much that nobody may count on it. */
+  /** The same of something whose last order was cancelled before any of it came. */
+  public LeadTime thatNeverCame() {
+    return new LeadTime(mean, deviation, receipts, true);
+  }
+
+  /** True if it varies so much, or failed the last time, that nobody may count on it. */
   public boolean isUnreliable() {
+    return neverCame || varies();
+  }
+
+  /** True if the deviation is more than 0.6 of the mean. */
+  public boolean varies() {
     return mean > 0 && deviation / mean > UNRELIABLE;
   }
 

@@ -3,11 +3,13 @@ package dev.lonja.core.reorder;
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.supplier.Deliveries;
+import dev.lonja.core.supplier.Prices;
 import java.util.Optional;
 
 /**
  * On what an order of one thing depends.
  *
+ * @param prices of one, of which the breaks may be worth more
  * @param pack what it is sold in multiples of, above zero
  * @param smallest the least that can be ordered, above zero
  * @param room for how much there is room and for how long it keeps
@@ -16,6 +18,7 @@ public record OrderTerms(
     LeadTime lead,
     Deliveries deliveries,
     Criticality criticality,
+    Prices prices,
     Quantity pack,
     Quantity smallest,
     Room room) {

@@ -12,6 +12,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntUnaryOperator;
+import java.util.stream.Stream;
 import org.apache.commons.rng.sampling.distribution.ContinuousSampler;
 
 /**
@@ -27,10 +28,16 @@ import org.apache.commons.rng.sampling.distribution.ContinuousSampler;
  *     what is overdue is not counted for that, since it may never come
  * @param timing by when to order, and when an order of today is expected
  * @param amount what to order beside all that is promised, the overdue too; zero or more
+ * @param needed the same before it was raised to a quantity from which one costs less
  * @param limit what kept the amount below what is wanted, if anything did
  */
 public record Reordering(
-    Quantity level, boolean isWanted, Timing timing, Quantity amount, Optional<Limit> limit) {
+    Quantity level,
+    boolean isWanted,
+    Timing timing,
+    Quantity amount,
+    Quantity needed,
+    Optional<Limit> limit) {
 
   /** How often somebody looks at what to order. */
   public static final int REVIEW_DAYS = 7;
@@ -91,6 +98,7 @@ public record Reordering(
   private static final class Working {
 
     private static final double THOUSANDTHS = 1_000.0;
+    private static final long YEAR_DAYS = 365;
 
     private final Band use;
     private final Position position;
@@ -162,7 +170,8 @@ public record Reordering(
       boolean late = !keeps(0);
       Timing timing =
           new Timing(late ? Optional.empty() : orderBy(), late, shortfall(), expected(0, 1));
-      return new Reordering(level, wanted, timing, sized.amount(), sized.limit());
+      return new Reordering(
+          level, wanted, timing, raised(sized, have), sized.amount(), sized.limit());
     }
 
     /** How much, and what kept it small. */
@@ -173,16 +182,8 @@ public record Reordering(
         return new Sized(lacking, Optional.empty());
       }
       Quantity amount = inPacks(lacking.max(terms.smallest()), RoundingMode.CEILING);
-      Optional<Quantity> room = terms.room().most().map(most -> most.minus(have).atLeastZero());
-      Optional<Quantity> keeps =
-          terms
-              .room()
-              .shelfDays()
-              .map(days -> expected(0, 1).plusDays(days))
-              .filter(end -> end.isBefore(use.today().plusDays(use.days())))
-              .map(end -> planned.apply(end).minus(have).atLeastZero());
-      Sized sized = capped(new Sized(amount, Optional.empty()), keeps, Limit.SHELF_LIFE);
-      sized = capped(sized, room, Limit.ROOM);
+      Sized sized = capped(new Sized(amount, Optional.empty()), keeps(have), Limit.SHELF_LIFE);
+      sized = capped(sized, room(have), Limit.ROOM);
       if (sized.limit().isPresent() && sized.amount().compareTo(terms.smallest()) < 0) {
         Limit none =
             sized.limit().get() == Limit.ROOM
@@ -191,6 +192,35 @@ public record Reordering(
         return new Sized(Quantity.zero(measure), Optional.of(none));
       }
       return sized;
+    }
+
+    /** What still goes into the bins, if they have a limit. */
+    private Optional<Quantity> room(Quantity have) {
+      return terms.room().most().map(most -> most.minus(have).atLeastZero());
+    }
+
+    /** What is used before it goes out of date, if that is within the trials. */
+    private Optional<Quantity> keeps(Quantity have) {
+      return terms
+          .room()
+          .shelfDays()
+          .map(days -> expected(0, 1).plusDays(days))
+          .filter(end -> end.isBefore(use.today().plusDays(use.days())))
+          .map(end -> planned.apply(end).minus(have).atLeastZero());
+    }
+
+    /** To where one costs less, if that pays and nothing stands in the way. */
+    private Quantity raised(Sized sized, Quantity have) {
+      if (!sized.amount().isPositive() || sized.limit().isPresent()) {
+        return sized.amount();
+      }
+      Quantity most =
+          Stream.of(room(have), keeps(have))
+              .flatMap(Optional::stream)
+              .reduce(Quantity::min)
+              .orElse(new Quantity(measure, Long.MAX_VALUE));
+      Quantity yearly = planned.apply(use.today().plusDays(YEAR_DAYS - 1));
+      return PriceBreaks.raised(sized.amount(), terms.prices(), terms.pack(), yearly, most);
     }
 
     private Sized capped(Sized sized, Optional<Quantity> cap, Limit because) {
@@ -217,8 +247,7 @@ public record Reordering(
     }
 
     private Quantity inPacks(Quantity amount, RoundingMode rounding) {
-      BigDecimal packs = amount.amount().divide(terms.pack().amount(), 0, rounding);
-      return Quantity.of(measure, packs.multiply(terms.pack().amount()));
+      return PriceBreaks.inPacks(amount, terms.pack(), rounding);
     }
 
     /** What is lacking in a trial before an order of so many days from now arrives. */

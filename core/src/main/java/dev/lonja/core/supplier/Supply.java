@@ -1,5 +1,6 @@
 package dev.lonja.core.supplier;
 
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 
@@ -11,4 +12,15 @@ import dev.lonja.core.quantity.UnitPrice;
  * @param least the least that can be ordered
  */
 public record Supply(
-    Supplier supplier, String orderNumber, UnitPrice price, Quantity pack, Quantity least) {}
+    Supplier supplier, String orderNumber, Prices prices, Quantity pack, Quantity least) {
+
+  /** The price of one in an order of less than any break. */
+  public UnitPrice price() {
+    return prices.base();
+  }
+
+  /** What so much costs in one order. */
+  public Money costOf(Quantity ordered) {
+    return prices.costOf(ordered);
+  }
+}

@@ -19,6 +19,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.supplier.Deliveries;
+import dev.lonja.core.supplier.Prices;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.core.supplier.Supply;
@@ -69,7 +70,7 @@ class PackOffersTest {
     return new Supply(
         new Supplier(new SupplierId(1), "Isla Lubricants", 7, Deliveries.ANY_DAY, Optional.empty()),
         "",
-        price(perLitre),
+        Prices.of(price(perLitre)),
         Quantity.litres("5"),
         Quantity.litres(least));
   }

@@ -7,8 +7,12 @@ import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Deliveries;
+import dev.lonja.core.supplier.Prices;
+import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -37,9 +41,10 @@ class EarlyStepsTest {
   private static List<EarlySteps> of(boolean isBegun, Long most, Integer shelfDays) {
     OrderTerms terms =
         new OrderTerms(
-            new LeadTime(7, 0, 0),
+            new LeadTime(7, 0, 0, false),
             Deliveries.ANY_DAY,
             Criticality.NORMAL,
+            Prices.of(UnitPrice.of(BigDecimal.TEN, Currency.getInstance("EUR"))),
             Quantity.pieces(2),
             Quantity.pieces(3),
             new OrderTerms.Room(

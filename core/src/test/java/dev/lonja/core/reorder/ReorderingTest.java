@@ -9,13 +9,17 @@ import dev.lonja.core.order.Coming;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Deliveries;
+import dev.lonja.core.supplier.Prices;
 import dev.lonja.core.trial.Band;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialTotals;
+import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -30,8 +34,18 @@ class ReorderingTest {
 
   private static final ItemId ITEM = new ItemId(1);
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
-  private static final LeadTime A_WEEK = new LeadTime(7, 0, 0);
+  private static final LeadTime A_WEEK = new LeadTime(7, 0, 0, false);
   private static final Band USE = use();
+  private static final Prices PRICES = Prices.of(price("10.00"));
+
+  private static UnitPrice price(String one) {
+    return UnitPrice.of(new BigDecimal(one), Currency.getInstance("EUR"));
+  }
+
+  private static Prices cheaperFrom(long pieces) {
+    return new Prices(
+        price("10.00"), List.of(new Prices.Break(Quantity.pieces(pieces), price("8.00"))));
+  }
 
   private static Band use() {
     TrialTotals totals = new TrialTotals(new TrialRules(1, 10, TODAY, 12));
@@ -51,7 +65,7 @@ class ReorderingTest {
   private static OrderTerms terms(
       Deliveries deliveries, Criticality criticality, OrderTerms.Room room) {
     return new OrderTerms(
-        A_WEEK, deliveries, criticality, Quantity.pieces(10), Quantity.pieces(25), room);
+        A_WEEK, deliveries, criticality, PRICES, Quantity.pieces(10), Quantity.pieces(25), room);
   }
 
   private static OrderTerms.Room room(long least, Long most, Integer shelfDays) {
@@ -145,9 +159,9 @@ class ReorderingTest {
     assertThat(learned.mean()).isEqualTo(10);
     assertThat(learned.deviation()).isCloseTo(2.1602, within(0.0001));
     assertThat(learned.receipts()).isEqualTo(4);
-    assertThat(LeadTime.of(List.of(8, 10, 9), 20)).isEqualTo(new LeadTime(20, 6, 0));
-    assertThat(new LeadTime(10, 6, 0).isUnreliable()).isFalse();
-    assertThat(new LeadTime(10, 6.1, 0).isUnreliable()).isTrue();
+    assertThat(LeadTime.of(List.of(8, 10, 9), 20)).isEqualTo(new LeadTime(20, 6, 0, false));
+    assertThat(new LeadTime(10, 6, 0, false).isUnreliable()).isFalse();
+    assertThat(new LeadTime(10, 6.1, 0, false).isUnreliable()).isTrue();
   }
 
   /** 25 ± 18 days are waited for twice: nobody may count on them. One piece is used a day. */
@@ -169,9 +183,10 @@ class ReorderingTest {
 
   private static OrderTerms lead(double mean, double deviation) {
     return new OrderTerms(
-        new LeadTime(mean, deviation, 4),
+        new LeadTime(mean, deviation, 4, false),
         Deliveries.ANY_DAY,
         Criticality.NORMAL,
+        PRICES,
         Quantity.pieces(1),
         Quantity.pieces(1),
         room(0, null, null));
@@ -271,6 +286,75 @@ class ReorderingTest {
         .contains(LocalDate.parse("2027-03-26"));
   }
 
+  private static Reordering pricedAt(Prices prices, Long most) {
+    OrderTerms terms = terms(Criticality.NORMAL, 0, most);
+    return of(
+        12,
+        new OrderTerms(
+            terms.lead(),
+            terms.deliveries(),
+            terms.criticality(),
+            prices,
+            terms.pack(),
+            terms.smallest(),
+            terms.room()));
+  }
+
+  /**
+   * 60 are wanted anyway, and a year uses 365. From 200 on one costs 8.00 instead of 10.00: saved
+   * are 200 x 2.00 = 400.00, and keeping the 140 more costs 140 x 8.00 x 18 % x (200 / 365) / 2 =
+   * 55.23. Where one costs 9.70 it is 60.00 against 66.97: not worth it. Bins that hold 200 have no
+   * room for them beside the 12.
+   */
+  @Test
+  void whereOneCostsLessMoreIsOrdered() {
+    Reordering raised = pricedAt(cheaperFrom(195), null);
+    assertThat(raised.needed()).isEqualTo(Quantity.pieces(60));
+    assertThat(raised.amount()).isEqualTo(Quantity.pieces(200));
+    assertThat(pricedAt(cheaperFrom(195), 200L).amount()).isEqualTo(Quantity.pieces(60));
+    Prices hardly =
+        new Prices(price("10.00"), List.of(new Prices.Break(Quantity.pieces(200), price("9.70"))));
+    assertThat(pricedAt(hardly, null).amount()).isEqualTo(Quantity.pieces(60));
+  }
+
+  /**
+   * From 60 on one costs 9.00, which the 60 that are wanted cost anyway. From 100 on it is 8.90:
+   * 100 x 0.10 = 10.00 against 40 x 8.90 x 18 % x (100 / 365) / 2 = 8.78 is taken. 8.85 from 200 on
+   * is held against that: 200 x 0.05 = 10.00 against 100 x 8.85 x 18 % x (200 / 365) / 2 = 43.64.
+   */
+  @Test
+  void eachBreakIsHeldAgainstWhatIsReached() {
+    Prices stairs =
+        new Prices(
+            price("10.00"),
+            List.of(
+                new Prices.Break(Quantity.pieces(200), price("8.85")),
+                new Prices.Break(Quantity.pieces(60), price("9.00")),
+                new Prices.Break(Quantity.pieces(100), price("8.90"))));
+    assertThat(pricedAt(stairs, null).amount()).isEqualTo(Quantity.pieces(100));
+    assertThat(stairs.costOf(Quantity.pieces(59)).display()).isEqualTo("590.00 EUR");
+    assertThat(stairs.costOf(Quantity.pieces(100)).display()).isEqualTo("890.00 EUR");
+  }
+
+  /** What was cancelled before any of it came is waited for twice, as what varies too much. */
+  @Test
+  void whatNeverCameIsNotCountedOn() {
+    assertThat(A_WEEK.isUnreliable()).isFalse();
+    assertThat(A_WEEK.thatNeverCame().isUnreliable()).isTrue();
+    OrderTerms terms = terms(Criticality.NORMAL, 0, null);
+    OrderTerms never =
+        new OrderTerms(
+            A_WEEK.thatNeverCame(),
+            terms.deliveries(),
+            terms.criticality(),
+            terms.prices(),
+            terms.pack(),
+            terms.smallest(),
+            terms.room());
+    // a week more at one a day
+    assertThat(of(12, never).level()).isEqualTo(of(12, terms).level().plus(Quantity.pieces(7)));
+  }
+
   /** Many terms drawn by a fixed seed: no proposal breaks its pack, its least or its room. */
   @Test
   void noAmountBreaksItsTerms() {
@@ -285,9 +369,10 @@ class ReorderingTest {
               : Optional.of(Quantity.pieces(random.nextInt(120)));
       OrderTerms terms =
           new OrderTerms(
-              new LeadTime(1 + random.nextInt(20), random.nextInt(12), 0),
+              new LeadTime(1 + random.nextInt(20), random.nextInt(12), 0, false),
               random.nextBoolean() ? FERRY : Deliveries.ANY_DAY,
               Criticality.values()[random.nextInt(3)],
+              random.nextBoolean() ? PRICES : cheaperFrom(1 + random.nextInt(150)),
               Quantity.pieces(pack),
               Quantity.pieces(smallest),
               new OrderTerms.Room(

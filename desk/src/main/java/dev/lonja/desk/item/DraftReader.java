@@ -5,12 +5,14 @@ import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.supplier.Prices;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.crossref.PartNaming;
 import dev.lonja.store.Session;
 import dev.lonja.store.item.ItemRepository;
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -127,14 +129,19 @@ final class DraftReader {
       } else {
         supplies.add(
             new Supply(
-                supplier.get(),
-                offer.orderNumber(),
-                UnitPrice.of(offer.price(), session.settings().currency()),
-                offer.pack(),
-                offer.least()));
+                supplier.get(), offer.orderNumber(), prices(offer), offer.pack(), offer.least()));
       }
     }
     return supplies;
+  }
+
+  private Prices prices(ItemDraft.Offer offer) {
+    Currency currency = session.settings().currency();
+    return new Prices(
+        UnitPrice.of(offer.price(), currency),
+        offer.breaks().stream()
+            .map(b -> new Prices.Break(b.from(), UnitPrice.of(b.price(), currency)))
+            .toList());
   }
 
   private List<BoxContent> box() {

@@ -70,8 +70,12 @@ public record ItemDraft(
       String supplier,
       String orderNumber,
       BigDecimal price,
+      List<Break> breaks,
       Quantity pack,
       Quantity least) {}
+
+  /** From how much on one costs something else. */
+  public record Break(Quantity from, BigDecimal price) {}
 
   /** Something that comes in its box. */
   public record Content(int row, String part, int quantity) {}

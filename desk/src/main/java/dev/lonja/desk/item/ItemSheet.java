@@ -11,6 +11,7 @@ import dev.lonja.core.supplier.Supply;
 import dev.lonja.store.Session;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * Everything on file of an item by field, each value as it can be read back; what is listed has a
@@ -45,10 +46,18 @@ public final class ItemSheet {
       fields.put("supplier-" + row, supply.supplier().name());
       fields.put("orderNumber-" + row, supply.orderNumber());
       fields.put("price-" + row, supply.price().exactText());
+      fields.put("breaks-" + row, breaks(supply));
       fields.put("supplyPack-" + row, supply.pack().exactText());
       fields.put("supplyLeast-" + row++, supply.least().exactText());
     }
     return fields;
+  }
+
+  /** "24: 10.40; 48: 9.90", as it is read back. */
+  private static String breaks(Supply supply) {
+    return supply.prices().breaks().stream()
+        .map(each -> each.from().exactText() + ": " + each.price().exactText())
+        .collect(Collectors.joining("; "));
   }
 
   /** What is on file of a part that is not stocked yet. */

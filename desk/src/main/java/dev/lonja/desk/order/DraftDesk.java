@@ -140,7 +140,7 @@ public class DraftDesk extends BuyersDesk {
         .filter(line -> line.item().id().equals(asked.item().id()))
         .findFirst()
         .ifPresentOrElse(
-            line -> session.orders().setQuantity(line.id(), asked.quantity()),
+            line -> session.orders().setQuantity(line.id(), asked.supply(), asked.quantity()),
             () ->
                 session.orders().addLine(id, asked.item().id(), asked.supply(), asked.quantity()));
   }

@@ -224,7 +224,7 @@ public class BuyDesk {
         quantity.isZero()
             ? Optional.empty()
             : OrderAmount.problem(quantity, proposal.supply().pack(), proposal.supply().least()),
-        proposal.supply().price().valueOf(quantity),
+        proposal.supply().costOf(quantity),
         Optional.empty());
   }
 

@@ -3,6 +3,7 @@ package dev.lonja.desk.reorder;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.EarlySteps;
 import dev.lonja.core.reorder.FreeFreight;
 import dev.lonja.core.reorder.Position;
@@ -81,14 +82,12 @@ final class FreightFilling {
   }
 
   private static FreeFreight.Option option(Candidate candidate) {
+    Proposal proposal = candidate.proposal();
+    UnitPrice price = proposal.supply().prices().at(proposal.reordering().amount());
     return new FreeFreight.Option(
-        candidate.proposal().item().number(),
+        proposal.item().number(),
         candidate.steps().stream()
-            .map(
-                step ->
-                    new FreeFreight.Step(
-                        candidate.proposal().supply().price().valueOf(step.quantity()).minor(),
-                        step.days()))
+            .map(step -> new FreeFreight.Step(price.valueOf(step.quantity()).minor(), step.days()))
             .filter(step -> step.minor() > 0)
             .toList());
   }

@@ -18,6 +18,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Works out what is proposed of each thing: of all who supply it, in any of its packs, the one that
@@ -49,15 +50,20 @@ final class Proposals {
    * @param supplies by item, who sells it
    * @param bins by item, what they hold
    * @param leadDays how long what was ordered took to come
+   * @param neverCame of whom the last order of an item was cancelled before any of it came
    */
   record Known(
       Map<ItemId, List<Supply>> supplies,
       Map<ItemId, List<ItemBin>> bins,
-      Map<OrderRepository.Source, List<Integer>> leadDays) {
+      Map<OrderRepository.Source, List<Integer>> leadDays,
+      Set<OrderRepository.Source> neverCame) {
 
     static Known load(Session session) {
       return new Known(
-          session.supplies().all(), session.keeping().bins(), session.orders().leadDays());
+          session.supplies().all(),
+          session.keeping().bins(),
+          session.orders().leadDays(),
+          session.orders().neverCame());
     }
   }
 
@@ -87,21 +93,21 @@ final class Proposals {
             lead(item, supply.supplier()),
             supply.supplier().deliveries(),
             item.keeping().criticality(),
+            supply.prices(),
             supply.pack(),
             supply.least(),
             new OrderTerms.Room(least(subject), most(subject), item.keeping().shelfLifeDays()));
     Reordering reordering = bands.reordering(subject, terms, item.id());
     return new Proposal(
-        subject, item, supply, terms, reordering, supply.price().valueOf(reordering.amount()));
+        subject, item, supply, terms, reordering, supply.costOf(reordering.amount()));
   }
 
   /** Learned from what came, or as quoted. */
   private LeadTime lead(Item item, Supplier supplier) {
-    return LeadTime.of(
-        known
-            .leadDays()
-            .getOrDefault(new OrderRepository.Source(supplier.id(), item.id()), List.of()),
-        supplier.leadDays());
+    OrderRepository.Source source = new OrderRepository.Source(supplier.id(), item.id());
+    LeadTime lead =
+        LeadTime.of(known.leadDays().getOrDefault(source, List.of()), supplier.leadDays());
+    return known.neverCame().contains(source) ? lead.thatNeverCame() : lead;
   }
 
   private Quantity least(Subject subject) {

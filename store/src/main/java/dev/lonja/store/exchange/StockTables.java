@@ -23,6 +23,7 @@ import static dev.lonja.store.schema.Tables.ITEM_BIN;
 import static dev.lonja.store.schema.Tables.LOT;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.PICTURE;
+import static dev.lonja.store.schema.Tables.PRICE_BREAK;
 import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
@@ -47,6 +48,7 @@ final class StockTables {
           pictures(),
           suppliers(),
           supplies(),
+          priceBreaks(),
           lots(),
           requests(),
           movements());
@@ -188,6 +190,26 @@ final class StockTables {
         .with(
             of("least_pc_or_l", SUPPLY.LEAST_MICRO, scaled(6, 1, QUANTITY_MICRO), "least ordered"))
         .unique("item_id", "supplier_id")
+        .build();
+  }
+
+  private static ExchangeTable priceBreaks() {
+    return ExchangeTable.named("price_breaks", PRICE_BREAK)
+        .with(number("id", PRICE_BREAK.ID, "number of the row"))
+        .with(reference("supply_id", PRICE_BREAK.SUPPLY_ID, "supplies", "who gives it on what"))
+        .with(
+            of(
+                "from_pc_or_l",
+                PRICE_BREAK.FROM_MICRO,
+                scaled(6, 1, QUANTITY_MICRO),
+                "from so much in one order on"))
+        .with(
+            of(
+                "price_minor",
+                PRICE_BREAK.PRICE_E4,
+                scaled(4, 0, PRICE_E4),
+                "cents a piece or litre, of all of it"))
+        .unique("supply_id", "from_pc_or_l")
         .build();
   }
 

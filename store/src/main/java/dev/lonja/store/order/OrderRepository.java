@@ -24,9 +24,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Currency;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -90,16 +92,17 @@ public final class OrderRepository {
         .set(ORDER_LINE.ORDER_NUMBER, supply.orderNumber())
         .set(ORDER_LINE.QUANTITY_MICRO, quantity.millionths())
         .set(ORDER_LINE.PACK_MICRO, supply.pack().millionths())
-        .set(ORDER_LINE.PRICE_E4, supply.price().tenThousandthsOfMinor())
+        .set(ORDER_LINE.PRICE_E4, supply.prices().at(quantity).tenThousandthsOfMinor())
         .returning(ORDER_LINE.ID)
         .fetchSingle(ORDER_LINE.ID);
   }
 
-  /** Changes how much a draft asks for. */
-  public void setQuantity(OrderLineId id, Quantity quantity) {
+  /** Changes how much a draft asks for, and thereby what one costs. */
+  public void setQuantity(OrderLineId id, Supply supply, Quantity quantity) {
     context
         .update(ORDER_LINE)
         .set(ORDER_LINE.QUANTITY_MICRO, quantity.millionths())
+        .set(ORDER_LINE.PRICE_E4, supply.prices().at(quantity).tenThousandthsOfMinor())
         .where(ORDER_LINE.ID.eq(id))
         .execute();
   }
@@ -269,6 +272,32 @@ public final class OrderRepository {
             row -> new Source(row.get(SUPPLY_ORDER.SUPPLIER_ID), row.get(ORDER_LINE.ITEM_ID)),
             row ->
                 (int) (row.get(first).toEpochDay() - row.get(SUPPLY_ORDER.SENT_ON).toEpochDay()));
+  }
+
+  /** Of whom the last order of an item that was sent was cancelled before any of it came. */
+  public Set<Source> neverCame() {
+    Set<Source> seen = new HashSet<>();
+    Set<Source> never = new HashSet<>();
+    context
+        .select(SUPPLY_ORDER.SUPPLIER_ID, ORDER_LINE.ITEM_ID, RECEIVED)
+        .select(ORDER_LINE.QUANTITY_MICRO, ORDER_LINE.GIVEN_UP_MICRO)
+        .from(ORDER_LINE)
+        .join(SUPPLY_ORDER)
+        .on(SUPPLY_ORDER.ID.eq(ORDER_LINE.ORDER_ID))
+        .where(SUPPLY_ORDER.SENT_ON.isNotNull())
+        .orderBy(SUPPLY_ORDER.SENT_ON.desc(), ORDER_LINE.ID.desc())
+        .forEach(
+            row -> {
+              Source source =
+                  new Source(row.get(SUPPLY_ORDER.SUPPLIER_ID), row.get(ORDER_LINE.ITEM_ID));
+              boolean cancelled =
+                  row.get(ORDER_LINE.GIVEN_UP_MICRO).equals(row.get(ORDER_LINE.QUANTITY_MICRO))
+                      && row.get(RECEIVED) == 0;
+              if (seen.add(source) && cancelled) {
+                never.add(source);
+              }
+            });
+    return never;
   }
 
   private List<Order> orders(Condition which) {

@@ -1,6 +1,7 @@
 package dev.lonja.store.supplier;
 
 import static dev.lonja.store.schema.Tables.ITEM;
+import static dev.lonja.store.schema.Tables.PRICE_BREAK;
 import static dev.lonja.store.schema.Tables.SUPPLIER;
 import static dev.lonja.store.schema.Tables.SUPPLY;
 
@@ -8,6 +9,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.supplier.Prices;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.core.supplier.Supply;
@@ -17,6 +19,7 @@ import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
@@ -57,12 +60,14 @@ public final class SupplyRepository {
   /** Who supplies an item, the cheapest first. */
   public List<Supply> of(ItemId itemId) {
     Map<SupplierId, Supplier> suppliers = suppliers();
-    return OF_ITEM.with(context, itemId).fetch(row -> supply(row, suppliers));
+    Map<Long, List<PriceRow>> breaks = breaks(SUPPLY.ITEM_ID.eq(itemId));
+    return OF_ITEM.with(context, itemId).fetch(row -> supply(row, suppliers, breaks));
   }
 
   /** By item, who supplies it, the cheapest first; what nobody supplies is absent. */
   public Map<ItemId, List<Supply>> all() {
     Map<SupplierId, Supplier> suppliers = suppliers();
+    Map<Long, List<PriceRow>> breaks = breaks(DSL.noCondition());
     return context
         .select(SUPPLY.fields())
         .select(ITEM.MEASURE)
@@ -72,19 +77,43 @@ public final class SupplyRepository {
         .join(ITEM)
         .on(ITEM.ID.eq(SUPPLY.ITEM_ID))
         .orderBy(SUPPLY.ITEM_ID, SUPPLY.PRICE_E4, SUPPLIER.NAME)
-        .fetchGroups(SUPPLY.ITEM_ID, row -> supply(row, suppliers));
+        .fetchGroups(SUPPLY.ITEM_ID, row -> supply(row, suppliers, breaks));
   }
 
   private Map<SupplierId, Supplier> suppliers() {
     return new SupplierRepository(context, currency).byId();
   }
 
-  private Supply supply(Record row, Map<SupplierId, Supplier> suppliers) {
+  /** A price of one and from how much on, in millionths. */
+  private record PriceRow(long from, UnitPrice price) {}
+
+  /** By row of who supplies what. */
+  private Map<Long, List<PriceRow>> breaks(Condition which) {
+    return context
+        .select(PRICE_BREAK.SUPPLY_ID, PRICE_BREAK.FROM_MICRO, PRICE_BREAK.PRICE_E4)
+        .from(PRICE_BREAK)
+        .join(SUPPLY)
+        .on(SUPPLY.ID.eq(PRICE_BREAK.SUPPLY_ID))
+        .where(which)
+        .fetchGroups(
+            PRICE_BREAK.SUPPLY_ID,
+            row ->
+                new PriceRow(
+                    row.get(PRICE_BREAK.FROM_MICRO),
+                    new UnitPrice(row.get(PRICE_BREAK.PRICE_E4), currency)));
+  }
+
+  private Supply supply(
+      Record row, Map<SupplierId, Supplier> suppliers, Map<Long, List<PriceRow>> breaks) {
     Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
     return new Supply(
         suppliers.get(row.get(SUPPLY.SUPPLIER_ID)),
         row.get(SUPPLY.ORDER_NUMBER),
-        new UnitPrice(row.get(SUPPLY.PRICE_E4), currency),
+        new Prices(
+            new UnitPrice(row.get(SUPPLY.PRICE_E4), currency),
+            breaks.getOrDefault(row.get(SUPPLY.ID), List.of()).stream()
+                .map(b -> new Prices.Break(new Quantity(measure, b.from()), b.price()))
+                .toList()),
         new Quantity(measure, row.get(SUPPLY.PACK_MICRO)),
         new Quantity(measure, row.get(SUPPLY.LEAST_MICRO)));
   }
@@ -98,16 +127,34 @@ public final class SupplyRepository {
 
   /** Writes anew who supplies an item. */
   public void set(ItemId itemId, List<Supply> supplies) {
+    context
+        .deleteFrom(PRICE_BREAK)
+        .where(
+            PRICE_BREAK.SUPPLY_ID.in(
+                DSL.select(SUPPLY.ID).from(SUPPLY).where(SUPPLY.ITEM_ID.eq(itemId))))
+        .execute();
     context.deleteFrom(SUPPLY).where(SUPPLY.ITEM_ID.eq(itemId)).execute();
-    for (Supply supply : supplies) {
+    supplies.forEach(supply -> add(itemId, supply));
+  }
+
+  private void add(ItemId itemId, Supply supply) {
+    long id =
+        context
+            .insertInto(SUPPLY)
+            .set(SUPPLY.ITEM_ID, itemId)
+            .set(SUPPLY.SUPPLIER_ID, supply.supplier().id())
+            .set(SUPPLY.ORDER_NUMBER, supply.orderNumber())
+            .set(SUPPLY.PRICE_E4, supply.price().tenThousandthsOfMinor())
+            .set(SUPPLY.PACK_MICRO, supply.pack().millionths())
+            .set(SUPPLY.LEAST_MICRO, supply.least().millionths())
+            .returning(SUPPLY.ID)
+            .fetchSingle(SUPPLY.ID);
+    for (Prices.Break each : supply.prices().breaks()) {
       context
-          .insertInto(SUPPLY)
-          .set(SUPPLY.ITEM_ID, itemId)
-          .set(SUPPLY.SUPPLIER_ID, supply.supplier().id())
-          .set(SUPPLY.ORDER_NUMBER, supply.orderNumber())
-          .set(SUPPLY.PRICE_E4, supply.price().tenThousandthsOfMinor())
-          .set(SUPPLY.PACK_MICRO, supply.pack().millionths())
-          .set(SUPPLY.LEAST_MICRO, supply.least().millionths())
+          .insertInto(PRICE_BREAK)
+          .set(PRICE_BREAK.SUPPLY_ID, id)
+          .set(PRICE_BREAK.FROM_MICRO, each.from().millionths())
+          .set(PRICE_BREAK.PRICE_E4, each.price().tenThousandthsOfMinor())
           .execute();
     }
   }

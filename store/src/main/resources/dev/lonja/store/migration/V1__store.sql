@@ -444,6 +444,15 @@ CREATE TABLE supply (
 ) STRICT;
 CREATE INDEX supply_supplier ON supply (supplier_id);
 
+-- from so much on, all of it costs something else
+CREATE TABLE price_break (
+  id INTEGER NOT NULL PRIMARY KEY,
+  supply_id INTEGER NOT NULL REFERENCES supply,
+  from_micro INTEGER NOT NULL CHECK (from_micro BETWEEN 1 AND 1000000000000),
+  price_e4 INTEGER NOT NULL CHECK (price_e4 BETWEEN 0 AND 1000000000000),
+  UNIQUE (supply_id, from_micro)
+) STRICT;
+
 CREATE TABLE lot (
   id INTEGER NOT NULL PRIMARY KEY,
   item_id INTEGER NOT NULL REFERENCES item,

@@ -19,6 +19,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -66,10 +67,45 @@ class OrderRepositoryTest {
     return store.read(s -> s.orders().coming());
   }
 
+  /** One costs 18.90, from six on 17.50. */
+  @Test
+  void whatOneCostsFollowsHowManyAreAskedFor() {
+    assertThat(line().cost().exactText()).isEqualTo("175.00");
+    write(
+        s ->
+            s.orders()
+                .setQuantity(line().id(), s.supplies().of(FILTER).get(0), Quantity.pieces(5)));
+    assertThat(line().cost().exactText()).isEqualTo("94.50");
+  }
+
+  /** A draft says nothing, and only the last order of a thing counts. */
+  @Test
+  void whatWasCancelledBeforeAnyOfItCameIsRemembered() {
+    OrderRepository.Source source = new OrderRepository.Source(order().supplier().id(), FILTER);
+    write(s -> s.orders().giveUp(line().id(), Quantity.pieces(10), "sold out"));
+    assertThat(neverCame()).isEmpty();
+    write(s -> s.orders().send(id, TODAY, PROMISED));
+    assertThat(neverCame()).containsExactly(source);
+    write(s -> s.orders().giveUp(line().id(), Quantity.pieces(9), "sold out"));
+    assertThat(neverCame()).isEmpty();
+    write(s -> s.orders().giveUp(line().id(), Quantity.pieces(10), "sold out"));
+    write(
+        s -> {
+          OrderId next = s.orders().add(order().supplier().id(), TODAY);
+          s.orders().addLine(next, FILTER, s.supplies().of(FILTER).get(0), Quantity.pieces(2));
+          s.orders().send(next, TODAY.plusDays(1), PROMISED);
+        });
+    assertThat(neverCame()).isEmpty();
+  }
+
+  private Set<OrderRepository.Source> neverCame() {
+    return store.read(s -> s.orders().neverCame());
+  }
+
   @Test
   void aDraftBringsNothingYet() {
     assertThat(order().state()).isEqualTo(OrderState.DRAFT);
-    assertThat(line().cost().exactText()).isEqualTo("189.00");
+    assertThat(line().cost().exactText()).isEqualTo("175.00");
     assertThat(coming()).isEmpty();
     assertThat(store.<List<Order>>read(s -> s.orders().open())).containsExactly(order());
   }

@@ -8,6 +8,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Deliveries;
 import dev.lonja.core.supplier.Freight;
+import dev.lonja.core.supplier.Prices;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.core.supplier.Supply;
@@ -49,7 +50,16 @@ class SuppliersTest {
     assertThat(known.orderNumber()).isEqualTo("22-1010");
     Supplier nova = nova();
     Supply cheaper =
-        new Supply(nova, "NC-8", price("17.25"), Quantity.pieces(1), Quantity.pieces(6));
+        new Supply(
+            nova,
+            "NC-8",
+            new Prices(
+                price("17.25"),
+                List.of(
+                    new Prices.Break(Quantity.pieces(12), price("16")),
+                    new Prices.Break(Quantity.pieces(48), price("15.5")))),
+            Quantity.pieces(1),
+            Quantity.pieces(6));
     store.write(
         s -> {
           s.supplies().set(FILTER, List.of(known, cheaper));

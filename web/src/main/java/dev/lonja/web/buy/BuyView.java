@@ -80,5 +80,5 @@ public record BuyView(
   public record Later(Plate plate, String by, String supplier, String free, String level) {}
 
   /** What another amount means, as the page fetches it. */
-  public record Instead(String why, String packs, String money, String problem) {}
+  public record Instead(String why, String packs, String money, String each, String problem) {}
 }

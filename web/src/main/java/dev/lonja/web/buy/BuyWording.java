@@ -160,8 +160,12 @@ final class BuyWording {
         line.amount().measure().symbol(),
         packs(line.amount(), supply.pack()),
         line.cost().display(),
-        supply.price().display() + " each",
+        each(line),
         line.amount().isZero() ? "" : ReorderWording.lasts(line, today));
+  }
+
+  private static String each(BuyDesk.Line line) {
+    return line.proposal().supply().prices().at(line.amount()).display() + " each";
   }
 
   /** What another amount means. */
@@ -171,6 +175,7 @@ final class BuyWording {
         line.amount().isZero() ? "Nothing is ordered of it." : ReorderWording.lasts(line, today),
         packs(line.amount(), supply.pack()),
         line.cost().display(),
+        each(line),
         line.problem().map(OrderRefusals::amount).orElse(""));
   }
 

@@ -4,6 +4,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
+import dev.lonja.core.supplier.Prices;
 import dev.lonja.desk.reorder.BroughtForward;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
@@ -28,7 +29,10 @@ public final class ReorderWording {
         + (lead.receipts() > 0
             ? "from " + Words.count(lead.receipts(), "receipt", "receipts")
             : "as quoted")
-        + (lead.isUnreliable() ? ", not to be counted on" : "");
+        + (lead.varies() ? ", not to be counted on" : "")
+        + (lead.neverCame()
+            ? "; the last order was cancelled, so twice that is reckoned with"
+            : "");
   }
 
   private static String decimal(double days) {
@@ -151,7 +155,7 @@ public final class ReorderWording {
                     + terms.criticality().words()
                     + ")")
         .append(". ");
-    if (terms.lead().receipts() > 0) {
+    if (terms.lead().receipts() > 0 || terms.lead().neverCame()) {
       words.append("An order takes ").append(lead(terms.lead())).append(". ");
     }
     return words.append(amount(proposal)).toString();
@@ -201,8 +205,27 @@ public final class ReorderWording {
     return shortfall.isZero() ? "some" : shortfall.display() + " on average";
   }
 
+  /** "Raised from 8: from 24 on one costs 10.40 EUR instead of 11.80 EUR." */
+  private static String raised(Proposal proposal) {
+    Prices prices = proposal.supply().prices();
+    Quantity amount = proposal.reordering().amount();
+    Quantity needed = proposal.reordering().needed();
+    return "Raised from "
+        + needed.display()
+        + ": of "
+        + amount.display()
+        + " one costs "
+        + prices.at(amount).display()
+        + " instead of "
+        + prices.at(needed).display()
+        + ", which is more than keeping it costs. ";
+  }
+
   private static String amount(Proposal proposal) {
     Reordering reordering = proposal.reordering();
+    if (reordering.amount().compareTo(reordering.needed()) > 0) {
+      return raised(proposal);
+    }
     if (reordering.limit().isEmpty()) {
       return "";
     }

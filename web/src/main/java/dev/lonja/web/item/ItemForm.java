@@ -205,7 +205,10 @@ final class ItemForm {
   }
 
   private Optional<Quantity> amount(String field, String what, Measure measure) {
-    String text = text(field);
+    return amount(field, what, text(field), measure);
+  }
+
+  private Optional<Quantity> amount(String field, String what, String text, Measure measure) {
     return switch (measure) {
       case PIECES ->
           typed.wholeBetween(field, what, text, 1, Limits.QUANTITY).map(Quantity::pieces);
@@ -219,7 +222,14 @@ final class ItemForm {
     for (int row = 0; row < MOST_ROWS; row++) {
       String name = text("supplier-" + row);
       if (name.isEmpty()) {
-        refuseAlone(row, "who sells it", "orderNumber-", "price-", "supplyPack-", "supplyLeast-");
+        refuseAlone(
+            row,
+            "who sells it",
+            "orderNumber-",
+            "price-",
+            "breaks-",
+            "supplyPack-",
+            "supplyLeast-");
         continue;
       }
       Optional<BigDecimal> price =
@@ -244,11 +254,42 @@ final class ItemForm {
       Optional<Quantity> pack = amount("supplyPack-" + row, "The pack of " + name, measure);
       Optional<Quantity> least =
           amount("supplyLeast-" + row, "The least order from " + name, measure);
+      List<ItemDraft.Break> breaks = breaks("breaks-" + row, measure);
       if (price.isPresent() && pack.isPresent() && least.isPresent()) {
-        offers.add(new ItemDraft.Offer(row, name, number, price.get(), pack.get(), least.get()));
+        offers.add(
+            new ItemDraft.Offer(row, name, number, price.get(), breaks, pack.get(), least.get()));
       }
     }
     return offers;
+  }
+
+  /** "24: 10.40; 48: 9.90": from how much on one costs what. */
+  private List<ItemDraft.Break> breaks(String field, Measure measure) {
+    List<ItemDraft.Break> breaks = new ArrayList<>();
+    for (String text : text(field).split(";")) {
+      if (text.isBlank()) {
+        continue;
+      }
+      String[] both = text.split(":");
+      if (both.length != 2) {
+        typed.refuse(
+            field,
+            "\""
+                + text.strip()
+                + "\" is not a quantity and its price; allowed is 24: 10.40; 48: 9.90.");
+        continue;
+      }
+      Optional<Quantity> from = amount(field, "A price break", both[0].strip(), measure);
+      Optional<BigDecimal> price =
+          typed.money(field, "The price of a break", both[1].strip(), Limits.PRICE_MINOR, currency);
+      if (from.isPresent() && price.isPresent()) {
+        if (breaks.stream().anyMatch(other -> other.from().equals(from.get()))) {
+          typed.refuse(field, "A break from " + from.get().display() + " is listed twice.");
+        }
+        breaks.add(new ItemDraft.Break(from.get(), price.get()));
+      }
+    }
+    return breaks;
   }
 
   private List<ItemDraft.Content> contents() {

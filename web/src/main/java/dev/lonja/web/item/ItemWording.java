@@ -114,7 +114,10 @@ class ItemWording {
     return new ItemView.SupplyRow(
         supply.supplier().name(),
         supply.orderNumber(),
-        supply.price().display(),
+        supply.price().display()
+            + supply.prices().breaks().stream()
+                .map(b -> ", from " + b.from().display() + " " + b.price().display())
+                .collect(Collectors.joining()),
         supply.pack().display(),
         supply.least().display(),
         Words.count(supply.supplier().leadDays(), "day", "days"));

@@ -181,7 +181,7 @@ public final class DemoBuying {
                 stock,
                 new Place(item.id(), lot, item.homeBin().id()),
                 quantity,
-                session.supplies().of(item.id()).get(0).price().valueOf(quantity)),
+                session.supplies().of(item.id()).get(0).costOf(quantity)),
             reference.isEmpty() ? "opening stock" : "",
             reference.orElse(""),
             DemoMaster.morning(day))

@@ -52,6 +52,7 @@ public final class DemoMaster {
           "product_approvals",
           "products",
           "services",
+          "price_breaks",
           "settings",
           "spec_approvals",
           "spec_classes",
