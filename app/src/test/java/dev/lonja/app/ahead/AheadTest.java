@@ -155,4 +155,32 @@ class AheadTest {
     Visitor.Page page = visitor.get("/ahead/" + SERVER.itemId("LT 4-0200"));
     assertThat(page.words()).contains("Nothing is expected within the horizon.");
   }
+
+  /** By family, by supplier, by how critical, and only what runs short; together they narrow it. */
+  @Test
+  void whatIsShownIsChosen() {
+    Visitor.Page all = visitor.get("/ahead");
+    int every = rows(all);
+    Visitor.Page filters = visitor.get("/ahead?family=SPIN_ON_FILTER");
+    assertThat(rows(filters)).isPositive().isLessThan(every);
+    assertThat(filters.document().select("main tbody tr td:first-child").eachText())
+        .containsOnly("spin-on filter");
+    assertThat(filters.text(".title")).contains(rows(filters) + " of " + every + " items");
+    Visitor.Page both = visitor.get("/ahead?family=SPIN_ON_FILTER&short=yes&weeks=8");
+    assertThat(rows(both)).isLessThanOrEqualTo(rows(filters));
+    assertThat(both.document().select("a:contains(52 weeks)").attr("href"))
+        .isEqualTo("/ahead?weeks=52&family=SPIN_ON_FILTER&short=yes");
+    Visitor.Page oils = visitor.get("/ahead?supplier=2");
+    assertThat(oils.document().select("#supplier option[selected]").text())
+        .isEqualTo("Isla Lubricants");
+    assertThat(rows(oils)).isPositive().isLessThan(every);
+    assertThat(visitor.get("/ahead?criticality=CONVENIENCE&family=SPIN_ON_FILTER").words())
+        .contains("Nothing that is used is so.");
+    long lines = visitor.ask("/ahead.csv?supplier=2").response().body().lines().count();
+    assertThat(lines).isLessThan(visitor.ask("/ahead.csv").response().body().lines().count());
+  }
+
+  private static int rows(Visitor.Page page) {
+    return page.document().select("main tbody tr").size();
+  }
 }

@@ -6,11 +6,15 @@ import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.supplier.Supplier;
+import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -43,6 +47,28 @@ public class AheadDesk {
   @KeptAnswer
   public Forecast all(int weeks) {
     return store.read(session -> Forecast.load(session, clock.today(), weeks));
+  }
+
+  /**
+   * Who sells what.
+   *
+   * @param suppliers in order of their names
+   */
+  public record Sellers(List<Supplier> suppliers, Map<ItemId, List<Supplier>> byItem) {}
+
+  /** Who sells what, to look at what is used by supplier. */
+  @KeptAnswer
+  public Sellers sellers() {
+    return store.read(
+        session -> {
+          Map<ItemId, List<Supplier>> byItem = new HashMap<>();
+          session
+              .supplies()
+              .all()
+              .forEach(
+                  (item, its) -> byItem.put(item, its.stream().map(Supply::supplier).toList()));
+          return new Sellers(session.suppliers().all(), byItem);
+        });
   }
 
   /** The plan line of one item, or of the fluid it is a pack of; empty for an unknown item. */

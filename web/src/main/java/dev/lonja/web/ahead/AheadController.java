@@ -9,6 +9,7 @@ import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -35,17 +36,31 @@ class AheadController {
   }
 
   @GetMapping("/ahead")
-  String all(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks, Model model) {
+  String all(
+      @RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks,
+      @RequestParam Map<String, String> choice,
+      Model model) {
     int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
-    model.addAttribute("view", wording().all(desk.all(ahead), ahead));
+    model.addAttribute(
+        "view", wording().all(desk.all(ahead), desk.sellers(), filter(choice), ahead));
     return "ahead/ahead";
   }
 
   /** What is used of each thing in each week, with its band up to the end of that week. */
   @GetMapping("/ahead.csv")
-  ResponseEntity<byte[]> csv(@RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks) {
+  ResponseEntity<byte[]> csv(
+      @RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks,
+      @RequestParam Map<String, String> choice) {
     int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
-    return wording().csv(desk.all(ahead)).as("ahead.csv");
+    return wording().csv(desk.all(ahead), desk.sellers(), filter(choice)).as("ahead.csv");
+  }
+
+  private static AheadFilter filter(Map<String, String> choice) {
+    return new AheadFilter(
+        choice.getOrDefault("family", ""),
+        choice.getOrDefault("supplier", ""),
+        choice.getOrDefault("criticality", ""),
+        !choice.getOrDefault("short", "").isEmpty());
   }
 
   private AheadWording wording() {

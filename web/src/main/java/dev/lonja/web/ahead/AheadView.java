@@ -12,13 +12,25 @@ public record AheadView(
     String summary,
     int weeks,
     List<Horizon> horizons,
+    String csv,
+    Filter filter,
     int barWeeks,
     String firstWeek,
     List<String> gaps,
     DrawingView drawing,
     List<Row> rows) {
 
-  public record Horizon(int weeks, String words, boolean chosen) {}
+  public record Horizon(String address, String words, boolean chosen) {}
+
+  /** Which items are shown. */
+  public record Filter(
+      List<Option> families,
+      List<Option> suppliers,
+      List<Option> criticalities,
+      boolean onlyShort,
+      boolean any) {}
+
+  public record Option(String value, String words, boolean chosen) {}
 
   public record Row(
       String kind,

@@ -115,25 +115,34 @@ final class AheadWording {
     return chance < 1 && rounded == WHOLE ? ">99 %" : rounded + " %";
   }
 
-  /** All items that are expected to be used, the shortest first. */
-  AheadView all(Forecast forecast, int weeks) {
+  /** What is shown of all items that are expected to be used, the shortest first. */
+  AheadView all(Forecast forecast, AheadDesk.Sellers sellers, AheadFilter filter, int weeks) {
+    List<Subject> inUse =
+        forecast.subjects().stream().filter(subject -> !subject.demands().isEmpty()).toList();
     List<Subject> used =
-        forecast.subjects().stream()
-            .filter(subject -> !subject.demands().isEmpty())
+        inUse.stream()
+            .filter(subject -> filter.takes(subject, sellers.byItem()))
             .sorted(
                 Comparator.comparing(
                     (Subject subject) -> subject.cover().shortOn().orElse(LocalDate.MAX)))
             .toList();
     long shortCount = used.stream().filter(s -> s.cover().shortOn().isPresent()).count();
     return new AheadView(
-        Words.count(used.size(), "item", "items")
+        (filter.isAny() ? used.size() + " of " : "")
+            + Words.count(inUse.size(), "item", "items")
             + " in use, "
             + shortCount
             + " run short within "
             + weeks
             + " weeks",
         weeks,
-        HORIZONS.stream().map(w -> new AheadView.Horizon(w, w + " weeks", w == weeks)).toList(),
+        HORIZONS.stream()
+            .map(w -> new AheadView.Horizon(filter.address("/ahead", w), w + " weeks", w == weeks))
+            .toList(),
+        filter.address("/ahead.csv", weeks),
+        filter.view(
+            inUse.stream().map(subject -> subject.lead().family()).distinct().sorted().toList(),
+            sellers.suppliers()),
         Math.min(BAR_WEEKS, weeks),
         "week " + IsoWeek.of(today).number(),
         forecast.plan().gaps().stream().map(AheadWording::gap).toList(),
@@ -142,7 +151,7 @@ final class AheadWording {
   }
 
   /** The weeks in which anything is used, with what is used up to their ends. */
-  CsvAnswer csv(Forecast forecast) {
+  CsvAnswer csv(Forecast forecast, AheadDesk.Sellers sellers, AheadFilter filter) {
     CsvAnswer csv =
         new CsvAnswer(
             "make",
@@ -158,6 +167,9 @@ final class AheadWording {
             "chance_short");
     List<IsoWeek> weeks = forecast.plan().horizon();
     for (Subject subject : forecast.subjects()) {
+      if (!filter.takes(subject, sellers.byItem())) {
+        continue;
+      }
       Map<IsoWeek, Quantity> use = subject.byWeek();
       for (int week = 0; week < weeks.size(); week++) {
         Quantity used = use.get(weeks.get(week));
