@@ -40,6 +40,7 @@ import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.policy.PolicyRepository;
 import dev.lonja.store.reference.ReferenceRepository;
+import dev.lonja.store.replay.PastRepository;
 import dev.lonja.store.request.RequestLog;
 import dev.lonja.store.service.DeviationRepository;
 import dev.lonja.store.service.ReceiptRepository;
@@ -231,6 +232,10 @@ public final class Session {
 
   public KitRangeRepository kitRanges() {
     return new KitRangeRepository(context);
+  }
+
+  public PastRepository past() {
+    return new PastRepository(context, settings().timeZone(), settings().currency());
   }
 
   public UnplannedIssues unplanned() {

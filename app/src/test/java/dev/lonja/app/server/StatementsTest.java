@@ -58,7 +58,7 @@ class StatementsTest {
     "/oils/products/1, 32",
     "/trays, 9",
     "/trays/8, 32",
-    "/ahead, 15",
+    "/ahead, 19",
     "/buy, 18",
     "/buy/orders, 10",
     "/buy/orders/7, 12",

@@ -43,6 +43,17 @@ public record Subject(
    */
   public record There(Map<ItemId, Quantity> free, Map<ItemId, List<Coming>> coming) {}
 
+  /** The same with something else there and on its way. */
+  public Subject having(Quantity otherFree, List<Coming> otherComing) {
+    return new Subject(
+        items,
+        product,
+        otherFree,
+        otherComing,
+        Cover.of(otherFree, otherComing, demands, cover.today()),
+        demands);
+  }
+
   /** What open orders are promised to bring; of what is overdue nobody knows when it comes. */
   public List<Coming> promised() {
     return coming.stream().filter(one -> !one.isOverdue(cover.today())).toList();

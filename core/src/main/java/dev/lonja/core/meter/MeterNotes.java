@@ -1,8 +1,11 @@
 package dev.lonja.core.meter;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * All that was noted of one meter, in any order: what it showed, exchanges, and rulings.
@@ -25,6 +28,20 @@ public record MeterNotes(
   /** Readings of a meter that was never exchanged or ruled on. */
   public static MeterNotes of(List<Reading> readings) {
     return new MeterNotes(Optional.empty(), readings, List.of(), List.of());
+  }
+
+  /**
+   * What was noted of it up to the end of a day, with what was ruled on that since; exchanges as
+   * far as the last reading of the old meter is among it.
+   */
+  public MeterNotes until(LocalDate day) {
+    List<Reading> known = readings.stream().filter(r -> !r.day().isAfter(day)).toList();
+    Set<Long> ids = known.stream().map(Reading::id).collect(Collectors.toSet());
+    return new MeterNotes(
+        start,
+        known,
+        replacements.stream().filter(r -> ids.contains(r.endReadingId())).toList(),
+        rulings.stream().filter(r -> ids.contains(r.readingId())).toList());
   }
 
   /** These notes and further readings. */

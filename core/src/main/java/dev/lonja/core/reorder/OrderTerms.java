@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param pack what it is sold in multiples of, above zero
  * @param smallest the least that can be ordered, above zero
  * @param room for how much there is room and for how long it keeps
+ * @param coverDays for how long an order is to last, above zero
  */
 public record OrderTerms(
     LeadTime lead,
@@ -21,7 +22,8 @@ public record OrderTerms(
     Prices prices,
     Quantity pack,
     Quantity smallest,
-    Room room) {
+    Room room,
+    int coverDays) {
 
   /**
    * What bounds what is kept.
@@ -31,6 +33,18 @@ public record OrderTerms(
    * @param shelfDays for how many days it keeps from the day it comes; empty if for ever
    */
   public record Room(Quantity least, Optional<Quantity> most, Optional<Integer> shelfDays) {}
+
+  /** For as long as orders usually last. */
+  public OrderTerms(
+      LeadTime lead,
+      Deliveries deliveries,
+      Criticality criticality,
+      Prices prices,
+      Quantity pack,
+      Quantity smallest,
+      Room room) {
+    this(lead, deliveries, criticality, prices, pack, smallest, room, Reordering.COVER_DAYS);
+  }
 
   public OrderTerms {
     if (!pack.isPositive() || !smallest.isPositive()) {

@@ -42,7 +42,7 @@ public record Reordering(
   /** How often somebody looks at what to order. */
   public static final int REVIEW_DAYS = 7;
 
-  /** For how long an order is to last. */
+  /** For how many days an order usually is to last. */
   public static final int COVER_DAYS = 56;
 
   /**
@@ -160,9 +160,9 @@ public record Reordering(
       Quantity level = upTo(trial -> arrivals.of(REVIEW_DAYS, full[trial]));
       level = level.max(terms.room().least());
       boolean wanted = position.surelyBy(expected(REVIEW_DAYS, times), today).compareTo(level) < 0;
-      Quantity have = position.by(expected(0, times).plusDays(COVER_DAYS));
+      Quantity have = position.by(expected(0, times).plusDays(terms.coverDays()));
       Quantity lacking =
-          upTo(trial -> arrivals.of(0, full[trial]) + COVER_DAYS)
+          upTo(trial -> arrivals.of(0, full[trial]) + terms.coverDays())
               .max(level)
               .minus(have)
               .atLeastZero();

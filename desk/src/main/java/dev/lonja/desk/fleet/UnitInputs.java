@@ -7,6 +7,7 @@ import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterDigest;
 import dev.lonja.core.meter.MeterFile;
 import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.meter.MeterNotes;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.pour.RecordedTopUp;
 import dev.lonja.core.service.Deviation;
@@ -17,6 +18,8 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.store.Session;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.service.RecordRepository.Move;
+import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -50,6 +53,41 @@ record UnitInputs(
    * @param topUps what was added between services
    */
   record Poured(List<RecordedFill> fills, List<RecordedTopUp> topUps) {}
+
+  /**
+   * As it was known at the end of a day of the past: readings, work and fills up to it, and no tray
+   * that stands for anything. How it is built, and what is done otherwise on it, is as it is now.
+   *
+   * @param notes by meter, of all time
+   */
+  UnitInputs asOf(LocalDate day, Map<MeterId, MeterNotes> notes) {
+    Map<TaskId, List<Origin>> before = new HashMap<>();
+    done.forEach(
+        (task, origins) ->
+            before.put(task, origins.stream().filter(o -> !o.day().isAfter(day)).toList()));
+    before.values().removeIf(List::isEmpty);
+    return new UnitInputs(
+        unit,
+        calendar,
+        meters.stream()
+            .map(
+                file ->
+                    new MeterFile(
+                        unit,
+                        file.meter(),
+                        calendar,
+                        MeterDigest.of(notes.get(file.meter().id()).until(day), calendar)))
+            .toList(),
+        makers,
+        deviations,
+        before,
+        Map.of(),
+        Map.of(),
+        new Poured(
+            poured.fills().stream().filter(fill -> !fill.day().isAfter(day)).toList(),
+            poured.topUps().stream().filter(topUp -> !topUp.on().isAfter(day)).toList()),
+        List.of());
+  }
 
   /** Reads units in a few statements, however many there are; in order of their codes. */
   static List<UnitInputs> load(Session session, UnitScope scope) {

@@ -13,6 +13,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -52,7 +53,7 @@ public class AheadDesk {
   /**
    * Who sells what.
    *
-   * @param suppliers in order of their names
+   * @param suppliers who sell anything, in order of their names
    */
   public record Sellers(List<Supplier> suppliers, Map<ItemId, List<Supplier>> byItem) {}
 
@@ -67,7 +68,13 @@ public class AheadDesk {
               .all()
               .forEach(
                   (item, its) -> byItem.put(item, its.stream().map(Supply::supplier).toList()));
-          return new Sellers(session.suppliers().all(), byItem);
+          List<Supplier> all =
+              byItem.values().stream()
+                  .flatMap(List::stream)
+                  .distinct()
+                  .sorted(Comparator.comparing(Supplier::name))
+                  .toList();
+          return new Sellers(all, byItem);
         });
   }
 

@@ -1,6 +1,7 @@
 package dev.lonja.desk.reorder;
 
 import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
@@ -25,7 +26,7 @@ import java.util.Set;
  * costs least among those whose order of today is soon enough; where none is, the one with whom
  * least will be lacking.
  */
-final class Proposals {
+public final class Proposals {
 
   private static final Comparator<Proposal> SOONEST_THEN_CHEAPEST =
       Comparator.comparing((Proposal proposal) -> proposal.reordering().isLate())
@@ -43,6 +44,7 @@ final class Proposals {
 
   private final Bands bands;
   private final Known known;
+  private final Manner manner;
 
   /**
    * What the store knows of buying.
@@ -52,28 +54,50 @@ final class Proposals {
    * @param leadDays how long what was ordered took to come
    * @param neverCame of whom the last order of an item was cancelled before any of it came
    */
-  record Known(
+  public record Known(
       Map<ItemId, List<Supply>> supplies,
       Map<ItemId, List<ItemBin>> bins,
       Map<OrderRepository.Source, List<Integer>> leadDays,
       Set<OrderRepository.Source> neverCame) {
 
-    static Known load(Session session) {
+    public static Known load(Session session) {
       return new Known(
           session.supplies().all(),
           session.keeping().bins(),
           session.orders().leadDays(),
           session.orders().neverCame());
     }
+
+    /** The same with other lead times, of orders none of which was cancelled. */
+    public Known learning(Map<OrderRepository.Source, List<Integer>> otherLeadDays) {
+      return new Known(supplies, bins, otherLeadDays, Set.of());
+    }
+  }
+
+  /**
+   * How a store orders.
+   *
+   * @param criticality of everything; empty for each thing's own
+   * @param coverDays for how long an order is to last
+   */
+  public record Manner(Optional<Criticality> criticality, int coverDays) {
+
+    /** As the store does. */
+    public static final Manner USUAL = new Manner(Optional.empty(), Reordering.COVER_DAYS);
   }
 
   Proposals(Bands bands, Known known) {
+    this(bands, known, Manner.USUAL);
+  }
+
+  public Proposals(Bands bands, Known known, Manner manner) {
     this.bands = bands;
     this.known = known;
+    this.manner = manner;
   }
 
   /** Empty if nobody supplies it, or it is not bought any more. */
-  Optional<Proposal> of(Subject subject) {
+  public Optional<Proposal> of(Subject subject) {
     List<Proposal> all = new ArrayList<>();
     for (Item item : subject.items()) {
       boolean isBought = item.keeping().retiredOn().isEmpty() && !item.keeping().runningOut();
@@ -92,11 +116,12 @@ final class Proposals {
         new OrderTerms(
             lead(item, supply.supplier()),
             supply.supplier().deliveries(),
-            item.keeping().criticality(),
+            manner.criticality().orElse(item.keeping().criticality()),
             supply.prices(),
             supply.pack(),
             supply.least(),
-            new OrderTerms.Room(least(subject), most(subject), item.keeping().shelfLifeDays()));
+            new OrderTerms.Room(least(subject), most(subject), item.keeping().shelfLifeDays()),
+            manner.coverDays());
     Reordering reordering = bands.reordering(subject, terms, item.id());
     return new Proposal(
         subject, item, supply, terms, reordering, supply.costOf(reordering.amount()));

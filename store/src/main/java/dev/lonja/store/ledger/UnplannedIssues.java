@@ -67,12 +67,15 @@ public final class UnplannedIssues {
         0L);
   }
 
-  /** By item, what is used beside services; items of which too little is known are left aside. */
+  /**
+   * By item, what was used beside services up to a day; items of which too little was known then
+   * are left aside.
+   */
   public List<UnplannedUse> uses(LocalDate today) {
     LocalDate from = today.minusDays((long) DAYS * (UnplannedUse.MOST_WEEKS + 1));
     // one issue may have drawn on several lots
     Map<String, Booked> booked = new TreeMap<>();
-    for (Record row : issues(from)) {
+    for (Record row : issues(from, today)) {
       booked.merge(
           row.get(MOVEMENT.ITEM_ID) + " " + row.get(MOVEMENT.REQUEST_KEY),
           booked(row),
@@ -95,7 +98,7 @@ public final class UnplannedIssues {
   }
 
   /** With what came back of each or was corrected, less what of that was corrected again. */
-  private List<? extends Record> issues(LocalDate from) {
+  private List<? extends Record> issues(LocalDate from, LocalDate today) {
     return context
         .select(
             MOVEMENT.ITEM_ID,
@@ -111,6 +114,7 @@ public final class UnplannedIssues {
         .where(
             MOVEMENT.KIND.eq("ISSUE"),
             MOVEMENT.RECORDED_AT.ge(from.atStartOfDay(zone).toInstant()),
+            MOVEMENT.RECORDED_AT.lt(today.plusDays(1).atStartOfDay(zone).toInstant()),
             DSL.condition("{0} NOT GLOB 'TU-[0-9]*'", MOVEMENT.REFERENCE))
         .andNotExists(
             DSL.selectOne()

@@ -253,8 +253,25 @@ public final class OrderRepository {
   /** For whom and what a lead time was learned. */
   public record Source(SupplierId supplierId, ItemId itemId) {}
 
+  /** A line whose first delivery came. */
+  public record Came(Source source, LocalDate sentOn, LocalDate cameOn) {
+
+    /** How long that took. */
+    public int days() {
+      return (int) (cameOn.toEpochDay() - sentOn.toEpochDay());
+    }
+  }
+
   /** By supplier and item, the days from sending each line to its first delivery, oldest first. */
   public Map<Source, List<Integer>> leadDays() {
+    return came().stream()
+        .collect(
+            Collectors.groupingBy(
+                Came::source, Collectors.mapping(Came::days, Collectors.toList())));
+  }
+
+  /** The lines of which something came, in order of the day they were sent. */
+  public List<Came> came() {
     Field<LocalDate> first = DSL.min(DELIVERY_LINE.RECEIVED_ON);
     return context
         .select(SUPPLY_ORDER.SUPPLIER_ID, ORDER_LINE.ITEM_ID, SUPPLY_ORDER.SENT_ON, first)
@@ -268,10 +285,12 @@ public final class OrderRepository {
         .where(isBooked())
         .groupBy(ORDER_LINE.ID)
         .orderBy(SUPPLY_ORDER.SENT_ON, ORDER_LINE.ID)
-        .fetchGroups(
-            row -> new Source(row.get(SUPPLY_ORDER.SUPPLIER_ID), row.get(ORDER_LINE.ITEM_ID)),
+        .fetch(
             row ->
-                (int) (row.get(first).toEpochDay() - row.get(SUPPLY_ORDER.SENT_ON).toEpochDay()));
+                new Came(
+                    new Source(row.get(SUPPLY_ORDER.SUPPLIER_ID), row.get(ORDER_LINE.ITEM_ID)),
+                    row.get(SUPPLY_ORDER.SENT_ON),
+                    row.get(first)));
   }
 
   /** Of whom the last order of an item that was sent was cancelled before any of it came. */

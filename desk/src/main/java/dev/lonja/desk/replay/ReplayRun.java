@@ -1,0 +1,223 @@
+package dev.lonja.desk.replay;
+
+import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.core.reorder.Position;
+import dev.lonja.core.replay.Ordering;
+import dev.lonja.core.replay.Past;
+import dev.lonja.core.replay.RealOrder;
+import dev.lonja.core.replay.Replay;
+import dev.lonja.core.replay.Span;
+import dev.lonja.core.supplier.Supplier;
+import dev.lonja.core.supplier.SupplierId;
+import dev.lonja.desk.fleet.PastFleet;
+import dev.lonja.desk.forecast.PastForecast;
+import dev.lonja.desk.reorder.Proposal;
+import dev.lonja.desk.reorder.Proposals;
+import dev.lonja.desk.supplier.ItemPrices;
+import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
+import dev.lonja.store.order.OrderRepository.Came;
+import dev.lonja.store.order.OrderRepository.Source;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** One replay of all things of the store, week by week. */
+final class ReplayRun {
+
+  /** Fewer than for a forecast of today, since they are drawn anew for every week. */
+  private static final int TRIALS = 400;
+
+  /** As far as the longest lead time and cover that are asked for reach. */
+  private static final int WEEKS = 30;
+
+  private static final int DAYS = 7;
+  private static final int WHOLE = 100;
+
+  private final LonjaStore store;
+  private final Replayed.Asked asked;
+  private final Span span;
+  private volatile boolean cancelled;
+  private volatile int percent;
+
+  ReplayRun(LonjaStore store, Replayed.Asked asked) {
+    this.store = store;
+    this.asked = asked;
+    this.span = asked.span();
+  }
+
+  void cancel() {
+    cancelled = true;
+  }
+
+  int percent() {
+    return percent;
+  }
+
+  /**
+   * What is known before the first step.
+   *
+   * @param subjects by the first of their items
+   * @param lowest price of one, by the same
+   */
+  private record Known(
+      PastFleet fleet,
+      List<Item> items,
+      Map<ItemId, Subject> subjects,
+      Map<ItemId, UnitPrice> lowest,
+      StorePast past,
+      Proposals.Known buying,
+      List<Came> came) {}
+
+  /** A thing on its way through the span. */
+  private record Thing(ItemId key, Past past, Replay replay) {}
+
+  private Known load(Session session) {
+    List<Item> items = session.items().all();
+    Map<ItemId, Subject> subjects = byKey(nothing(items));
+    Map<ItemId, UnitPrice> prices = ItemPrices.of(session, items.stream().map(Item::id).toList());
+    Map<ItemId, UnitPrice> lowest = new HashMap<>();
+    subjects.forEach(
+        (key, subject) ->
+            subject.items().stream()
+                .map(item -> prices.get(item.id()))
+                .filter(price -> price != null)
+                .min(Comparator.comparing(UnitPrice::tenThousandthsOfMinor))
+                .ifPresent(price -> lowest.put(key, price)));
+    return new Known(
+        PastFleet.load(session),
+        items,
+        subjects,
+        lowest,
+        new StorePast(
+            span, session.past().movements(), session.past().shortLines(span.last().plusDays(1))),
+        Proposals.Known.load(session),
+        session.orders().came());
+  }
+
+  private List<Subject> nothing(List<Item> items) {
+    return Subject.all(items, new Subject.There(Map.of(), Map.of()), List.of(), span.first());
+  }
+
+  private static Map<ItemId, Subject> byKey(List<Subject> subjects) {
+    return subjects.stream()
+        .collect(Collectors.toMap(subject -> subject.items().get(0).id(), subject -> subject));
+  }
+
+  /** What it came to; empty if it was broken off. */
+  Optional<Replayed> result() {
+    Known known = store.read(this::load);
+    List<Thing> things = new ArrayList<>();
+    List<Item> leftOut = new ArrayList<>();
+    known
+        .subjects()
+        .forEach(
+            (key, subject) -> {
+              if (known.lowest().containsKey(key)) {
+                Past past = known.past().of(subject, known.lowest().get(key));
+                if (past.saysEnough()) {
+                  things.add(new Thing(key, past, new Replay(span, past)));
+                } else if (!past.asked().isEmpty() || !past.came().isEmpty()) {
+                  leftOut.add(subject.items().get(0));
+                }
+              }
+            });
+    long weeks = ChronoUnit.DAYS.between(span.first(), span.last()) / DAYS + 1;
+    LocalDate week = span.first();
+    for (int done = 0; !week.isAfter(span.last()) && !cancelled; done++) {
+      step(known, things, week);
+      percent = (int) (WHOLE * (done + 1) / (weeks + 1));
+      week = week.plusDays(DAYS).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    }
+    return cancelled ? Optional.empty() : Optional.of(replayed(known, things, leftOut));
+  }
+
+  private void step(Known known, List<Thing> things, LocalDate week) {
+    if (week.getDayOfWeek() != DayOfWeek.MONDAY) {
+      things.forEach(thing -> thing.replay().week((monday, position) -> Optional.empty()));
+      return;
+    }
+    PastForecast forecast =
+        store.read(
+            session -> PastForecast.of(session, known.fleet(), known.items(), week, TRIALS, WEEKS));
+    Map<ItemId, Subject> subjects = byKey(forecast.subjects());
+    Proposals proposals =
+        new Proposals(
+            forecast.bands(), known.buying().learning(leadDays(known, week)), asked.manner());
+    things.parallelStream()
+        .forEach(
+            thing ->
+                thing
+                    .replay()
+                    .week(
+                        (monday, position) ->
+                            order(known, subjects.get(thing.key()), proposals, monday, position)));
+  }
+
+  /** What had been learned by a day. */
+  private static Map<Source, List<Integer>> leadDays(Known known, LocalDate day) {
+    return known.came().stream()
+        .filter(came -> !came.cameOn().isAfter(day))
+        .collect(
+            Collectors.groupingBy(
+                Came::source, Collectors.mapping(Came::days, Collectors.toList())));
+  }
+
+  private static Optional<Ordering.Placed> order(
+      Known known, Subject subject, Proposals proposals, LocalDate monday, Position position) {
+    return proposals
+        .of(subject.having(position.free(), position.coming()))
+        .filter(proposal -> proposal.isDue() && proposal.reordering().amount().isPositive())
+        .map(proposal -> placed(known, proposal, monday));
+  }
+
+  private static Ordering.Placed placed(Known known, Proposal proposal, LocalDate monday) {
+    Supplier supplier = proposal.supply().supplier();
+    ItemId key = proposal.subject().items().get(0).id();
+    Money lowest = known.lowest().get(key).valueOf(proposal.reordering().amount());
+    return new Ordering.Placed(
+        proposal.reordering().amount(),
+        monday.plusDays(
+            RealOrder.leadDays(orders(known, supplier.id()), monday, supplier.leadDays())),
+        proposal.cost(),
+        StorePast.above(proposal.cost(), lowest));
+  }
+
+  private static List<RealOrder> orders(Known known, SupplierId supplier) {
+    return known.came().stream()
+        .filter(came -> came.source().supplierId().equals(supplier))
+        .map(came -> new RealOrder(came.sentOn(), came.cameOn()))
+        .toList();
+  }
+
+  private Replayed replayed(Known known, List<Thing> things, List<Item> leftOut) {
+    List<Replayed.Thing> all =
+        things.stream()
+            .map(
+                thing -> {
+                  Subject subject = known.subjects().get(thing.key());
+                  UnitPrice lowest = known.lowest().get(thing.key());
+                  return new Replayed.Thing(
+                      subject.items().get(0),
+                      Replay.asItHappened(
+                          span, thing.past(), known.past().received(subject, lowest)),
+                      thing.replay().course());
+                })
+            .sorted(Comparator.comparing(thing -> thing.item().number()))
+            .toList();
+    return new Replayed(
+        asked, all, leftOut.stream().sorted(Comparator.comparing(Item::number)).toList());
+  }
+}
