@@ -94,6 +94,7 @@ class EveryPageTest {
           "/ahead",
           "/buy",
           "/buy/slow",
+          "/buy/replay",
           "/ahead/use",
           "/ahead/32/trial?week=2027-05-03",
           "/buy/orders",

@@ -60,6 +60,7 @@ class StatementsTest {
     "/trays/8, 32",
     "/ahead, 19",
     "/buy, 18",
+    "/buy/replay, 6",
     "/buy/orders, 10",
     "/buy/orders/7, 12",
     "/buy/door, 10",

@@ -181,6 +181,8 @@ class RoleWalkTest {
             "/buy/orders/{id}/lines/{line}/promise",
             "/buy/orders/{id}/note",
             "/buy/orders/{id}/send",
+            "/buy/replay",
+            "/buy/replay/cancel",
             "/setup/suppliers/{id}");
     assertThat(SERVER.isSound()).isTrue();
   }

@@ -21,14 +21,20 @@ public final class PastFleet {
   private final List<UnitInputs> units;
   private final Map<MeterId, MeterNotes> notes;
   private final CommonInputs common;
+  private final Kits kits;
 
-  private PastFleet(List<UnitInputs> units, Map<MeterId, MeterNotes> notes, CommonInputs common) {
+  private PastFleet(
+      List<UnitInputs> units, Map<MeterId, MeterNotes> notes, CommonInputs common, Kits kits) {
     this.units = units;
     this.notes = notes;
     this.common = common;
+    this.kits = kits;
   }
 
-  public static PastFleet load(Session session) {
+  /**
+   * @param today whose kits and prices hold for all days
+   */
+  public static PastFleet load(Session session, LocalDate today) {
     List<UnitInputs> units = UnitInputs.load(session, UnitScope.ALL);
     Map<MeterId, MeterNotes> notes = new HashMap<>();
     for (UnitInputs unit : units) {
@@ -36,7 +42,13 @@ public final class PastFleet {
         notes.put(file.meter().id(), session.readings().of(file.meter().id()));
       }
     }
-    return new PastFleet(units, notes, CommonInputs.load(session));
+    Kits kits = Kits.of(session, FleetPicture.load(session, today));
+    return new PastFleet(units, notes, CommonInputs.load(session), kits);
+  }
+
+  /** The kits of today. */
+  public Kits kits() {
+    return kits;
   }
 
   /** As it was known at the end of a day. */

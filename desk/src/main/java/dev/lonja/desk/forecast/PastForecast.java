@@ -7,7 +7,6 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.desk.fleet.FleetPicture;
-import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.fleet.PastFleet;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
@@ -41,15 +40,14 @@ public record PastForecast(List<Subject> subjects, Bands bands) {
   public static PastForecast of(
       Session session, PastFleet past, List<Item> items, LocalDate day, int trials, int weeks) {
     FleetPicture fleet = past.on(day);
-    Kits kits = Kits.of(session, fleet);
     PlanLine.Beside beside =
         new PlanLine.Beside(List.of(), List.of(), session.unplanned().uses(day));
     Map<UnitId, TrialUnit> units = new LinkedHashMap<>();
-    fleet.trialUnits(List.of(), kits).forEach(unit -> units.put(unit.id(), unit));
+    fleet.trialUnits(List.of(), past.kits()).forEach(unit -> units.put(unit.id(), unit));
     TrialRules rules = new TrialRules(session.settings().trialSeed(), trials, day, weeks);
     TrialDrawing drawing =
         TrialDrawing.of(new TrialDrawing.Inputs(rules, units, beside), Optional.empty(), SILENT);
-    PlanLine plan = fleet.planLine(beside, kits, weeks);
+    PlanLine plan = fleet.planLine(beside, past.kits(), weeks);
     return new PastForecast(
         Subject.all(items, new Subject.There(Map.of(), Map.of()), plan.demands(), day),
         drawing.bands());

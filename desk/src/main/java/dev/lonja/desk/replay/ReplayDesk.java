@@ -3,11 +3,10 @@ package dev.lonja.desk.replay;
 import dev.lonja.core.replay.Span;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.BuyersDesk;
 import dev.lonja.desk.reorder.Proposals;
 import dev.lonja.store.LonjaStore;
-import dev.lonja.store.replay.PastRepository.Net;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -17,7 +16,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 @Allowed.ToSeeStore
-public class ReplayDesk {
+public class ReplayDesk extends BuyersDesk {
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -54,12 +53,7 @@ public class ReplayDesk {
 
   /** The day of the first movement; today if nothing has moved. */
   public LocalDate firstMovement() {
-    return store.<LocalDate>read(
-        session ->
-            session.past().movements().stream()
-                .map(Net::day)
-                .min(Comparator.naturalOrder())
-                .orElse(clock.today()));
+    return store.<LocalDate>read(session -> session.past().firstDay().orElse(clock.today()));
   }
 
   /** Begins one, from the first day to the last, both counted. */

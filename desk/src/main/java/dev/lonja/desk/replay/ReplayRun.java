@@ -38,10 +38,10 @@ import java.util.stream.Collectors;
 final class ReplayRun {
 
   /** Fewer than for a forecast of today, since they are drawn anew for every week. */
-  private static final int TRIALS = 400;
+  private static final int TRIALS = 250;
 
   /** As far as the longest lead time and cover that are asked for reach. */
-  private static final int WEEKS = 30;
+  private static final int WEEKS = 26;
 
   private static final int DAYS = 7;
   private static final int WHOLE = 100;
@@ -49,13 +49,15 @@ final class ReplayRun {
   private final LonjaStore store;
   private final Replayed.Asked asked;
   private final Span span;
+  private final LocalDate today;
   private volatile boolean cancelled;
   private volatile int percent;
 
-  ReplayRun(LonjaStore store, Replayed.Asked asked) {
+  ReplayRun(LonjaStore store, Replayed.Asked asked, LocalDate today) {
     this.store = store;
     this.asked = asked;
     this.span = asked.span();
+    this.today = today;
   }
 
   void cancel() {
@@ -97,7 +99,7 @@ final class ReplayRun {
                 .min(Comparator.comparing(UnitPrice::tenThousandthsOfMinor))
                 .ifPresent(price -> lowest.put(key, price)));
     return new Known(
-        PastFleet.load(session),
+        PastFleet.load(session, today),
         items,
         subjects,
         lowest,

@@ -1,5 +1,6 @@
 package dev.lonja.desk.replay;
 
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import java.util.Optional;
 import java.util.concurrent.ForkJoinPool;
@@ -15,14 +16,16 @@ class Replays implements DisposableBean {
   private static final Logger LOG = LoggerFactory.getLogger(Replays.class);
 
   private final LonjaStore store;
+  private final StoreClock clock;
   private final ForkJoinPool pool =
       new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1));
   private Optional<ReplayRun> running = Optional.empty();
   private Optional<Replayed> done = Optional.empty();
   private boolean failed;
 
-  Replays(LonjaStore store) {
+  Replays(LonjaStore store, StoreClock clock) {
     this.store = store;
+    this.clock = clock;
   }
 
   /** Begins one, unless one is running already. */
@@ -30,7 +33,7 @@ class Replays implements DisposableBean {
     if (running.isPresent()) {
       return false;
     }
-    ReplayRun run = new ReplayRun(store, asked);
+    ReplayRun run = new ReplayRun(store, asked, clock.today());
     running = Optional.of(run);
     failed = false;
     pool.execute(() -> go(run));

@@ -27,6 +27,7 @@ import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.person.Secrets;
 import dev.lonja.desk.person.Tries;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.store.replay.PastRepository;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -115,6 +116,21 @@ class LeftOutTest {
               assertThat(part.taskId()).contains(FILTER);
               assertThat(part.unit().map(WantedPart.ForUnit::code)).contains("WB-1");
             });
+  }
+
+  /** For a replay of the past it stood short on the day of its tray, and still does. */
+  @Test
+  void whatWasLackingStandsShort() {
+    assertThat(shortBefore(Cage.TODAY.plusDays(1)))
+        .singleElement()
+        .isEqualTo(
+            new PastRepository.ShortLine(
+                OIL_FILTER, Cage.TODAY, Quantity.pieces(1), Optional.empty(), "", false));
+    assertThat(shortBefore(Cage.TODAY)).isEmpty();
+  }
+
+  private List<PastRepository.ShortLine> shortBefore(LocalDate day) {
+    return cage.read(session -> session.past().shortLines(day));
   }
 
   /** The tray is undone, so it never went out without anything. */

@@ -14,6 +14,7 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.schema.tables.Tray;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -62,6 +63,15 @@ public final class PastRepository {
     private Net plus(Quantity more, Money worth) {
       return new Net(itemId, day, kind, reference, quantity.plus(more), value.plus(worth));
     }
+  }
+
+  /** The day of the first movement, if anything ever moved. */
+  public Optional<LocalDate> firstDay() {
+    return context
+        .select(DSL.min(MOVEMENT.RECORDED_AT).as("first"))
+        .from(MOVEMENT)
+        .fetchOptional(row -> row.get("first", Instant.class))
+        .map(at -> LocalDate.ofInstant(at, zone));
   }
 
   /** In order of entry; what was corrected to nothing is left out. */

@@ -1,0 +1,5 @@
+/** Pages of the past stepped through again. */
+@NullMarked
+package dev.lonja.web.replay;
+
+import org.jspecify.annotations.NullMarked;
