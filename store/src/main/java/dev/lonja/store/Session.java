@@ -23,6 +23,7 @@ import dev.lonja.store.fluid.PourRepository;
 import dev.lonja.store.fluid.ProductRepository;
 import dev.lonja.store.fluid.SpecRepository;
 import dev.lonja.store.fluid.StudyRepository;
+import dev.lonja.store.forecast.KeptForecastRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.JobCosts;
@@ -232,6 +233,10 @@ public final class Session {
 
   public KitRangeRepository kitRanges() {
     return new KitRangeRepository(context);
+  }
+
+  public KeptForecastRepository keptForecasts() {
+    return new KeptForecastRepository(context);
   }
 
   public PastRepository past() {

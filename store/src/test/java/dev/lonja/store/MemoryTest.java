@@ -62,6 +62,7 @@ class MemoryTest {
           "study_line",
           "study_product",
           "price_break",
+          "kept_forecast",
           "supplier",
           "supplier_closed",
           "supply_order",

@@ -17,6 +17,8 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;
+import dev.lonja.desk.fleet.PastFleet;
+import dev.lonja.desk.forecast.ForecastKeeper;
 import dev.lonja.desk.tray.TrayMaker;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -43,6 +45,7 @@ public final class DemoStore {
 
   private static final long SEED = 20_270_315;
   private static final int DAYS_OF_TRAYS = 4;
+  private static final int MONTHS_OF_FORECASTS = 6;
   private static final Set<String> LAID_WHOLE = Set.of("FL-2", "RT-02", "VN-2", "PW-5", "WB-4");
 
   private DemoStore() {}
@@ -83,6 +86,16 @@ public final class DemoStore {
     moveOne(session, today);
     new DemoCounter(session, today, master).open();
     layTrays(session, today);
+    keepForecasts(session, today);
+  }
+
+  /** As they would have been kept before each of the last months. */
+  private static void keepForecasts(Session session, LocalDate today) {
+    PastFleet past = PastFleet.load(session, today);
+    for (int months = MONTHS_OF_FORECASTS; months >= 1; months--) {
+      LocalDate first = today.withDayOfMonth(1).minusMonths(months);
+      ForecastKeeper.keepAsOf(session, past, first.minusDays(1));
+    }
   }
 
   private static void addPeople(Session session, String hash) {

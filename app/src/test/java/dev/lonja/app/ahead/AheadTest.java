@@ -156,6 +156,20 @@ class AheadTest {
     assertThat(page.words()).contains("Nothing is expected within the horizon.");
   }
 
+  /** The demo kept its forecasts of the last six months; supplies of the workshop were used. */
+  @Test
+  void forecastsAreHeldAgainstWhatWasUsed() {
+    Visitor keeper = SERVER.signedInAs("storekeeper");
+    assertThat(keeper.get("/book").document().select("a[href=/book/accuracy]")).hasSize(1);
+    Visitor.Page page = keeper.get("/book/accuracy");
+    assertThat(page.text(".title")).contains("6 months, Sep 2026 to Feb 2027");
+    assertThat(page.document().select("tbody tr:contains(FUS 15)")).hasSize(1);
+    assertThat(page.words()).contains("were used beside services.");
+    String csv = keeper.ask("/book/accuracy.csv").response().body();
+    assertThat(csv).startsWith("make,number,unit,months,forecast,used,beside_services,");
+    assertThat(SERVER.signedInAs("workshop").get("/book/accuracy").status()).isEqualTo(403);
+  }
+
   /** By family, by supplier, by how critical, and only what runs short; together they narrow it. */
   @Test
   void whatIsShownIsChosen() {

@@ -104,6 +104,7 @@ class EveryPageTest {
           "/buy/door?code=NT+20+640",
           "/setup/suppliers/1",
           "/ahead/1?week=2027-03-15",
+          "/book/accuracy",
           "/book");
 
   private static final List<String> CONTRAST = List.of("color-contrast");

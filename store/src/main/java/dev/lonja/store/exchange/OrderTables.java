@@ -15,6 +15,7 @@ import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.CLAIM;
 import static dev.lonja.store.schema.Tables.DELIVERY_LINE;
+import static dev.lonja.store.schema.Tables.KEPT_FORECAST;
 import static dev.lonja.store.schema.Tables.ORDER_ANSWER;
 import static dev.lonja.store.schema.Tables.ORDER_LINE;
 import static dev.lonja.store.schema.Tables.OUTGOING;
@@ -29,7 +30,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 
-/** What is ordered of whom, what they said of it, and what came. */
+/** What is forecast, ordered of whom, what they said of it, and what came. */
 final class OrderTables {
 
   static final List<ExchangeTable> ALL =
@@ -40,9 +41,34 @@ final class OrderTables {
           deliveryLines(),
           answers(),
           claims(),
-          outgoing());
+          outgoing(),
+          keptForecasts());
 
   private OrderTables() {}
+
+  private static ExchangeTable keptForecasts() {
+    return ExchangeTable.named("kept_forecasts", KEPT_FORECAST)
+        .with(number("id", KEPT_FORECAST.ID, "number of the row"))
+        .with(of("month_on", KEPT_FORECAST.MONTH_ON, date(), "first day of the month"))
+        .with(reference("item_id", KEPT_FORECAST.ITEM_ID, "items", "what is used"))
+        .with(of("made_on", KEPT_FORECAST.MADE_ON, date(), "when it was forecast, before then"))
+        .with(
+            of(
+                "quantity_pc_or_l",
+                KEPT_FORECAST.QUANTITY_MICRO,
+                scaled(6, 1, QUANTITY_MICRO),
+                "how much was expected to be used in it"))
+        .unique("month_on", "item_id")
+        .rule(
+            new RowRule(
+                "month_on", "the first day of a month", row -> row.get("month_on").endsWith("-01")))
+        .rule(
+            new RowRule(
+                "made_on",
+                "before month_on",
+                row -> row.get("made_on").compareTo(row.get("month_on")) < 0))
+        .build();
+  }
 
   private static ExchangeTable supplierClosed() {
     return ExchangeTable.named("supplier_closed", SUPPLIER_CLOSED)

@@ -65,6 +65,15 @@ public final class PastRepository {
     }
   }
 
+  /** The numbers of the trays that were laid for services. */
+  public List<String> serviceTrays() {
+    return context
+        .select(TRAY.NUMBER)
+        .from(TRAY)
+        .where(TRAY.PURPOSE.eq("SERVICE"))
+        .fetch(TRAY.NUMBER);
+  }
+
   /** The day of the first movement, if anything ever moved. */
   public Optional<LocalDate> firstDay() {
     return context

@@ -1133,6 +1133,18 @@ CREATE TABLE claim (
 ) STRICT;
 CREATE INDEX claim_line ON claim (order_line_id);
 
+-- What was expected to be used in a month, by the last forecast made before it began; what nothing was
+-- expected of has no row.
+CREATE TABLE kept_forecast (
+  id INTEGER NOT NULL PRIMARY KEY,
+  -- its first day
+  month_on TEXT NOT NULL CHECK (date(month_on) = month_on AND month_on LIKE '%-01'),
+  item_id INTEGER NOT NULL REFERENCES item,
+  made_on TEXT NOT NULL CHECK (date(made_on) = made_on AND made_on < month_on),
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN 1 AND 1000000000000),
+  UNIQUE (month_on, item_id)
+) STRICT;
+
 -- What is to be handed to a supplier's system, once; the message tells it from any other.
 CREATE TABLE outgoing (
   id INTEGER NOT NULL PRIMARY KEY,
