@@ -61,7 +61,7 @@ class StatementsTest {
     "/ahead, 19",
     "/buy, 18",
     "/buy/replay, 6",
-    "/book/accuracy, 24",
+    "/book/accuracy, 22",
     "/buy/orders, 10",
     "/buy/orders/7, 12",
     "/buy/door, 10",

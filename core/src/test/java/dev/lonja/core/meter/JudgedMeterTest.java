@@ -48,6 +48,22 @@ class JudgedMeterTest {
   }
 
   /**
+   * At the end of February nobody knew of March; a ruling on what was known holds whenever it was
+   * made.
+   */
+  @Test
+  void notesUpToADayKnowNothingLater() {
+    MeterNotes notes =
+        MeterNotes.of(List.of(FEBRUARY, MARCH))
+            .with(new Ruling(1, 2, false, "misread", "storekeeper"))
+            .with(new Ruling(2, 1, true, "seen", "storekeeper"));
+    MeterNotes february = notes.until(LocalDate.parse("2027-02-28"));
+    assertThat(february.readings()).containsExactly(FEBRUARY);
+    assertThat(february.rulings()).extracting(Ruling::readingId).containsExactly(1L);
+    assertThat(notes.until(LocalDate.parse("2027-03-01"))).isEqualTo(notes);
+  }
+
+  /**
    * Between the two, 1,470 h on 15 February fits what was before it (14 days × 24 = 336 h are
    * possible), but 1,450 h on 1 March would then run backwards: one reading is set aside.
    */

@@ -1,13 +1,13 @@
 package dev.lonja.desk.forecast;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.Accuracy;
-import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.MovementKind;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
-import dev.lonja.core.meter.Reading;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.pour.RecordedFill;
@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Answers how well forecasts agreed with what happened, and why the worst did not. */
@@ -112,7 +113,8 @@ public class AccuracyDesk {
                 (Map.Entry<ItemId, Accuracy> entry) -> entry.getValue().weightedError())
             .reversed()
             .thenComparing(entry -> items.get(entry.getKey()).number()));
-    Reasons reasons = new Reasons(session, kept);
+    Reasons reasons =
+        new Reasons(session, kept, worst.stream().limit(WORST).map(Map.Entry::getKey).toList());
     List<OfItem> all = new ArrayList<>();
     for (Map.Entry<ItemId, Accuracy> entry : worst) {
       Item item = items.get(entry.getKey());
@@ -192,31 +194,51 @@ public class AccuracyDesk {
     }
   }
 
-  /** Why a forecast may have been wrong. */
+  /** Why the forecasts of some items may have been wrong. */
   private final class Reasons {
 
-    private final Session session;
     private final SortedMap<YearMonth, Kept> kept;
     private final FleetPicture fleet;
-    private final List<Demand> demands;
+    private final Map<ItemId, List<Unit>> takers = new HashMap<>();
+    private final Map<MeterId, List<LocalDate>> read;
+    private final Map<UnitId, List<RecordedFill>> fills;
 
-    Reasons(Session session, SortedMap<YearMonth, Kept> kept) {
-      this.session = session;
+    Reasons(Session session, SortedMap<YearMonth, Kept> kept, List<ItemId> items) {
       this.kept = kept;
       this.fleet = FleetPicture.load(session, clock.today());
-      this.demands = Forecast.of(session, fleet, Trials.WEEKS).plan().demands();
-    }
-
-    private List<Unit> takers(Item item) {
-      Set<String> codes = new HashSet<>();
-      demands.stream()
-          .filter(demand -> demand.itemId().equals(item.id()))
-          .forEach(demand -> demand.unitCode().ifPresent(codes::add));
-      return fleet.units().stream().filter(unit -> codes.contains(unit.code())).toList();
+      Map<ItemId, Set<String>> codes = new HashMap<>();
+      Forecast.of(session, fleet, Trials.WEEKS)
+          .plan()
+          .demands()
+          .forEach(
+              demand ->
+                  demand
+                      .unitCode()
+                      .ifPresent(
+                          code ->
+                              codes
+                                  .computeIfAbsent(demand.itemId(), i -> new HashSet<>())
+                                  .add(code)));
+      Set<UnitId> units = new HashSet<>();
+      for (ItemId item : items) {
+        Set<String> its = codes.getOrDefault(item, Set.of());
+        takers.put(item, fleet.units().stream().filter(u -> its.contains(u.code())).toList());
+        takers.get(item).forEach(unit -> units.add(unit.id()));
+      }
+      this.read =
+          session
+              .readings()
+              .days(
+                  takers.values().stream()
+                      .flatMap(List::stream)
+                      .flatMap(unit -> fleet.metersOf(unit).stream())
+                      .map(meter -> meter.file().meter().id())
+                      .collect(Collectors.toSet()));
+      this.fills = session.records().fills(UnitScope.of(units));
     }
 
     List<String> late(Item item) {
-      return takers(item).stream()
+      return takers.get(item.id()).stream()
           .filter(unit -> fleet.metersOf(unit).stream().anyMatch(this::wasReadLate))
           .map(Unit::code)
           .toList();
@@ -224,10 +246,7 @@ public class AccuracyDesk {
 
     /** True if before one of the forecasts it had not been read for long. */
     private boolean wasReadLate(MeterStanding meter) {
-      List<LocalDate> days =
-          session.readings().of(meter.file().meter().id()).readings().stream()
-              .map(Reading::day)
-              .toList();
+      List<LocalDate> days = read.getOrDefault(meter.file().meter().id(), List.of());
       return kept.values().stream()
           .map(Kept::madeOn)
           .anyMatch(
@@ -243,16 +262,15 @@ public class AccuracyDesk {
       if (item.product().isEmpty()) {
         return List.of();
       }
-      List<OfCapacity> all = new ArrayList<>();
-      for (Unit unit : takers(item)) {
-        List<RecordedFill> fills =
-            session.records().fills(UnitScope.of(Set.of(unit.id()))).values().stream()
-                .flatMap(List::stream)
-                .toList();
-        LearnedCapacity.proposals(fleet.needs(unit.id()).compartments(), fills)
-            .forEach(learned -> all.add(new OfCapacity(unit.code(), learned)));
-      }
-      return all;
+      return takers.get(item.id()).stream()
+          .flatMap(
+              unit ->
+                  LearnedCapacity.proposals(
+                          fleet.needs(unit.id()).compartments(),
+                          fills.getOrDefault(unit.id(), List.of()))
+                      .stream()
+                      .map(learned -> new OfCapacity(unit.code(), learned)))
+          .toList();
     }
   }
 }

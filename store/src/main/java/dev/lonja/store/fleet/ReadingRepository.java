@@ -15,9 +15,11 @@ import dev.lonja.core.meter.Reading;
 import dev.lonja.core.meter.Ruling;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.store.query.Bound;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -61,6 +63,15 @@ public final class ReadingRepository {
     return notes.isEmpty()
         ? new MeterNotes(start(meterId), List.of(), List.of(), List.of())
         : notes.get(0);
+  }
+
+  /** By meter, the days on which it was read, whatever was ruled on that. */
+  public Map<MeterId, List<LocalDate>> days(Collection<MeterId> meters) {
+    return context
+        .select(READING.METER_ID, READING.READ_ON)
+        .from(READING)
+        .where(Bound.oneOf(READING.METER_ID, meters))
+        .fetchGroups(READING.METER_ID, READING.READ_ON);
   }
 
   /**
