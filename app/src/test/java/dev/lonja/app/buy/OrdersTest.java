@@ -90,6 +90,11 @@ class OrdersTest {
   void whatCameClosesItsOrder() {
     Visitor.Page order = buyer.get("/buy/orders/3");
     assertThat(order.words()).contains("closed", "FNL 150", "5 came");
+    // what came wants its labels, which the storekeeper prints
+    Visitor.Page keepers = SERVER.signedInAs("storekeeper").get("/buy/orders/3");
+    assertThat(keepers.document().select("li:contains(FNL 150) a[href*=/labels/items/]"))
+        .hasSize(1);
+    assertThat(order.document().select("a[href*=/labels/items/]")).isEmpty();
   }
 
   @Test

@@ -56,6 +56,7 @@ public record OrderView(
    * @param outstanding how much, as a form reads it
    * @param promised when, as a form reads it
    * @param pack what its amount goes up and down by
+   * @param came true if something of it came, which wants labels
    */
   public record Follow(
       String field,
@@ -63,6 +64,7 @@ public record OrderView(
       String outstanding,
       String promised,
       String pack,
+      boolean came,
       List<String> notes) {}
 
   /** What the supplier said, and what is claimed. */

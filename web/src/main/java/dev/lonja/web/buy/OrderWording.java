@@ -179,6 +179,7 @@ final class OrderWording {
             line.outstanding().exactText(),
             line.fate().promisedOn().map(LocalDate::toString).orElse(""),
             line.pack().exactText(),
+            line.fate().received().isPositive(),
             notes(line)));
   }
 
