@@ -95,6 +95,7 @@ class EveryPageTest {
           "/buy",
           "/buy/slow",
           "/buy/replay",
+          "/ahead/what-if?a=one+more+like+VN-1",
           "/ahead/use",
           "/ahead/32/trial?week=2027-05-03",
           "/buy/orders",
@@ -128,13 +129,13 @@ class EveryPageTest {
 
   /**
    * Each page is loaded once and then made narrower, since the style sheet follows the width. Every
-   * fifth one is checked in full, which takes a second, and all of them in the long run: pages
-   * share their parts. Contrast, which takes longest to measure, is left to the pages of the aisle
-   * and the long run.
+   * eighth one is checked in full, which takes a second, and all of them in the long run: pages
+   * share their parts. Contrast, which takes longest to measure, is left to every second page of
+   * the aisle and the long run.
    */
   @Test
   void pagesPassTheAccessibilityCheckAndNoneScrollsSideways() {
-    look(page -> PAGES.indexOf(page) % 5 == 0);
+    look(page -> PAGES.indexOf(page) % 8 == 0);
   }
 
   @Test
@@ -181,7 +182,7 @@ class EveryPageTest {
             "/me")) {
       page.setViewportSize(1280, 800);
       page.navigate(SERVER.url() + path);
-      assertThat(violations(page)).as(path).isEmpty();
+      assertThat(violations(check(page).disableRules(CONTRAST))).as(path).isEmpty();
       page.setViewportSize(390, 800);
       Object wide = page.evaluate("document.documentElement.scrollWidth");
       assertThat((Integer) wide).as(path + " at 390").isLessThanOrEqualTo(390);
@@ -203,7 +204,9 @@ class EveryPageTest {
     Page page = BROWSER.signedInAs("storekeeper", SERVER.url(), 390, 800);
     for (String path : AISLE) {
       page.navigate(SERVER.url() + path);
-      assertThat(violations(page)).as(path + " at 390").isEmpty();
+      AxeBuilder all = check(page);
+      AxeBuilder some = AISLE.indexOf(path) % 2 == 0 ? all : all.disableRules(CONTRAST);
+      assertThat(violations(some)).as(path + " at 390").isEmpty();
     }
   }
 

@@ -183,9 +183,9 @@ class ItemFormTest {
       delimiter = '|',
       value = {
         "24 10.40|\"24 10.40\" is not a quantity and its price; allowed is 24: 10.40; 48: 9.90.",
-        "6: 8; 6: 7|A break from 6 pc is listed twice.",
+        "6: 8; 6: 7|A break from 6 is listed twice.",
         "6: -1|The price of a break is -1; allowed is 0 to",
-        "half: 7|A price break is"
+        "half: 7|\"half\" is not a number."
       })
   void aPriceBreakThatCannotBeReadIsNamedAndKept(String breaks, String problem) {
     Visitor.Page answer =

@@ -76,6 +76,29 @@ public record Task(
     return byInterval().flatMap(Timing.ByInterval::meterId);
   }
 
+  /** The same for another machine, by whose meters it counts. */
+  public Task countingBy(UnaryOperator<MeterId> other) {
+    return byInterval()
+        .filter(interval -> interval.meterId().isPresent())
+        .map(
+            interval ->
+                new Task(
+                    id,
+                    serviceName,
+                    name,
+                    action,
+                    new Timing.ByInterval(
+                        interval.meterId().map(other),
+                        interval.regular(),
+                        interval.first(),
+                        interval.severity(),
+                        interval.byFluid(),
+                        interval.fluid()),
+                    steps,
+                    hazards))
+        .orElse(this);
+  }
+
   /** Its timing if that is an interval. */
   public Optional<Timing.ByInterval> byInterval() {
     return timing instanceof Timing.ByInterval interval ? Optional.of(interval) : Optional.empty();

@@ -31,6 +31,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The units in service on a day as they stand: meters judged, rates found, tasks with the points
@@ -125,6 +126,30 @@ public final class FleetPicture {
         gone,
         meters,
         other);
+  }
+
+  /**
+   * The fleet as it would stand if it were otherwise in some things; what is unknown changes none.
+   */
+  public FleetPicture altered(List<Alteration> alterations) {
+    Map<UnitId, UnitInputs> units = new LinkedHashMap<>();
+    stands.forEach((id, stand) -> units.put(id, stand.inputs()));
+    long next =
+        Stream.concat(stands.keySet().stream(), gone.keySet().stream())
+                .mapToLong(UnitId::value)
+                .max()
+                .orElse(0)
+            + 1;
+    for (Alteration alteration : alterations) {
+      UnitInputs known = units.get(alteration.unit());
+      if (known != null && alteration instanceof Alteration.LaidUp laidUp) {
+        units.put(known.unit().id(), known.layingUp(laidUp.layUp()));
+      } else if (known != null) {
+        UnitId id = new UnitId(next++);
+        units.put(id, known.again(id, known.unit().code() + "+" + id));
+      }
+    }
+    return of(today, List.copyOf(units.values()), common, Optional.of(this));
   }
 
   public LocalDate today() {

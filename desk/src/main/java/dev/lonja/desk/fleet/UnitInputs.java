@@ -1,5 +1,6 @@
 package dev.lonja.desk.fleet;
 
+import dev.lonja.core.calendar.LayUp;
 import dev.lonja.core.calendar.UsageCalendar;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
@@ -19,6 +20,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.service.RecordRepository.Move;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,6 +48,8 @@ record UnitInputs(
     Poured poured,
     List<InHand> inHand) {
 
+  private static final long SUPPOSED = 1_000_000_000;
+
   /**
    * What went into a unit's compartments.
    *
@@ -53,6 +57,73 @@ record UnitInputs(
    * @param topUps what was added between services
    */
   record Poured(List<RecordedFill> fills, List<RecordedTopUp> topUps) {}
+
+  /** The same if it were laid up in some more days. */
+  UnitInputs layingUp(LayUp layUp) {
+    List<LayUp> layUps = new ArrayList<>(calendar.layUps());
+    layUps.add(layUp);
+    UsageCalendar other = new UsageCalendar(calendar.monthlyFactors(), layUps);
+    return new UnitInputs(
+        unit,
+        other,
+        meters.stream().map(f -> new MeterFile(unit, f.meter(), other, f.digest())).toList(),
+        makers,
+        deviations,
+        done,
+        kept,
+        moves,
+        poured,
+        inHand);
+  }
+
+  /**
+   * Another one that is used and stands as this does, and is on no tray.
+   *
+   * @param id that no unit has
+   * @param code likewise
+   */
+  UnitInputs again(UnitId id, String code) {
+    Unit other =
+        new Unit(
+            id,
+            code,
+            unit.name(),
+            unit.unitClass(),
+            unit.variant(),
+            unit.inServiceOn(),
+            unit.retiredOn(),
+            unit.version());
+    return new UnitInputs(
+        other,
+        calendar,
+        meters.stream().map(file -> again(other, file)).toList(),
+        makers.stream().map(task -> task.countingBy(meter -> again(other, meter))).toList(),
+        deviations,
+        done,
+        kept,
+        Map.of(),
+        poured,
+        List.of());
+  }
+
+  /** Numbers of meters that are supposed lie beyond those of real ones. */
+  private static MeterId again(Unit other, MeterId meter) {
+    return new MeterId(other.id().value() * SUPPOSED + meter.value());
+  }
+
+  private MeterFile again(Unit other, MeterFile file) {
+    Meter meter = file.meter();
+    return new MeterFile(
+        other,
+        new Meter(
+            again(other, meter.id()),
+            other.id(),
+            meter.name(),
+            meter.start(),
+            meter.declaredRate()),
+        calendar,
+        file.digest());
+  }
 
   /**
    * As it was known at the end of a day of the past: readings, work and fills up to it, and no tray

@@ -23,15 +23,6 @@ import java.util.Optional;
  */
 public record PastForecast(List<Subject> subjects, Bands bands) {
 
-  private static final TrialDrawing.Progress SILENT =
-      new TrialDrawing.Progress() {
-        @Override
-        public void begins() {}
-
-        @Override
-        public void partDone() {}
-      };
-
   /**
    * @param items all that the store has
    * @param trials how many are drawn
@@ -46,7 +37,8 @@ public record PastForecast(List<Subject> subjects, Bands bands) {
     fleet.trialUnits(List.of(), past.kits()).forEach(unit -> units.put(unit.id(), unit));
     TrialRules rules = new TrialRules(session.settings().trialSeed(), trials, day, weeks);
     TrialDrawing drawing =
-        TrialDrawing.of(new TrialDrawing.Inputs(rules, units, beside), Optional.empty(), SILENT);
+        TrialDrawing.of(
+            new TrialDrawing.Inputs(rules, units, beside), Optional.empty(), TrialDrawing.SILENT);
     PlanLine plan = fleet.planLine(beside, past.kits(), weeks);
     return new PastForecast(
         Subject.all(items, new Subject.There(Map.of(), Map.of()), plan.demands(), day),

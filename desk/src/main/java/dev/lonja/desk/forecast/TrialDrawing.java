@@ -59,6 +59,20 @@ record TrialDrawing(Inputs inputs, Bands bands) {
     void partDone();
   }
 
+  /** For whom nobody waits. */
+  static final Progress SILENT =
+      new Progress() {
+        @Override
+        public void begins() {
+          // nobody looks
+        }
+
+        @Override
+        public void partDone() {
+          // nobody looks
+        }
+      };
+
   /** Something that is drawn, or drawn again to be taken off. */
   private interface Part {
     void draw(int from, int to, TrialTotals totals);

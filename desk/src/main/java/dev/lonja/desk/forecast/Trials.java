@@ -80,6 +80,12 @@ public class Trials implements DisposableBean {
     }
   }
 
+  /** The drawing that there is, if it is of today. */
+  synchronized Optional<TrialDrawing> drawing() {
+    return kept.map(Kept::drawing)
+        .filter(drawing -> drawing.inputs().rules().today().equals(clock.today()));
+  }
+
   /** What there is, perhaps drawn before the last change; nothing newer is drawn for it. */
   public synchronized Drawn known() {
     return new Drawn(kept.map(k -> k.drawing().bands()), WHOLE, false);
