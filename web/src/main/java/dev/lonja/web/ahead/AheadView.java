@@ -32,6 +32,11 @@ public record AheadView(
 
   public record Option(String value, String words, boolean chosen) {}
 
+  /**
+   * A thing.
+   *
+   * @param awaited by open orders, each with its day
+   */
   public record Row(
       String kind,
       Plate plate,
@@ -39,6 +44,7 @@ public record AheadView(
       String bars,
       Use use,
       String free,
+      List<String> awaited,
       String lasts,
       State state) {}
 

@@ -201,17 +201,22 @@ final class AheadWording {
             .orElse(""));
   }
 
-  /** " + 12 on 25 Mar", " + 5 overdue"; nothing if no order is open. */
+  /** " + 12 on 25 Mar + 5 overdue"; nothing if no order is open. */
   private String coming(Subject subject) {
+    return awaited(subject).stream().map(words -> " " + words).collect(Collectors.joining());
+  }
+
+  /** "+ 12 on 25 Mar", "+ 5 overdue", for each open order. */
+  private List<String> awaited(Subject subject) {
     return subject.coming().stream()
         .map(
             coming ->
-                " + "
+                "+ "
                     + coming.quantity().display()
                     + (coming.isOverdue(today)
                         ? " overdue"
                         : " on " + Words.day(coming.on(), today)))
-        .collect(Collectors.joining());
+        .toList();
   }
 
   private static BigDecimal share(double chance) {
@@ -229,7 +234,8 @@ final class AheadWording {
         subject.product().map(Drum::of),
         WeekBars.draw(near, use, "Expected use of " + lead.number() + " by week"),
         use(subject, near, use),
-        subject.free().display() + coming(subject),
+        subject.free().display(),
+        awaited(subject),
         lasts(subject.cover(), weeks.size()),
         state(subject.cover()));
   }
