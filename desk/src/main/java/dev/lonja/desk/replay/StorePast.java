@@ -14,8 +14,11 @@ import dev.lonja.store.replay.PastRepository.Net;
 import dev.lonja.store.replay.PastRepository.ShortLine;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -55,7 +58,7 @@ record StorePast(Span span, List<Net> movements, List<ShortLine> shortLines) {
             .toList();
     List<ShortLine> lines =
         shortLines.stream().filter(line -> items.contains(line.itemId())).toList();
-    for (Net net : its) {
+    for (Net net : together(its)) {
       Past.On on = new Past.On(net.day(), net.quantity());
       if (net.day().isBefore(span.first())) {
         atStart = atStart.plus(net.quantity());
@@ -75,6 +78,20 @@ record StorePast(Span span, List<Net> movements, List<ShortLine> shortLines) {
         within(came),
         lines.stream().map(this::stoodShort).toList(),
         worth);
+  }
+
+  /** What one tray took of an item in a day is one line, from however many lots it came. */
+  private static Collection<Net> together(List<Net> nets) {
+    Map<List<Object>, Net> lines = new LinkedHashMap<>();
+    for (Net net : nets) {
+      boolean isOfTray = USES.contains(net.kind()) && !net.reference().isEmpty();
+      List<Object> line =
+          isOfTray
+              ? List.of(net.itemId(), net.day(), net.kind(), net.reference())
+              : List.of(lines.size());
+      lines.merge(line, net, (one, more) -> one.plus(more.quantity(), more.value()));
+    }
+    return lines.values();
   }
 
   private List<Past.On> within(List<Past.On> all) {

@@ -68,7 +68,9 @@ class StorePastTest {
                 net("2026-09-01", MovementKind.ISSUE, "5", -4, -4_000),
                 net("2026-10-05", MovementKind.ISSUE, "7", -2, -2_000),
                 net("2026-10-10", MovementKind.RECEIPT, "", 8, 8_800),
-                net("2026-10-12", MovementKind.ISSUE, "9", -3, -3_300),
+                // from two lots
+                net("2026-10-12", MovementKind.ISSUE, "9", -2, -2_200),
+                net("2026-10-12", MovementKind.ISSUE, "9", -1, -1_100),
                 net("2026-11-02", MovementKind.TRANSFER, "", -1, 0),
                 net("2026-11-03", MovementKind.SCRAP, "", -1, -1_100),
                 net("2027-03-15", MovementKind.ISSUE, "11", -1, -1_100)),

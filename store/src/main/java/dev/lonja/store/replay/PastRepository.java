@@ -60,7 +60,8 @@ public final class PastRepository {
       Quantity quantity,
       Money value) {
 
-    private Net plus(Quantity more, Money worth) {
+    /** With so much more of it. */
+    public Net plus(Quantity more, Money worth) {
       return new Net(itemId, day, kind, reference, quantity.plus(more), value.plus(worth));
     }
   }
