@@ -3,53 +3,53 @@ package dev.lonja.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What is shipped is what was looked at: each library of the bill of materials stands in {@code
+ * What is shipped is what was looked at: each library that Maven puts into the jar stands in {@code
  * dependencies.lock} with its checksum. After a change that is wanted, copy the file that this test
  * writes under {@code target} over it and look at the difference.
  */
 class LockedDependenciesTest {
 
-  private static final String BILL = "/META-INF/sbom/application.cdx.json";
+  private static final Path SHIPPED = Path.of("target", "shipped.txt");
   private static final Path LOCK = Path.of("dependencies.lock");
+
+  /** "group:name:jar:version:scope:file -- module …", a classifier behind "jar" if there is one. */
+  private static final Pattern LIBRARY =
+      Pattern.compile(
+          "\\s+([^:]+):([^:]+):jar:(?:[^:]+:)?([^:]+):(?:compile|runtime):(.+?\\.jar)(?: -- .*)?");
 
   /** By group, name and version, the SHA-256 of each library. */
   private static Map<String, String> shipped() throws IOException {
     Map<String, String> shipped = new TreeMap<>();
-    try (InputStream bill = LonjaApplication.class.getResourceAsStream(BILL)) {
-      JsonNode components = JsonMapper.builder().build().readTree(bill).get("components");
-      for (JsonNode component : components) {
-        String group = component.path("group").asString("");
-        if (!group.equals("dev.lonja")) {
-          shipped.put(
-              group
-                  + ":"
-                  + component.get("name").asString()
-                  + ":"
-                  + component.get("version").asString(),
-              sha256(component));
-        }
+    for (String line : Files.readAllLines(SHIPPED)) {
+      Matcher library = LIBRARY.matcher(line);
+      if (library.matches()) {
+        shipped.put(
+            library.group(1) + ":" + library.group(2) + ":" + library.group(3),
+            sha256(Path.of(library.group(4))));
       }
     }
     return shipped;
   }
 
-  private static String sha256(JsonNode component) {
-    for (JsonNode hash : component.path("hashes")) {
-      if (hash.get("alg").asString().equals("SHA-256")) {
-        return hash.get("content").asString();
-      }
+  private static String sha256(Path file) throws IOException {
+    try {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      return HexFormat.of().formatHex(digest.digest(Files.readAllBytes(file)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
     }
-    throw new AssertionError("no checksum of " + component);
   }
 
   @Test

@@ -29,9 +29,11 @@ import dev.lonja.store.item.KeepingRepository;
 import dev.lonja.store.ledger.JobCosts;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
+import dev.lonja.store.ledger.PastMovements;
 import dev.lonja.store.ledger.QuoteRepository;
 import dev.lonja.store.ledger.UnplannedIssues;
 import dev.lonja.store.order.ClaimRepository;
+import dev.lonja.store.order.InvoiceRepository;
 import dev.lonja.store.order.MailRepository;
 import dev.lonja.store.order.OrderRepository;
 import dev.lonja.store.part.BoxRepository;
@@ -217,6 +219,14 @@ public final class Session {
 
   public MailRepository mail() {
     return new MailRepository(context);
+  }
+
+  public PastMovements pastMovements() {
+    return new PastMovements(context, settings().currency());
+  }
+
+  public InvoiceRepository invoices() {
+    return new InvoiceRepository(context, settings().currency());
   }
 
   public ClaimRepository claims() {

@@ -70,6 +70,8 @@ class MemoryTest {
           "order_answer",
           "delivery_line",
           "claim",
+          "invoice",
+          "invoice_line",
           "outgoing",
           "top_up",
           "tray_line",

@@ -174,6 +174,8 @@ class RoleWalkTest {
             "/buy/orders/claims/{claim}",
             "/buy/orders/{id}/cancel",
             "/buy/orders/{id}/drop",
+            "/buy/orders/{id}/invoices",
+            "/buy/orders/{id}/invoices/{invoice}/withdraw",
             "/buy/orders/{id}/lines",
             "/buy/orders/{id}/lines/{line}",
             "/buy/orders/{id}/lines/{line}/amount",

@@ -124,7 +124,7 @@ class KilledServerTest {
       Tray tray = session.trays().byId(id).orElseThrow();
       List<PastMovement> issues =
           session
-              .ledger()
+              .pastMovements()
               .issuesOf(tray.number())
               .getOrDefault(StockKey.ofNew(HOSE_CLIPS), List.of());
       boolean handedOver = tray.state() == Tray.State.HANDED_OVER;

@@ -84,6 +84,20 @@ class WhatIfTest {
     assertThat(row(page, "Used in a year").get(1)).isEqualTo(row(page, "Used in a year").get(0));
   }
 
+  /** A machine that runs day and night uses more; filters changed every fourth time cost less. */
+  @Test
+  void moreUseAndAnotherWay() {
+    Visitor.Page page =
+        ask(
+            Map.of(
+                "a", "RT-04 runs 24 h a day 2027-04-01 to 2027-07-31",
+                "b", "policy air filter and pre-cleaner: replace every service",
+                "c", "policy air filter and pre-cleaner: replace every n-th service 4"));
+    List<String> year = row(page, "Used in a year");
+    assertThat(money(year.get(1))).isGreaterThan(money(year.get(0)));
+    assertThat(money(year.get(3))).isLessThan(money(year.get(2)));
+  }
+
   private static int lines(String words) {
     return Integer.parseInt(words.substring(0, words.indexOf(' ')));
   }
@@ -91,6 +105,8 @@ class WhatIfTest {
   @Test
   void whatThereIsNotIsNamedAtItsField() {
     Visitor.Page page = ask(Map.of("b", "one more like ZZ-9"));
+    assertThat(ask(Map.of("a", "VN-1 runs 10 h a day 2027-04-01 to 2027-04-30")).words())
+        .contains("VN-1 has no meter that counts in that measure");
     assertThat(page.document().select("div:has(> #b) .field-error").text())
         .isEqualTo("There is no machine in service and no supplier called \"ZZ-9\".");
     assertThat(page.document().select("#b").text()).isEqualTo("one more like ZZ-9");

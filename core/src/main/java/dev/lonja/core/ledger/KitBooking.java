@@ -4,9 +4,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -52,7 +50,10 @@ public final class KitBooking {
     Booking out = Ledger.pick(MovementKind.KIT_BROKEN, kit, kits, held, today);
     byItem.put(kit.itemId(), out);
     if (out instanceof Booking.Booked booked) {
-      List<Money> shares = shares(value(booked).negated(), kits, contents);
+      List<Money> shares =
+          value(booked)
+              .negated()
+              .shared(contents.stream().map(content -> weight(content, kits)).toList());
       for (int i = 0; i < contents.size(); i++) {
         Out content = contents.get(i);
         byItem.put(
@@ -102,28 +103,6 @@ public final class KitBooking {
         .map(MovementLine::value)
         .reduce(Money::plus)
         .orElseThrow(() -> new IllegalArgumentException("booked has no lines; one is needed"));
-  }
-
-  private static List<Money> shares(Money whole, Quantity kits, List<Out> contents) {
-    List<BigDecimal> weights = contents.stream().map(c -> weight(c, kits)).toList();
-    BigDecimal sum = weights.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
-    List<Money> shares = new ArrayList<>();
-    Money left = whole;
-    for (int i = 0; i < contents.size(); i++) {
-      boolean last = i == contents.size() - 1;
-      BigDecimal share =
-          sum.signum() == 0
-              ? BigDecimal.valueOf(whole.minor())
-                  .divide(BigDecimal.valueOf(contents.size()), 0, RoundingMode.DOWN)
-              : BigDecimal.valueOf(whole.minor())
-                  .multiply(weights.get(i))
-                  .divide(sum, 0, RoundingMode.HALF_UP);
-      Money given =
-          last ? left : new Money(Math.min(share.longValueExact(), left.minor()), whole.currency());
-      shares.add(given);
-      left = left.plus(given.negated());
-    }
-    return shares;
   }
 
   private static BigDecimal weight(Out content, Quantity kits) {

@@ -46,7 +46,8 @@ public final class Ledger {
         .orElseGet(() -> putIn(MovementKind.SALVAGE, stock, place, quantity, worth));
   }
 
-  private static Optional<Refusal> refusalOfPrice(Quantity quantity, Money cost) {
+  /** Why so much may not cost so much; empty if it may. */
+  static Optional<Refusal> refusalOfPrice(Quantity quantity, Money cost) {
     BigDecimal most = quantity.amount().multiply(BigDecimal.valueOf(Limits.PRICE_MINOR));
     return BigDecimal.valueOf(cost.minor()).compareTo(most) > 0
         ? Optional.of(
@@ -236,8 +237,9 @@ public final class Ledger {
   }
 
   /**
-   * Undoes movements that nothing refers to yet, at the values they were booked with: one line, or
-   * both halves of a transfer, since half a transfer undone would make stock out of nothing.
+   * Undoes movements of which nothing came back yet, at the values they were booked with and what
+   * invoices changed of those: one line, or both halves of a transfer, since half a transfer undone
+   * would make stock out of nothing.
    */
   public static Booking correct(ItemStock stock, List<PastMovement> movements) {
     List<Refusal> refusals =
@@ -251,7 +253,7 @@ public final class Ledger {
           MovementKind.CORRECTION,
           line.place(),
           line.quantity().negated(),
-          line.value().negated(),
+          line.value().plus(line.answeredValue()).negated(),
           Optional.of(line.id()));
     }
     return running.booked();
@@ -266,6 +268,9 @@ public final class Ledger {
     }
     if (line.kind() == MovementKind.OPENED) {
       return Optional.of(new Refusal.PackOpened(line.id()));
+    }
+    if (line.kind() == MovementKind.REVALUED) {
+      return Optional.of(new Refusal.OfInvoice(line.id()));
     }
     if (!line.answeredQuantity().isZero()) {
       return Optional.of(new Refusal.AlreadyAnswered(line.id()));

@@ -22,6 +22,8 @@ public enum MovementKind {
   OPENED("opened"),
   POUR("pour"),
   SCRAP("scrap"),
+  /** Found to have cost more or less than it was taken in for; nothing moves. */
+  REVALUED("revalued"),
   /** Undoes a movement that it refers to. */
   CORRECTION("correction");
 
@@ -41,7 +43,7 @@ public enum MovementKind {
       case RECEIPT, SALVAGE, RETURN, CORRECTION -> true;
       // what comes in brings its share of the kit's value along, or what its reconditioning cost
       case KIT_BROKEN, KIT_MADE, RECONDITIONED, REGRADED -> change.isPositive();
-      case ISSUE, TRANSFER, ADJUSTMENT, COUNT, OPENED, POUR, SCRAP -> false;
+      case ISSUE, TRANSFER, ADJUSTMENT, COUNT, OPENED, POUR, SCRAP, REVALUED -> false;
     };
   }
 }

@@ -8,7 +8,7 @@ import dev.lonja.core.quantity.Quantity;
  *
  * @param condition of the lot that it moved
  * @param answeredQuantity the sum of the returns and corrections that refer to it, signed
- * @param answeredValue their value, signed
+ * @param answeredValue their value and that of what invoices changed, signed
  */
 public record PastMovement(
     long id,

@@ -46,6 +46,12 @@ public sealed interface Refusal {
   /** Half of a pack's opening; a pack that is open stays open. */
   record PackOpened(long movementId) implements Refusal {}
 
+  /** It follows from an invoice, which is withdrawn instead. */
+  record OfInvoice(long movementId) implements Refusal {}
+
+  /** What is on hand would be worth less than nothing after such a difference. */
+  record WorthBelowNothing(Money worth, Money difference) implements Refusal {}
+
   /** Both ends of a transfer are the same bin. */
   record SameBin() implements Refusal {}
 }

@@ -2,7 +2,9 @@ package dev.lonja.core.quantity;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.ArrayList;
 import java.util.Currency;
+import java.util.List;
 
 /**
  * An amount of money, held in whole minor units (cents) of one currency; negative for what leaves.
@@ -61,6 +63,29 @@ public record Money(long minor, Currency currency) {
    */
   public Money minus(Money other) {
     return plus(other.negated());
+  }
+
+  /**
+   * This amount shared out by weights: each share rounded half up to minor units and never beyond
+   * what is left, the last taking the rest; by equal parts rounded down if the weights sum to zero.
+   *
+   * @param weights zero or more each
+   */
+  public List<Money> shared(List<BigDecimal> weights) {
+    BigDecimal sum = weights.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+    BigDecimal whole = BigDecimal.valueOf(Math.abs(minor));
+    List<Money> shares = new ArrayList<>();
+    long left = Math.abs(minor);
+    for (int i = 0; i < weights.size(); i++) {
+      BigDecimal share =
+          sum.signum() == 0
+              ? whole.divide(BigDecimal.valueOf(weights.size()), 0, RoundingMode.DOWN)
+              : whole.multiply(weights.get(i)).divide(sum, 0, RoundingMode.HALF_UP);
+      long given = i == weights.size() - 1 ? left : Math.min(share.longValueExact(), left);
+      shares.add(new Money(minor < 0 ? -given : given, currency));
+      left -= given;
+    }
+    return shares;
   }
 
   /** In whole units of the currency, exact. */

@@ -22,6 +22,7 @@ import dev.lonja.core.service.UnitFile;
 import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -140,16 +141,36 @@ public final class FleetPicture {
                 .max()
                 .orElse(0)
             + 1;
+    List<Alteration.Runs> runs = new ArrayList<>();
     for (Alteration alteration : alterations) {
       UnitInputs known = units.get(alteration.unit());
-      if (known != null && alteration instanceof Alteration.LaidUp laidUp) {
+      if (known == null) {
+        continue;
+      }
+      if (alteration instanceof Alteration.LaidUp laidUp) {
         units.put(known.unit().id(), known.layingUp(laidUp.layUp()));
-      } else if (known != null) {
+      } else if (alteration instanceof Alteration.OneMore) {
         UnitId id = new UnitId(next++);
         units.put(id, known.again(id, known.unit().code() + "+" + id));
+      } else if (alteration instanceof Alteration.Runs run) {
+        runs.add(run);
       }
     }
-    return of(today, List.copyOf(units.values()), common, Optional.of(this));
+    return of(today, List.copyOf(units.values()), common, Optional.of(this)).running(runs);
+  }
+
+  private FleetPicture running(List<Alteration.Runs> runs) {
+    Map<UnitId, UnitStand> others = new LinkedHashMap<>(stands);
+    Map<MeterId, MeterStanding> faster = new LinkedHashMap<>(meters);
+    for (Alteration.Runs run : runs) {
+      UnitStand stand = others.get(run.unit());
+      if (stand != null) {
+        UnitStand other = stand.running(run.meter(), run.burst());
+        others.put(run.unit(), other);
+        other.meters().forEach(meter -> faster.put(meter.file().meter().id(), meter));
+      }
+    }
+    return new FleetPicture(today, Collections.unmodifiableMap(others), gone, faster, common);
   }
 
   public LocalDate today() {

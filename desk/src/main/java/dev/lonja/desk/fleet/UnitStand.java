@@ -1,5 +1,6 @@
 package dev.lonja.desk.fleet;
 
+import dev.lonja.core.calendar.UsageBurst;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.TopUpDemand;
@@ -62,6 +63,21 @@ final class UnitStand {
   /** True if it was made of the same, and so stands as one made now would. */
   boolean isOf(UnitInputs now, CommonInputs.Share shareNow, List<MeterStanding> metersNow) {
     return inputs == now && meters.equals(metersNow) && share.equals(shareNow);
+  }
+
+  /** The same if one of its meters ran so much for a while. */
+  UnitStand running(MeterId meter, UsageBurst burst) {
+    return new UnitStand(
+        today,
+        inputs,
+        share,
+        meters.stream()
+            .map(
+                standing ->
+                    standing.file().meter().id().equals(meter)
+                        ? new MeterStanding(standing.file(), standing.outlook().with(burst))
+                        : standing)
+            .toList());
   }
 
   UnitInputs inputs() {

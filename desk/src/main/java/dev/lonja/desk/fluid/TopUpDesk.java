@@ -257,7 +257,7 @@ public class TopUpDesk extends KeepersDesk {
     int line = 1;
     for (PastMovement issue :
         session
-            .ledger()
+            .pastMovements()
             .issuesOf(reference)
             .getOrDefault(StockKey.ofNew(wrong.itemId()), List.of())) {
       Booking booking = Ledger.correct(session.ledger().stockOf(wrong.itemId()), List.of(issue));

@@ -154,7 +154,7 @@ public class LabelDesk extends KeepersDesk {
   private FilterMark mark(Session session, Tray tray) {
     LocalDate on = tray.backOn().or(tray::handedOverOn).orElseThrow();
     List<ItemId> out =
-        session.ledger().issuesOf(tray.number()).entrySet().stream()
+        session.pastMovements().issuesOf(tray.number()).entrySet().stream()
             .filter(issues -> issues.getValue().stream().anyMatch(i -> i.stillOut().isPositive()))
             .map(issues -> issues.getKey().itemId())
             .distinct()

@@ -164,7 +164,8 @@ public class StockDesk extends KeepersDesk {
           if (line.isEmpty()) {
             return Outcome.refused(new StockRefusal.NoSuchMovement(movementId));
           }
-          Booking booking = Corrections.of(session, itemId, session.ledger().movement(movementId));
+          Booking booking =
+              Corrections.of(session, itemId, session.pastMovements().undoneTogether(movementId));
           session
               .audit()
               .add(

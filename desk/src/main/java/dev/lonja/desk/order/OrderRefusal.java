@@ -61,4 +61,19 @@ public sealed interface OrderRefusal extends Refusal {
 
   /** A day before today is promised. */
   record PromisedInPast(LocalDate day, LocalDate today) implements OrderRefusal {}
+
+  /** Nothing came of the order that an invoice could be for. */
+  record NothingToInvoice() implements OrderRefusal {}
+
+  /** The invoice says nothing. */
+  record NothingCharged() implements OrderRefusal {}
+
+  /** The invoice is dated after today. */
+  record DatedAhead(LocalDate day, LocalDate today) implements OrderRefusal {}
+
+  /** The supplier's invoice of this number was entered before. */
+  record InvoicedBefore(String number, OrderId order) implements OrderRefusal {}
+
+  /** There is no such invoice, or it was withdrawn. */
+  record NoSuchInvoice() implements OrderRefusal {}
 }

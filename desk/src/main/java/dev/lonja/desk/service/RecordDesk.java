@@ -204,7 +204,7 @@ public class RecordDesk {
     }
 
     private List<Used> used(Tray tray) {
-      Map<StockKey, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+      Map<StockKey, List<PastMovement>> issued = session.pastMovements().issuesOf(tray.number());
       Map<ItemId, Item> items =
           session.items().byIds(issued.keySet().stream().map(StockKey::itemId).toList());
       Map<LotId, String> codes =

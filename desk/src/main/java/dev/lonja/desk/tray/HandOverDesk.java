@@ -153,7 +153,7 @@ public class HandOverDesk extends KeepersDesk {
         session -> {
           Tray tray = session.trays().byId(trayId).orElseThrow();
           List<PastMovement> issued =
-              session.ledger().issuesOf(tray.number()).getOrDefault(key, List.of());
+              session.pastMovements().issuesOf(tray.number()).getOrDefault(key, List.of());
           ItemStock stock = session.ledger().stockOf(key);
           Booking booking = Ledger.takeBack(stock, issued, Quantity.of(stock.measure(), amount));
           return Postings.write(
@@ -208,7 +208,8 @@ public class HandOverDesk extends KeepersDesk {
   }
 
   private static Map<StockKey, List<PastMovement>> stillOut(Session session, Tray tray) {
-    Map<StockKey, List<PastMovement>> out = new TreeMap<>(session.ledger().issuesOf(tray.number()));
+    Map<StockKey, List<PastMovement>> out =
+        new TreeMap<>(session.pastMovements().issuesOf(tray.number()));
     out.values().removeIf(issues -> issues.stream().allMatch(i -> i.stillOut().isZero()));
     return out;
   }

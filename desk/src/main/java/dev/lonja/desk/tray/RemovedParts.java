@@ -127,7 +127,7 @@ final class RemovedParts {
   /** Takes what was kept off the shelf again; refused if it has left it meanwhile. */
   Outcome undo(String reason) {
     int lineNo = 1;
-    for (PastMovement kept : session.ledger().salvagedOf(tray.number())) {
+    for (PastMovement kept : session.pastMovements().salvagedOf(tray.number())) {
       Booking booking = Corrections.of(session, kept.key().itemId(), List.of(kept));
       Outcome written =
           Postings.write(session, kept.key().itemId(), booking, posting(reason), lineNo++);

@@ -257,7 +257,7 @@ public record TrayFile(
       Map<ItemId, Item> items,
       Map<StockKey, Quantity> free) {
     Tray tray = onRack.tray();
-    Map<StockKey, List<PastMovement>> issued = session.ledger().issuesOf(tray.number());
+    Map<StockKey, List<PastMovement>> issued = session.pastMovements().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
     Map<ItemId, List<String>> barcodes =
         session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());

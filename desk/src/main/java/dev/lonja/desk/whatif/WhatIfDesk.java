@@ -6,6 +6,8 @@ import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.order.Coming;
+import dev.lonja.core.policy.Holder;
+import dev.lonja.core.policy.Policies;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Prices;
@@ -54,16 +56,22 @@ public class WhatIfDesk {
   }
 
   /**
+   * What was supposed and changes nothing.
+   *
+   * @param unknown the units and suppliers that there are none of
+   * @param withoutMeter the units that have no meter of the measure that is meant
+   */
+  public record Idle(Set<String> unknown, Set<String> withoutMeter) {}
+
+  /**
    * What would be.
    *
-   * @param unknown the units and suppliers of the suppositions that there are none of; they change
-   *     nothing
+   * @param idle what of the suppositions changes nothing
    * @param shortOn by item that stands for what runs short within a year, the day
    * @param due what would be ordered now
    * @param year what a year would use, as far as prices are known
    */
-  public record Outcome(
-      Set<String> unknown, Map<Item, LocalDate> shortOn, List<Proposal> due, Money year) {
+  public record Outcome(Idle idle, Map<Item, LocalDate> shortOn, List<Proposal> due, Money year) {
 
     /** What would be ordered now costs. */
     public Money dueCost() {
@@ -90,34 +98,54 @@ public class WhatIfDesk {
   private Optional<Outcome> outcome(Session session, List<Supposition> set) {
     FleetPicture own = FleetPicture.load(session, clock.today());
     Set<String> unknown = new TreeSet<>();
+    Set<String> withoutMeter = new TreeSet<>();
     List<Alteration> alterations = new ArrayList<>();
     Terms terms = new Terms(session.suppliers().all());
+    Policies policies = own.policies();
     for (Supposition one : set) {
-      if (one instanceof Supposition.LaidUp laidUp) {
-        unit(own, one.what(), unknown)
-            .ifPresent(u -> alterations.add(new Alteration.LaidUp(u.id(), laidUp.layUp())));
-      } else if (one instanceof Supposition.OneMore) {
-        unit(own, one.what(), unknown)
-            .ifPresent(u -> alterations.add(new Alteration.OneMore(u.id())));
-      } else if (!terms.takes(one)) {
-        unknown.add(one.what());
+      if (one instanceof Supposition.Way way) {
+        policies = policies.with(Holder.STORE, way.choice());
+      } else if (one instanceof Supposition.Late || one instanceof Supposition.Dearer) {
+        if (!terms.takes(one)) {
+          unknown.add(one.what());
+        }
+      } else {
+        unit(own, one.what())
+            .ifPresentOrElse(
+                unit ->
+                    alteration(own, unit, one)
+                        .ifPresentOrElse(alterations::add, () -> withoutMeter.add(unit.code())),
+                () -> unknown.add(one.what()));
       }
     }
-    return OtherForecast.of(session, alterations.isEmpty() ? own : own.altered(alterations), trials)
-        .map(forecast -> outcome(session, forecast, terms, unknown));
+    FleetPicture other = alterations.isEmpty() ? own : own.altered(alterations);
+    return OtherForecast.of(
+            session,
+            policies.equals(own.policies()) ? other : other.under(policies, session),
+            trials)
+        .map(forecast -> outcome(session, forecast, terms, new Idle(unknown, withoutMeter)));
   }
 
-  private static Optional<Unit> unit(FleetPicture fleet, String code, Set<String> unknown) {
-    Optional<Unit> unit =
-        fleet.units().stream().filter(one -> one.code().equalsIgnoreCase(code)).findFirst();
-    if (unit.isEmpty()) {
-      unknown.add(code);
+  private static Optional<Unit> unit(FleetPicture fleet, String code) {
+    return fleet.units().stream().filter(one -> one.code().equalsIgnoreCase(code)).findFirst();
+  }
+
+  /** What is supposed of a unit; empty if it has no meter of the measure that is meant. */
+  private static Optional<Alteration> alteration(FleetPicture fleet, Unit unit, Supposition one) {
+    if (one instanceof Supposition.LaidUp laidUp) {
+      return Optional.of(new Alteration.LaidUp(unit.id(), laidUp.layUp()));
     }
-    return unit;
+    if (one instanceof Supposition.Runs runs) {
+      return fleet.metersOf(unit).stream()
+          .map(standing -> standing.file().meter())
+          .filter(meter -> meter.measure() == runs.burst().perDay().measure())
+          .findFirst()
+          .map(meter -> new Alteration.Runs(unit.id(), meter.id(), runs.burst()));
+    }
+    return Optional.of(new Alteration.OneMore(unit.id()));
   }
 
-  private static Outcome outcome(
-      Session session, OtherForecast forecast, Terms terms, Set<String> unknown) {
+  private static Outcome outcome(Session session, OtherForecast forecast, Terms terms, Idle idle) {
     Proposals.Known known = terms.applied(Proposals.Known.load(session));
     Proposals proposals = new Proposals(forecast.bands(), known, Proposals.Manner.USUAL);
     Map<Item, LocalDate> shortOn = new HashMap<>();
@@ -139,7 +167,7 @@ public class WhatIfDesk {
         PlannedCost.of(forecast.plan().demands(), prices, Set.of()).uses().stream()
             .flatMap(use -> use.cost().stream())
             .reduce(none, Money::plus);
-    return new Outcome(unknown, shortOn, due, year);
+    return new Outcome(idle, shortOn, due, year);
   }
 
   private static Optional<UnitPrice> lowest(List<Supply> supplies) {

@@ -322,7 +322,7 @@ class OrderDesksTest {
     cage.write(
         session -> {
           var stock = session.ledger().stockOf(FILTER);
-          var booking = Ledger.correct(stock, session.ledger().movement(receipt.id()));
+          var booking = Ledger.correct(stock, session.pastMovements().undoneTogether(receipt.id()));
           var sent = cage.sent();
           session
               .requests()

@@ -3,6 +3,7 @@ package dev.lonja.store.exchange;
 import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
+import static dev.lonja.store.exchange.ExchangeTables.BOOKED_MINOR;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
 import static dev.lonja.store.exchange.ExchangeTables.PRICE_E4;
 import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
@@ -15,6 +16,8 @@ import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.CLAIM;
 import static dev.lonja.store.schema.Tables.DELIVERY_LINE;
+import static dev.lonja.store.schema.Tables.INVOICE;
+import static dev.lonja.store.schema.Tables.INVOICE_LINE;
 import static dev.lonja.store.schema.Tables.KEPT_FORECAST;
 import static dev.lonja.store.schema.Tables.ORDER_ANSWER;
 import static dev.lonja.store.schema.Tables.ORDER_LINE;
@@ -23,6 +26,7 @@ import static dev.lonja.store.schema.Tables.SUPPLIER_CLOSED;
 import static dev.lonja.store.schema.Tables.SUPPLY_ORDER;
 
 import dev.lonja.core.order.Claim;
+import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.supplier.Deliveries;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.order.MailRepository;
@@ -41,6 +45,8 @@ final class OrderTables {
           deliveryLines(),
           answers(),
           claims(),
+          invoices(),
+          invoiceLines(),
           outgoing(),
           keptForecasts());
 
@@ -235,6 +241,52 @@ final class OrderTables {
         .with(of("actor", CLAIM.ACTOR, text(Lengths.NAME), "who claimed it"))
         .with(of("recorded_at", CLAIM.RECORDED_AT, instant(), "when"))
         .together("outcome", "settled_on")
+        .build();
+  }
+
+  private static ExchangeTable invoices() {
+    return ExchangeTable.named("invoices", INVOICE)
+        .with(number("id", INVOICE.ID, "number of the row"))
+        .with(reference("order_id", INVOICE.ORDER_ID, "orders", "the order"))
+        .with(of("number", INVOICE.NUMBER, text(Lengths.SHORT), "as the supplier wrote it"))
+        .with(of("dated_on", INVOICE.DATED_ON, date(), "its date"))
+        .with(
+            of(
+                "freight_minor",
+                INVOICE.FREIGHT_MINOR,
+                whole(0, Limits.VALUE_MINOR),
+                "what bringing it cost, minor units"))
+        .with(
+            of(
+                    "withdrawn_why",
+                    INVOICE.WITHDRAWN_WHY,
+                    text(Lengths.REASON),
+                    "why it counts no more")
+                .optional())
+        .with(of("actor", INVOICE.ACTOR, text(Lengths.NAME), "who entered it"))
+        .with(of("recorded_at", INVOICE.RECORDED_AT, instant(), "when"))
+        .build();
+  }
+
+  private static ExchangeTable invoiceLines() {
+    return ExchangeTable.named("invoice_lines", INVOICE_LINE)
+        .with(number("id", INVOICE_LINE.ID, "number of the row"))
+        .with(reference("invoice_id", INVOICE_LINE.INVOICE_ID, "invoices", "the invoice"))
+        .with(reference("movement_id", INVOICE_LINE.MOVEMENT_ID, "movements", "what took it in"))
+        .with(
+            of(
+                    "charged_minor",
+                    INVOICE_LINE.CHARGED_MINOR,
+                    whole(0, Limits.VALUE_MINOR),
+                    "what it says of it, minor units; none where only freight is shared out")
+                .optional())
+        .with(
+            of(
+                "difference_minor",
+                INVOICE_LINE.DIFFERENCE_MINOR,
+                whole(-BOOKED_MINOR, BOOKED_MINOR),
+                "to what it was booked with, freight included, minor units"))
+        .unique("invoice_id", "movement_id")
         .build();
   }
 

@@ -33,6 +33,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.text.Lengths;
+import java.math.BigDecimal;
 import java.util.List;
 
 /** What is stocked, where it lies and how it moved. */
@@ -252,7 +253,7 @@ final class StockTables {
                 "quantity_pc_or_l",
                 MOVEMENT.QUANTITY_MICRO,
                 scaled(6, -QUANTITY_MICRO, QUANTITY_MICRO),
-                "signed: negative for what leaves"))
+                "signed: negative for what leaves, 0 for what is revalued"))
         .with(
             of(
                 "value_minor",
@@ -278,6 +279,13 @@ final class StockTables {
         .with(of("recorded_at", MOVEMENT.RECORDED_AT, instant(), "when"))
         .unique("request_key", "line_no")
         .jointly("item_id", "lot_id", "lots", "item_id", "id")
+        .rule(
+            new RowRule(
+                "quantity_pc_or_l",
+                "0 where kind is revalued, and nowhere else",
+                row ->
+                    (new BigDecimal(row.get("quantity_pc_or_l")).signum() == 0)
+                        == row.get("kind").equals("revalued")))
         .build();
   }
 }

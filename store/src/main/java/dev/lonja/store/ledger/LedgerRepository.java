@@ -15,7 +15,6 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
-import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
@@ -27,7 +26,6 @@ import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.query.Bound;
 import dev.lonja.store.query.FixedQuery;
-import dev.lonja.store.schema.tables.Movement;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -36,8 +34,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -108,12 +104,6 @@ public final class LedgerRepository {
               .where(STOCK.ITEM_ID.eq(FixedQuery.given(STOCK.ITEM_ID)))
               .and(STOCK.QUANTITY_MICRO.gt(0L))
               .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER));
-
-  private static final List<String> MOVES =
-      List.of(
-          MovementKind.TRANSFER.name(),
-          MovementKind.REGRADED.name(),
-          MovementKind.RECONDITIONED.name());
 
   private static final FixedQuery LATEST = lines(DSL.noCondition());
   private static final FixedQuery LATEST_OF =
@@ -337,83 +327,6 @@ public final class LedgerRepository {
 
   public Optional<LedgerLine> line(long movementId) {
     return LINE.with(context, movementId, 1L).fetchOptional(this::ledgerLine);
-  }
-
-  /**
-   * The lines that are undone together, with what later ones took back of them: the movement alone,
-   * or both halves of one that moves stock from one place or condition to another.
-   */
-  public List<PastMovement> movement(long movementId) {
-    Movement half = MOVEMENT.as("half");
-    Condition sameMove =
-        MOVEMENT
-            .KIND
-            .in(MOVES)
-            .and(
-                MOVEMENT.REQUEST_KEY.eq(
-                    context
-                        .select(half.REQUEST_KEY)
-                        .from(half)
-                        .where(half.ID.eq(movementId))
-                        .and(half.KIND.in(MOVES))));
-    return pastWhere(MOVEMENT.ID.eq(movementId).or(sameMove));
-  }
-
-  /** The issues booked under a reference, by item and condition, with what came back of each. */
-  public Map<StockKey, List<PastMovement>> issuesOf(String reference) {
-    return pastWhere(
-            MOVEMENT.REFERENCE.eq(reference).and(MOVEMENT.KIND.eq(MovementKind.ISSUE.name())))
-        .stream()
-        .collect(Collectors.groupingBy(PastMovement::key, TreeMap::new, Collectors.toList()));
-  }
-
-  /** What was salvaged under a reference and nothing has taken back since. */
-  public List<PastMovement> salvagedOf(String reference) {
-    return pastWhere(
-            MOVEMENT.REFERENCE.eq(reference).and(MOVEMENT.KIND.eq(MovementKind.SALVAGE.name())))
-        .stream()
-        .filter(line -> line.answeredQuantity().isZero())
-        .toList();
-  }
-
-  private List<PastMovement> pastWhere(Condition condition) {
-    Movement answer = MOVEMENT.as("answer");
-    Field<Long> quantity = answered(answer, answer.QUANTITY_MICRO, "answered_quantity");
-    Field<Long> value = answered(answer, answer.VALUE_MINOR, "answered_value");
-    return context
-        .select(MOVEMENT.asterisk(), ITEM.MEASURE, LOT.CONDITION, quantity, value)
-        .from(MOVEMENT)
-        .join(LOT)
-        .on(LOT.ID.eq(MOVEMENT.LOT_ID))
-        .join(ITEM)
-        .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
-        .where(condition)
-        .orderBy(MOVEMENT.ID)
-        .fetch(
-            row -> {
-              Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
-              return new PastMovement(
-                  row.get(MOVEMENT.ID),
-                  MovementKind.valueOf(row.get(MOVEMENT.KIND)),
-                  new Place(
-                      row.get(MOVEMENT.ITEM_ID),
-                      row.get(MOVEMENT.LOT_ID),
-                      row.get(MOVEMENT.BIN_ID)),
-                  LotCondition.valueOf(row.get(LOT.CONDITION)),
-                  new Quantity(measure, row.get(MOVEMENT.QUANTITY_MICRO)),
-                  new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
-                  new Quantity(measure, row.get(quantity)),
-                  new Money(row.get(value), currency));
-            });
-  }
-
-  private Field<Long> answered(Movement answer, Field<Long> what, String name) {
-    return DSL.field(
-            context
-                .select(DSL.coalesce(DSL.sum(what), 0).cast(Long.class))
-                .from(answer)
-                .where(answer.REFERS_TO.eq(MOVEMENT.ID)))
-        .as(name);
   }
 
   /** Given first what the condition asks for, then how many lines at most. */

@@ -5,10 +5,12 @@ import static dev.lonja.store.schema.Tables.LOT;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.store.schema.tables.Lot;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
@@ -89,6 +91,21 @@ public final class LotRepository {
         .orderBy(LOT.RECEIVED_ON.desc(), LOT.ID.desc())
         .limit(1)
         .fetchOptional(row -> new NamedLot(row.value1(), Optional.ofNullable(row.value2())));
+  }
+
+  /** The new lots that what was received into one may lie in: set aside, and opened ones too. */
+  public Set<LotId> lotsOfReceipt(LotId id) {
+    Lot same = LOT.as("same");
+    return context
+        .select(same.ID)
+        .from(LOT)
+        .join(same)
+        .on(
+            same.ITEM_ID.eq(LOT.ITEM_ID),
+            same.CONDITION.eq(LOT.CONDITION),
+            same.CODE.eq(LOT.CODE).or(same.CODE.startsWith(LOT.CODE.concat(OPENED))))
+        .where(LOT.ID.eq(id))
+        .fetchSet(same.ID);
   }
 
   /** By lot, the code that is printed on it. */

@@ -63,7 +63,7 @@ public final class OrderRepository {
   }
 
   /** True of a movement that was not booked back. */
-  private static Condition isBooked() {
+  static Condition isBooked() {
     var undone = MOVEMENT.as("undone");
     return DSL.notExists(
         DSL.selectOne()

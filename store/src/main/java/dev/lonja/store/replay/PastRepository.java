@@ -84,7 +84,9 @@ public final class PastRepository {
         .map(at -> LocalDate.ofInstant(at, zone));
   }
 
-  /** In order of entry; what was corrected to nothing is left out. */
+  /**
+   * In order of entry; what was corrected to nothing is left out, and what invoices changed later.
+   */
   public List<Net> movements() {
     Map<Long, Long> roots = new HashMap<>();
     Map<Long, Net> nets = new LinkedHashMap<>();
@@ -134,7 +136,9 @@ public final class PastRepository {
         .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
         .join(LOT)
         .on(LOT.ID.eq(MOVEMENT.LOT_ID))
-        .where(LOT.CONDITION.eq(LotCondition.NEW.name()))
+        .where(
+            LOT.CONDITION.eq(LotCondition.NEW.name()),
+            MOVEMENT.KIND.ne(MovementKind.REVALUED.name()))
         .orderBy(MOVEMENT.ID)
         .fetch();
   }

@@ -24,6 +24,7 @@ import dev.lonja.core.crossref.StatementKind;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
@@ -35,7 +36,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -175,11 +178,20 @@ public final class Verification {
         .forEach(row -> add("movements", "movement " + row.value1() + " moves part of a piece"));
   }
 
-  /** The value of what is on hand never falls below zero and is zero when nothing is left. */
+  /**
+   * The value of what is on hand never falls below zero and is zero when nothing is left; what an
+   * invoice changed counts together, since it goes onto a delivery and from there to what left.
+   */
   private void checkValues() {
     Map<ItemId, long[]> running = new HashMap<>();
+    Field<String> next =
+        DSL.lead(DSL.iif(isRevalued(), MOVEMENT.REQUEST_KEY, DSL.inline("")))
+            .over(DSL.partitionBy(MOVEMENT.ITEM_ID).orderBy(MOVEMENT.ID));
+    Field<Boolean> goesOn =
+        DSL.field(isRevalued().and(next.eq(MOVEMENT.REQUEST_KEY))).as("goes_on");
     context
-        .select(MOVEMENT.ID, MOVEMENT.ITEM_ID, MOVEMENT.QUANTITY_MICRO, MOVEMENT.VALUE_MINOR)
+        .select(
+            MOVEMENT.ID, MOVEMENT.ITEM_ID, MOVEMENT.QUANTITY_MICRO, MOVEMENT.VALUE_MINOR, goesOn)
         .from(MOVEMENT)
         .orderBy(MOVEMENT.ID)
         .forEach(
@@ -187,12 +199,17 @@ public final class Verification {
               long[] sum = running.computeIfAbsent(row.value2(), id -> new long[2]);
               sum[0] += row.value3();
               sum[1] += row.value4();
-              if (sum[1] < 0 || (sum[0] == 0 && sum[1] != 0)) {
+              boolean isDone = !Boolean.TRUE.equals(row.value5());
+              if (isDone && (sum[1] < 0 || (sum[0] == 0 && sum[1] != 0))) {
                 add(
                     "movements",
                     "after movement " + row.value1() + " the item is worth " + sum[1] + " minor");
               }
             });
+  }
+
+  private static Condition isRevalued() {
+    return MOVEMENT.KIND.eq(MovementKind.REVALUED.name());
   }
 
   private void checkAnswers() {

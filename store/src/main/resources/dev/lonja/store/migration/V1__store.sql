@@ -476,8 +476,9 @@ CREATE TABLE movement (
   item_id INTEGER NOT NULL REFERENCES item,
   lot_id INTEGER NOT NULL,
   bin_id INTEGER NOT NULL REFERENCES bin,
-  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'SALVAGE', 'RECONDITIONED', 'REGRADED', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'CORRECTION')),
-  quantity_micro INTEGER NOT NULL CHECK (quantity_micro <> 0 AND quantity_micro BETWEEN -1000000000000 AND 1000000000000),
+  kind TEXT NOT NULL CHECK (kind IN ('RECEIPT', 'ISSUE', 'RETURN', 'SALVAGE', 'RECONDITIONED', 'REGRADED', 'TRANSFER', 'ADJUSTMENT', 'COUNT', 'KIT_BROKEN', 'KIT_MADE', 'OPENED', 'POUR', 'SCRAP', 'REVALUED', 'CORRECTION')),
+  -- nothing for what is worth more or less afterwards
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN -1000000000000 AND 1000000000000),
   value_minor INTEGER NOT NULL CHECK (value_minor BETWEEN -100000000000000 AND 100000000000000),
   average_e4 INTEGER NOT NULL CHECK (average_e4 BETWEEN 0 AND 1000000000000),
   reason TEXT NOT NULL,
@@ -489,7 +490,8 @@ CREATE TABLE movement (
   recorded_at TEXT NOT NULL,
   FOREIGN KEY (item_id, lot_id) REFERENCES lot (item_id, id),
   UNIQUE (request_key, line_no),
-  CHECK (kind NOT IN ('RETURN', 'CORRECTION') OR refers_to IS NOT NULL),
+  CHECK ((quantity_micro = 0) = (kind = 'REVALUED')),
+  CHECK (kind NOT IN ('RETURN', 'REVALUED', 'CORRECTION') OR refers_to IS NOT NULL),
   CHECK (kind NOT IN ('RECEIPT', 'RETURN', 'SALVAGE') OR quantity_micro > 0),
   CHECK (kind NOT IN ('ISSUE', 'POUR', 'SCRAP') OR quantity_micro < 0)
 ) STRICT;
@@ -1132,6 +1134,30 @@ CREATE TABLE claim (
   CHECK ((outcome IS NULL) = (settled_on IS NULL))
 ) STRICT;
 CREATE INDEX claim_line ON claim (order_line_id);
+
+-- What a supplier charged for deliveries, and what it changed of their worth.
+CREATE TABLE invoice (
+  id INTEGER NOT NULL PRIMARY KEY,
+  order_id INTEGER NOT NULL REFERENCES supply_order,
+  number TEXT NOT NULL CHECK (length(number) BETWEEN 1 AND 40),
+  dated_on TEXT NOT NULL CHECK (date(dated_on) = dated_on),
+  freight_minor INTEGER NOT NULL CHECK (freight_minor BETWEEN 0 AND 100000000000),
+  withdrawn_why TEXT CHECK (length(withdrawn_why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX invoice_order ON invoice (order_id);
+
+CREATE TABLE invoice_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  invoice_id INTEGER NOT NULL REFERENCES invoice,
+  movement_id INTEGER NOT NULL REFERENCES movement,
+  -- none where only freight was shared out
+  charged_minor INTEGER CHECK (charged_minor BETWEEN 0 AND 100000000000),
+  difference_minor INTEGER NOT NULL CHECK (difference_minor BETWEEN -100000000000000 AND 100000000000000),
+  UNIQUE (invoice_id, movement_id)
+) STRICT;
+CREATE INDEX invoice_line_movement ON invoice_line (movement_id);
 
 -- What was expected to be used in a month, by the last forecast made before it began; what nothing was
 -- expected of has no row.

@@ -164,11 +164,13 @@ class LedgerRepositoryTest {
   void pastMovementsKnowWhatCameBackOfThem() {
     book(stock -> Ledger.issue(stock, Quantity.pieces(3), NONE, TODAY));
     List<PastMovement> issue =
-        store.read(session -> session.ledger().issuesOf("T-0001")).get(StockKey.ofNew(FILTER));
+        store
+            .read(session -> session.pastMovements().issuesOf("T-0001"))
+            .get(StockKey.ofNew(FILTER));
     book(stock -> Ledger.takeBack(stock, issue, Quantity.pieces(1)));
     PastMovement past =
         store
-            .read(session -> session.ledger().issuesOf("T-0001"))
+            .read(session -> session.pastMovements().issuesOf("T-0001"))
             .get(StockKey.ofNew(FILTER))
             .get(0);
     assertThat(past.answeredQuantity()).isEqualTo(Quantity.pieces(1));
@@ -187,12 +189,16 @@ class LedgerRepositoryTest {
                 Quantity.pieces(2)));
     List<LedgerLine> lines = store.read(session -> session.ledger().latest(FILTER, 2));
     for (LedgerLine line : lines) {
-      assertThat(store.<List<PastMovement>>read(session -> session.ledger().movement(line.id())))
+      assertThat(
+              store.<List<PastMovement>>read(
+                  session -> session.pastMovements().undoneTogether(line.id())))
           .extracting(PastMovement::quantity)
           .containsExactly(Quantity.pieces(-2), Quantity.pieces(2));
     }
     long receipt = store.read(session -> session.ledger().latest(FILTER, 3)).get(2).id();
-    assertThat(store.<List<PastMovement>>read(session -> session.ledger().movement(receipt)))
+    assertThat(
+            store.<List<PastMovement>>read(
+                session -> session.pastMovements().undoneTogether(receipt)))
         .hasSize(1);
   }
 

@@ -100,7 +100,7 @@ class UnplannedIssuesTest {
         stock ->
             Ledger.takeBack(
                 stock,
-                store.read(session -> session.ledger().movement(second)),
+                store.read(session -> session.pastMovements().undoneTogether(second)),
                 Quantity.litres("0.5")));
     service("T-0900");
     issue("2027-03-09", "T-0900", "1");
@@ -128,14 +128,16 @@ class UnplannedIssuesTest {
         stock ->
             Ledger.takeBack(
                 stock,
-                store.read(session -> session.ledger().movement(first)),
+                store.read(session -> session.pastMovements().undoneTogether(first)),
                 Quantity.litres("1")));
     assertThat(uses()).isEmpty();
     long back = latest();
     book(
         "2027-01-15",
         "",
-        stock -> Ledger.correct(stock, store.read(session -> session.ledger().movement(back))));
+        stock ->
+            Ledger.correct(
+                stock, store.read(session -> session.pastMovements().undoneTogether(back))));
     assertThat(used(uses().get(0)).get(25 - 8)).isEqualTo("4");
   }
 

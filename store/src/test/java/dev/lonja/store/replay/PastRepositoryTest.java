@@ -74,11 +74,13 @@ class PastRepositoryTest {
         stock ->
             Ledger.takeBack(
                 stock,
-                store.read(session -> session.ledger().movement(first)),
+                store.read(session -> session.pastMovements().undoneTogether(first)),
                 Quantity.litres("0.5")));
     book(
         "2027-03-11",
-        stock -> Ledger.correct(stock, store.read(session -> session.ledger().movement(second))));
+        stock ->
+            Ledger.correct(
+                stock, store.read(session -> session.pastMovements().undoneTogether(second))));
     assertThat(moved())
         .extracting(net -> net.day() + " " + net.kind() + " " + net.quantity().exactText())
         .containsExactly("2026-12-01 RECEIPT 15", "2027-01-12 ISSUE -1.5");

@@ -63,6 +63,20 @@ public final class LedgerWording {
           .when(
               Refusal.PackOpened.class,
               r -> "movement " + r.movementId() + " opened a pack; what is open stays open.")
+          .when(
+              Refusal.OfInvoice.class,
+              r ->
+                  "movement "
+                      + r.movementId()
+                      + " follows from an invoice; withdraw the invoice instead of correcting it.")
+          .when(
+              Refusal.WorthBelowNothing.class,
+              r ->
+                  "what is on hand is worth "
+                      + r.worth().display()
+                      + " and cannot lose "
+                      + r.difference().abs().display()
+                      + ".")
           .when(Refusal.SameBin.class, r -> "from and to are the same bin.")
           .all();
 

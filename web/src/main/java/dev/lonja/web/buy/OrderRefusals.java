@@ -122,6 +122,31 @@ final class OrderRefusals {
                               + more.outstanding().display()
                               + " in and claim the rest as too many."))
               .when(
+                  OrderRefusal.NothingToInvoice.class,
+                  none -> Problem.ofWhole("Nothing of this order came that could be charged."))
+              .when(
+                  OrderRefusal.NothingCharged.class,
+                  none ->
+                      Problem.ofWhole("Write what it charges for at least one line, or freight."))
+              .when(
+                  OrderRefusal.DatedAhead.class,
+                  ahead ->
+                      new Problem(
+                          "dated", ahead.day() + " is still to come; allowed is today or earlier."))
+              .when(
+                  OrderRefusal.InvoicedBefore.class,
+                  before ->
+                      new Problem(
+                          "number",
+                          "Invoice "
+                              + before.number()
+                              + " of this supplier was entered before, for order "
+                              + before.order()
+                              + ". If it was entered wrongly, withdraw it there first."))
+              .when(
+                  OrderRefusal.NoSuchInvoice.class,
+                  none -> Problem.ofWhole("That invoice is withdrawn already."))
+              .when(
                   OrderRefusal.NothingCame.class,
                   none -> new Problem("quantity", "Write what came, or what is wrong with it."))
               .all());

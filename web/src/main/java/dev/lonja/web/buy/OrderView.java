@@ -28,8 +28,12 @@ public record OrderView(
   /** What it costs: the lines, the freight, and all of it. */
   public record Money(String lines, String freight, String all) {}
 
-  /** What may be done with it now. */
-  public record May(boolean draft, boolean open) {}
+  /**
+   * What may be done with it now.
+   *
+   * @param invoice true if something came that can be charged
+   */
+  public record May(boolean draft, boolean open, boolean invoice) {}
 
   /**
    * One line.

@@ -136,7 +136,10 @@ final class OrderWording {
             worth.display(),
             freight.minor() == 0 ? "" : freight.display(),
             worth.plus(freight).display()),
-        new OrderView.May(draft, order.state().isOpen()),
+        new OrderView.May(
+            draft,
+            order.state().isOpen(),
+            order.lines().stream().anyMatch(line -> line.fate().received().isPositive())),
         order.note(),
         order.lines().stream().map(line -> line(order, line)).toList(),
         new OrderView.Trail(

@@ -57,26 +57,35 @@ class WhatIfController {
       }
     }
     Optional<List<WhatIfDesk.Outcome>> outcomes = desk.outcomes(sets);
-    outcomes.ifPresent(all -> refuseUnknown(fields, all, typed));
+    outcomes.ifPresent(all -> refuseIdle(fields, all, typed));
     model.addAttribute("problems", typed.problems());
     model.addAttribute("view", view(fields, names, outcomes));
     return "whatif/what-if";
   }
 
   /** At the field of the first set that names it. */
-  private static void refuseUnknown(
+  private static void refuseIdle(
       Map<String, String> fields, List<WhatIfDesk.Outcome> outcomes, Typed typed) {
     TreeSet<String> unknown = new TreeSet<>();
-    outcomes.forEach(outcome -> unknown.addAll(outcome.unknown()));
+    TreeSet<String> withoutMeter = new TreeSet<>();
+    outcomes.forEach(outcome -> unknown.addAll(outcome.idle().unknown()));
+    outcomes.forEach(outcome -> withoutMeter.addAll(outcome.idle().withoutMeter()));
     for (String name : unknown) {
-      String field =
-          SETS.stream()
-              .filter(set -> fields.getOrDefault(set, "").contains(name))
-              .findFirst()
-              .orElse(SETS.get(0));
       typed.refuse(
-          field, "There is no machine in service and no supplier called \"" + name + "\".");
+          field(fields, name),
+          "There is no machine in service and no supplier called \"" + name + "\".");
     }
+    for (String code : withoutMeter) {
+      typed.refuse(field(fields, code), code + " has no meter that counts in that measure.");
+    }
+  }
+
+  private static String field(Map<String, String> fields, String name) {
+    String low = name.toLowerCase(Locale.ROOT);
+    return SETS.stream()
+        .filter(set -> fields.getOrDefault(set, "").toLowerCase(Locale.ROOT).contains(low))
+        .findFirst()
+        .orElse(SETS.get(0));
   }
 
   private WhatIfView view(
