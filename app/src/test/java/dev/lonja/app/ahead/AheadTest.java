@@ -54,7 +54,10 @@ class AheadTest {
     assertThat(item.document().select("section").first().select("tbody tr").first().text())
         .contains("100 %");
     assertThat(item.document().select("svg path[fill-opacity]")).hasSize(1);
-    assertThat(item.words()).contains("Order. Level 1. Late: ", "From Cabo Norte Supply: ");
+    assertThat(item.words())
+        .contains("Order. Level 1. 3 of Pellam PL 88-F4, which fits wherever this goes, used up");
+    assertThat(visitor.get("/ahead/" + SERVER.itemId("VM 40-0021")).words())
+        .contains("Late: ", "From Veldmark Marine Parts: ");
     assertThat(item.document().select("svg").text()).contains("level");
     String csv = visitor.ask("/ahead.csv?weeks=8").response().body();
     assertThat(csv)

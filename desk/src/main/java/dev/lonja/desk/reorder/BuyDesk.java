@@ -10,6 +10,7 @@ import dev.lonja.core.reorder.Position;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.forecast.Bands;
 import dev.lonja.desk.forecast.Drawn;
 import dev.lonja.desk.forecast.Forecast;
@@ -55,12 +56,14 @@ public class BuyDesk {
    * @param drawn the trials on which it rests; without any nothing is proposed
    * @param bySupplier what is due, by supplier in order of their names
    * @param later what is not due yet, of which an order is wanted within the trials
+   * @param instead of which something else is used up first, so that nothing is due
    * @param nobodySells what falls short and nobody supplies
    */
   public record Wanted(
       Drawn drawn,
       Map<Supplier, List<Line>> bySupplier,
       List<Proposal> later,
+      List<Proposal> instead,
       List<Subject> nobodySells) {}
 
   /** What is proposed by the newest trials there are. */
@@ -74,20 +77,22 @@ public class BuyDesk {
     Optional<Bands> bands = drawn.of(today);
     List<Proposal> due = new ArrayList<>();
     List<Proposal> later = new ArrayList<>();
+    List<Proposal> instead = new ArrayList<>();
     List<Subject> nobodySells = new ArrayList<>();
     if (bands.isPresent()) {
-      Forecast forecast = Forecast.load(session, today, Trials.WEEKS);
-      Proposals proposals = new Proposals(bands.get(), Proposals.Known.load(session));
-      for (Subject subject : forecast.subjects()) {
-        Optional<Proposal> proposal = proposals.of(subject);
-        if (proposal.filter(Proposal::isDue).isPresent()) {
-          due.add(proposal.get());
-        } else if (proposal.flatMap(p -> p.reordering().orderBy()).isPresent()) {
-          later.add(proposal.get());
-        } else if (proposal.isEmpty() && subject.cover().shortOn().isPresent()) {
-          nobodySells.add(subject);
-        }
-      }
+      all(session, bands.get())
+          .forEach(
+              (subject, proposal) -> {
+                if (proposal.filter(Proposal::isDue).isPresent()) {
+                  due.add(proposal.get());
+                } else if (proposal.filter(p -> !p.usedFirst().isEmpty()).isPresent()) {
+                  instead.add(proposal.get());
+                } else if (proposal.flatMap(p -> p.reordering().orderBy()).isPresent()) {
+                  later.add(proposal.get());
+                } else if (proposal.isEmpty() && subject.cover().shortOn().isPresent()) {
+                  nobodySells.add(subject);
+                }
+              });
     }
     later.sort((a, b) -> day(a).compareTo(day(b)));
     Map<Supplier, List<Line>> lines = new LinkedHashMap<>();
@@ -97,7 +102,7 @@ public class BuyDesk {
             (supplier, its) ->
                 lines.put(
                     supplier, lines(bands.orElseThrow(), its, filling.of(supplier, its, later))));
-    return new Wanted(drawn, lines, later, nobodySells);
+    return new Wanted(drawn, lines, later, instead, nobodySells);
   }
 
   /** What is due, raised where it is brought forward, and behind it what else is. */
@@ -128,8 +133,10 @@ public class BuyDesk {
         .known()
         .of(clock.today())
         .map(bands -> store.read(session -> all(session, bands)))
-        .orElse(List.of())
+        .orElse(Map.of())
+        .values()
         .stream()
+        .flatMap(Optional::stream)
         .filter(
             proposal ->
                 proposal.reordering().isLate()
@@ -143,11 +150,13 @@ public class BuyDesk {
         .toList();
   }
 
-  private List<Proposal> all(Session session, Bands bands) {
-    Proposals proposals = new Proposals(bands, Proposals.Known.load(session));
-    return Forecast.load(session, clock.today(), Trials.WEEKS).subjects().stream()
-        .flatMap(subject -> proposals.of(subject).stream())
-        .toList();
+  private Map<Subject, Optional<Proposal>> all(Session session, Bands bands) {
+    LocalDate today = clock.today();
+    return StoreProposals.of(
+        session,
+        FleetPicture.load(session, today),
+        Forecast.load(session, today, Trials.WEEKS).subjects(),
+        new Proposals(bands, Proposals.Known.load(session)));
   }
 
   private static LocalDate day(Proposal proposal) {
@@ -237,8 +246,9 @@ public class BuyDesk {
   }
 
   private Optional<Proposal> of(Session session, Bands bands, ItemId item) {
-    return Forecast.load(session, clock.today(), Trials.WEEKS)
-        .subjectOf(item)
-        .flatMap(new Proposals(bands, Proposals.Known.load(session))::of);
+    return all(session, bands).entrySet().stream()
+        .filter(one -> one.getKey().items().stream().anyMatch(its -> its.id().equals(item)))
+        .findFirst()
+        .flatMap(Map.Entry::getValue);
   }
 }

@@ -21,6 +21,7 @@ import dev.lonja.desk.forecast.Trials;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.desk.reorder.Proposals;
+import dev.lonja.desk.reorder.StoreProposals;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.order.OrderRepository.Source;
@@ -118,12 +119,12 @@ public class WhatIfDesk {
                 () -> unknown.add(one.what()));
       }
     }
-    FleetPicture other = alterations.isEmpty() ? own : own.altered(alterations);
-    return OtherForecast.of(
-            session,
-            policies.equals(own.policies()) ? other : other.under(policies, session),
-            trials)
-        .map(forecast -> outcome(session, forecast, terms, new Idle(unknown, withoutMeter)));
+    FleetPicture altered = alterations.isEmpty() ? own : own.altered(alterations);
+    FleetPicture other =
+        policies.equals(own.policies()) ? altered : altered.under(policies, session);
+    return OtherForecast.of(session, other, trials)
+        .map(
+            forecast -> outcome(session, other, forecast, terms, new Idle(unknown, withoutMeter)));
   }
 
   private static Optional<Unit> unit(FleetPicture fleet, String code) {
@@ -145,20 +146,24 @@ public class WhatIfDesk {
     return Optional.of(new Alteration.OneMore(unit.id()));
   }
 
-  private static Outcome outcome(Session session, OtherForecast forecast, Terms terms, Idle idle) {
+  private static Outcome outcome(Session session, FleetPicture fleet, OtherForecast forecast, Terms terms, Idle idle) {
     Proposals.Known known = terms.applied(Proposals.Known.load(session));
     Proposals proposals = new Proposals(forecast.bands(), known, Proposals.Manner.USUAL);
     Map<Item, LocalDate> shortOn = new HashMap<>();
     List<Proposal> due = new ArrayList<>();
-    for (Subject subject : forecast.subjects()) {
-      Subject other =
-          subject.having(subject.free(), subject.coming().stream().map(terms::shifted).toList());
-      other.cover().shortOn().ifPresent(day -> shortOn.put(other.lead(), day));
-      proposals
-          .of(other)
-          .filter(proposal -> proposal.isDue() && proposal.reordering().amount().isPositive())
-          .ifPresent(due::add);
-    }
+    List<Subject> subjects =
+        forecast.subjects().stream()
+            .map(
+                one -> one.having(one.free(), one.coming().stream().map(terms::shifted).toList()))
+            .toList();
+    StoreProposals.of(session, fleet, subjects, proposals)
+        .forEach(
+            (subject, proposal) -> {
+              subject.cover().shortOn().ifPresent(day -> shortOn.put(subject.lead(), day));
+              proposal
+                  .filter(one -> one.isDue() && one.reordering().amount().isPositive())
+                  .ifPresent(due::add);
+            });
     Map<ItemId, UnitPrice> prices =
         session.ledger().averages(session.items().all().stream().map(Item::id).toList());
     known.supplies().forEach((item, its) -> lowest(its).ifPresent(p -> prices.put(item, p)));

@@ -54,7 +54,7 @@ class BuyController {
   /** What so much of an item means, as the page asks while somebody steps an amount. */
   @GetMapping("/buy/items/{itemId:[0-9]{1,18}}")
   @ResponseBody
-  BuyView.Instead instead(
+  BuyView.Answer instead(
       @PathVariable ItemId itemId, @RequestParam(defaultValue = "") String amount) {
     Typed typed = new Typed();
     Optional<BigDecimal> much =

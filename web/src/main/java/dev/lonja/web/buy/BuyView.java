@@ -19,6 +19,7 @@ public record BuyView(
     DrawingView drawing,
     List<Berth> berths,
     List<Later> later,
+    List<Instead> instead,
     List<Plate> nobodySells) {
 
   /**
@@ -79,6 +80,9 @@ public record BuyView(
   /** What is not due yet. */
   public record Later(Plate plate, String by, String supplier, String free, String level) {}
 
+  /** What is not ordered since something else is used up first, and what that is. */
+  public record Instead(Plate plate, String words) {}
+
   /** What another amount means, as the page fetches it. */
-  public record Instead(String why, String packs, String money, String each, String problem) {}
+  public record Answer(String why, String packs, String money, String each, String problem) {}
 }

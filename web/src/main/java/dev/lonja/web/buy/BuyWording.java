@@ -54,6 +54,12 @@ final class BuyWording {
             .map(of -> berth(of.getKey(), of.getValue(), wanted.drawn().bands().orElseThrow()))
             .toList(),
         wanted.later().stream().map(this::later).toList(),
+        wanted.instead().stream()
+            .map(
+                one ->
+                    new BuyView.Instead(
+                        Plate.of(one.item()), ReorderWording.others(one).strip()))
+            .toList(),
         wanted.nobodySells().stream().map(Subject::lead).map(Plate::of).toList());
   }
 
@@ -86,7 +92,7 @@ final class BuyWording {
         one.item().number(),
         one.supply().orderNumber(),
         one.subject().free().measure().symbol(),
-        one.subject().free().exactText(),
+        one.free().exactText(),
         one.reordering().level().exactText(),
         line.amount().exactText(),
         one.supply().pack().exactText(),
@@ -169,9 +175,9 @@ final class BuyWording {
   }
 
   /** What another amount means. */
-  BuyView.Instead instead(BuyDesk.Line line) {
+  BuyView.Answer instead(BuyDesk.Line line) {
     Supply supply = line.proposal().supply();
-    return new BuyView.Instead(
+    return new BuyView.Answer(
         line.amount().isZero() ? "Nothing is ordered of it." : ReorderWording.lasts(line, today),
         packs(line.amount(), supply.pack()),
         line.cost().display(),
@@ -193,7 +199,7 @@ final class BuyWording {
         Plate.of(proposal.item()),
         Words.day(proposal.reordering().orderBy().orElseThrow(), today),
         proposal.supply().supplier().name(),
-        proposal.subject().free().display(),
+        proposal.free().display(),
         proposal.reordering().level().display());
   }
 }

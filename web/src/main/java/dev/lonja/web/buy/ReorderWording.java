@@ -1,5 +1,7 @@
 package dev.lonja.web.buy;
 
+import dev.lonja.core.crossref.Verdict;
+import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
 import dev.lonja.core.reorder.OrderTerms;
@@ -11,6 +13,7 @@ import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
@@ -43,7 +46,7 @@ public final class ReorderWording {
   /** "Order by 2 Apr at the latest, from Cabo Norte Supply: 3 for 44.70 EUR. Level 3." */
   public static String sentence(Proposal proposal, LocalDate today) {
     Reordering reordering = proposal.reordering();
-    String level = "Level " + reordering.level().display() + ". ";
+    String level = "Level " + reordering.level().display() + ". " + others(proposal);
     String from =
         reordering.amount().isZero()
             ? ""
@@ -67,6 +70,37 @@ public final class ReorderWording {
             .map(day -> "Order by " + Words.day(day, today) + " at the latest. ")
             .orElse("Nothing has to be ordered within a year. ")
         + (proposal.isDue() ? from : "");
+  }
+
+  /**
+   * "3 of Brisa MG 4410, which fits wherever this goes, are used up first. Look at RV 2210-4 too, of
+   * which 2 are free: it may do." Nothing if there is nothing else.
+   */
+  static String others(Proposal proposal) {
+    StringBuilder words = new StringBuilder();
+    for (Proposal.Other other : proposal.usedFirst()) {
+      words
+          .append(other.quantity().display())
+          .append(" of ")
+          .append(name(other.item()))
+          .append(", which fits wherever this goes, used up first. ");
+    }
+    List<Proposal.Other> toLookAt =
+        proposal.others().stream().filter(other -> other.verdict() == Verdict.CHECK).toList();
+    if (proposal.reordering().isLate() && !toLookAt.isEmpty()) {
+      words
+          .append("After a look may do: ")
+          .append(
+              toLookAt.stream()
+                  .map(other -> name(other.item()) + " (" + other.quantity().display() + " free)")
+                  .collect(Collectors.joining(", ")))
+          .append(". ");
+    }
+    return words.toString();
+  }
+
+  private static String name(Item item) {
+    return item.make() + " " + item.number();
   }
 
   /** By when, as a state: late, by a day, or only because a bin is to hold more. */
@@ -103,7 +137,7 @@ public final class ReorderWording {
    * "Brought forward 9 days: with it the freight is free, which saves 24.00 EUR for 0.38 EUR …".
    */
   private static String forward(Proposal proposal, BroughtForward brought) {
-    return proposal.subject().free().display()
+    return proposal.free().display()
         + " free, level "
         + proposal.reordering().level().display()
         + ". Brought forward "
@@ -132,7 +166,7 @@ public final class ReorderWording {
   private static String why(Proposal proposal, LocalDate today) {
     Reordering reordering = proposal.reordering();
     OrderTerms terms = proposal.terms();
-    Quantity free = proposal.subject().free();
+    Quantity free = proposal.free();
     StringBuilder words = new StringBuilder();
     words.append(free.display()).append(" free").append(coming(proposal, today));
     if (reordering.isLate()) {
@@ -154,7 +188,8 @@ public final class ReorderWording {
                     + " cases ("
                     + terms.criticality().words()
                     + ")")
-        .append(". ");
+        .append(". ")
+        .append(others(proposal));
     if (terms.lead().receipts() > 0 || terms.lead().neverCame()) {
       words.append("An order takes ").append(lead(terms.lead())).append(". ");
     }
