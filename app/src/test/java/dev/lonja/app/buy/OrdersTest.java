@@ -106,16 +106,16 @@ class OrdersTest {
     drop(buyer, order);
   }
 
-  /** Three do not make packs of two; what was typed stays. */
+  /** Thirteen do not make packs of ten; what was typed stays. */
   @Test
   void anAmountThatIsNotSoldSoIsRefusedAtItsField() {
     Map<String, String> fields = Visitor.filled(buy().form("/buy"), Map.of());
-    fields.put(fieldOf("RV 2210-4"), "3");
+    fields.put(fieldOf("Cu 14×18×1.5"), "13");
     Visitor.Page page = buyer.post("/buy", fields);
-    Element line = lineOf(page, "RV 2210-4");
+    Element line = lineOf(page, "Cu 14×18×1.5");
     assertThat(line.selectFirst(".field-error:not([x-ref])").text())
-        .isEqualTo("It comes in packs of 2: order 2 or 4.");
-    assertThat(line.selectFirst("input.figure").val()).isEqualTo("3");
+        .isEqualTo("It comes in packs of 10: order 10 or 20.");
+    assertThat(line.selectFirst("input.figure").val()).isEqualTo("13");
     assertThat(buyer.get("/buy/orders").words()).doesNotContain("draft");
   }
 
@@ -130,6 +130,12 @@ class OrdersTest {
     assertThat(buyer.ask(path + "?amount=-1").status()).isEqualTo(404);
   }
 
+  /** Sends what a line's form at the door says, with these in it. */
+  private Visitor.Page takeIn(Visitor.Page door, Map<String, String> fields) {
+    Element form = door.document().selectFirst("form:has([name=damaged])");
+    return buyer.post(form.attr("action"), Visitor.filled((FormElement) form, fields));
+  }
+
   /** Drafted, sent, answered by the simulated supplier, taken in: then it lies on the shelf. */
   @Test
   void fromShortToShelf() {
@@ -142,14 +148,33 @@ class OrdersTest {
     assertThat(answered.words()).contains("handed to their system", "What they said");
     Visitor.Page door = buyer.get("/buy/door?code=RV+2210-4");
     assertThat(door.words()).contains("Hold it against this", "M16×1.5");
-    var form = door.document().selectFirst("form:has([name=damaged])");
-    Visitor.Page back =
-        buyer.post(
-            form.attr("action"),
-            Visitor.filled(
-                (FormElement) form, Map.of("quantity", "1", "damaged", "1", "note", "LN 5")));
+    Visitor.Page back = takeIn(door, Map.of("quantity", "1", "damaged", "1", "note", "LN 5"));
     assertThat(back.words()).contains("closed", "2 came", "1 damaged");
     assertThat(SERVER.onHand("RV 2210-4")).isEqualTo(before.plus(Quantity.pieces(2)));
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /**
+   * Two of the fuel filter are awaited, and another number is scanned: the page says for what it
+   * may have come and how it does there; it is kept only when somebody says so.
+   */
+  @Test
+  void whatCameInPlaceOfWhatWasOrdered() {
+    buyer.submit(draft().form("/send"), Map.of());
+    Visitor.Page scanned = buyer.get("/buy/door?code=PL+88-F4");
+    assertThat(scanned.text("section:contains(in place of)"))
+        .contains("2 of 2")
+        .contains(
+            "Pellam PL 88-F4 fits wherever RV 2210-4 goes (RT-01 Fuel filter, RT-02 Fuel filter,")
+        .contains("RT-04 Fuel filter and 6 more).");
+    Visitor.Page form =
+        buyer.get(scanned.document().selectFirst("a:contains(Take it in for this)").attr("href"));
+    Visitor.Page asked = takeIn(form, Map.of());
+    assertThat(asked.words()).contains("Keep it in place of what was ordered");
+    Quantity before = SERVER.onHand("PL 88-F4");
+    Visitor.Page kept = takeIn(asked, Map.of("keep", "yes"));
+    assertThat(kept.words()).contains("2 came", "of them 2 as Pellam PL 88-F4");
+    assertThat(SERVER.onHand("PL 88-F4")).isEqualTo(before.plus(Quantity.pieces(2)));
     assertThat(SERVER.isSound()).isTrue();
   }
 

@@ -23,8 +23,7 @@ class UsedUpFirstTest {
   @Test
   void eachPieceIsGivenOnce() {
     UsedUpFirst first =
-        UsedUpFirst.of(
-            List.of(lacking(A, 3, X), lacking(B, 4, X)), Map.of(X, Quantity.pieces(5)));
+        UsedUpFirst.of(List.of(lacking(A, 3, X), lacking(B, 4, X)), Map.of(X, Quantity.pieces(5)));
     assertThat(first.before(A)).containsExactly(Map.entry(X, Quantity.pieces(3)));
     assertThat(first.before(B)).containsExactly(Map.entry(X, Quantity.pieces(2)));
   }
@@ -41,8 +40,7 @@ class UsedUpFirstTest {
 
   @Test
   void whatCanSpareNothingGivesNothing() {
-    UsedUpFirst first =
-        UsedUpFirst.of(List.of(lacking(A, 3, X, Y)), Map.of(X, Quantity.pieces(0)));
+    UsedUpFirst first = UsedUpFirst.of(List.of(lacking(A, 3, X, Y)), Map.of(X, Quantity.pieces(0)));
     assertThat(first.byShort()).isEmpty();
     assertThat(first.before(A)).isEmpty();
   }

@@ -7,7 +7,6 @@ import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.Verdict;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.UnitNeeds;
@@ -105,11 +104,8 @@ public final class StandIns {
     for (Place place : places) {
       boolean allowed = place.needs().ways().takesMake(place.position(), item.make());
       Verdict verdict =
-          byFitting
-              .get(fitting(place))
-              .getOrDefault(item.partId(), Verdict.DOES_NOT_FIT);
-      at.add(
-          new AtPlace(place.unit(), place.position(), allowed ? verdict : Verdict.DOES_NOT_FIT));
+          byFitting.get(fitting(place)).getOrDefault(item.partId(), Verdict.DOES_NOT_FIT);
+      at.add(new AtPlace(place.unit(), place.position(), allowed ? verdict : Verdict.DOES_NOT_FIT));
     }
     Verdict worst =
         at.stream()

@@ -11,7 +11,9 @@ import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.crossref.StandIns;
 import dev.lonja.desk.find.ScannedItems;
+import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.ledger.Receiving;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.BuyersDesk;
@@ -89,6 +91,40 @@ public class DoorDesk extends BuyersDesk {
         .toList();
   }
 
+  /** A line for which something else may have come, and how that does in its place. */
+  public record InPlace(Awaited awaited, StandIns.StandIn standIn) {}
+
+  /**
+   * The lines for which a thing that nobody awaits may have come, what fits best first.
+   *
+   * @param codes the same thing written in several ways
+   */
+  public List<InPlace> inPlaceOf(List<String> codes) {
+    return store.read(
+        session -> {
+          StandIns standIns = standIns(session);
+          return codes.stream()
+              .flatMap(
+                  code ->
+                      awaited(session).stream()
+                          .flatMap(awaited -> inPlace(session, standIns, awaited, code).stream()))
+              .distinct()
+              .sorted(Comparator.comparing((InPlace one) -> one.standIn().verdict()))
+              .toList();
+        });
+  }
+
+  private static Optional<InPlace> inPlace(
+      Session session, StandIns standIns, Awaited awaited, String code) {
+    return new InPlaceOf(session, standIns, awaited.line().item(), code)
+        .standIn()
+        .map(standIn -> new InPlace(awaited, standIn));
+  }
+
+  private StandIns standIns(Session session) {
+    return new StandIns(session, FleetPicture.load(session, clock.today()));
+  }
+
   /**
    * A line at the door, with what the sample is held against.
    *
@@ -131,9 +167,21 @@ public class DoorDesk extends BuyersDesk {
    * @param receipt where it goes and what it cost; its amount is that of what is good
    * @param keepMore true if more than is still to come is kept
    * @param claims what else is wrong
+   * @param instead what came in place of what was ordered; empty if that itself came
    */
   public record Came(
-      BigDecimal damaged, Receiving.Receipt receipt, boolean keepMore, List<Wrong> claims) {}
+      BigDecimal damaged,
+      Receiving.Receipt receipt,
+      boolean keepMore,
+      List<Wrong> claims,
+      Optional<Instead> instead) {}
+
+  /**
+   * Something else that came.
+   *
+   * @param isKept true if somebody said to keep it, knowing how it does
+   */
+  public record Instead(String code, boolean isKept) {}
 
   /**
    * Something wrong that is claimed and not booked.
@@ -170,6 +218,7 @@ public class DoorDesk extends BuyersDesk {
     private final Came came;
     private final Posting posting;
     private final List<Refusal> refusals = new ArrayList<>();
+    private final Optional<InPlaceOf> instead;
 
     Taking(Session session, Sent sent, Order order, OrderLine line, Came came) {
       this.session = session;
@@ -177,6 +226,9 @@ public class DoorDesk extends BuyersDesk {
       this.order = order;
       this.line = line;
       this.came = came;
+      this.instead =
+          came.instead()
+              .map(other -> new InPlaceOf(session, standIns(session), line.item(), other.code()));
       this.posting =
           new Posting(
               came.receipt().note(), "order " + order.id(), sent.key(), sent.actor(), clock.now());
@@ -186,6 +238,11 @@ public class DoorDesk extends BuyersDesk {
       BigDecimal good = came.receipt().amount();
       if (good.signum() == 0 && came.damaged().signum() == 0 && came.claims().isEmpty()) {
         return Outcome.refused(new OrderRefusal.NothingCame());
+      }
+      Optional<OrderRefusal> other =
+          instead.flatMap(one -> one.refusal(came.instead().orElseThrow().isKept()));
+      if (other.isPresent()) {
+        return Outcome.refused(other.get());
       }
       Quantity all = quantity(good.add(came.damaged()));
       if (all.compareTo(line.outstanding()) > 0 && !came.keepMore()) {
@@ -216,6 +273,7 @@ public class DoorDesk extends BuyersDesk {
                   Deed.RECEIVED,
                   Facts.NONE,
                   Facts.of("number", line.item().number())
+                      .with("came_as", booked().number())
                       .with("good", good.toPlainString())
                       .with("damaged", came.damaged().toPlainString())
                       .with("claims", came.claims().size())));
@@ -239,9 +297,14 @@ public class DoorDesk extends BuyersDesk {
           new Receiving.Answers(good.answers().keepApart(), true));
     }
 
+    /** The item that lies on the shelf afterwards. */
+    private Item booked() {
+      return instead.flatMap(InPlaceOf::item).orElse(line.item());
+    }
+
     private void book(Receiving.Receipt receipt, int lineNo) {
       Outcome outcome =
-          new Receiving(session, clock).receive(line.item().id(), receipt, posting, lineNo);
+          new Receiving(session, clock).receive(booked().id(), receipt, posting, lineNo);
       if (outcome instanceof Outcome.Refused refused) {
         refusals.addAll(refused.reasons());
       } else {

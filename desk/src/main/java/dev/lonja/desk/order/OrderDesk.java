@@ -1,15 +1,22 @@
 package dev.lonja.desk.order;
 
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.order.Order;
 import dev.lonja.core.order.OrderId;
+import dev.lonja.core.order.OrderLineId;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.BuyersDesk;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
 import dev.lonja.store.order.ClaimRepository;
 import dev.lonja.store.order.MailRepository;
+import dev.lonja.store.order.OrderRepository;
 import java.util.Currency;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -48,6 +55,7 @@ public class OrderDesk extends BuyersDesk {
   /**
    * One order with what is known of it.
    *
+   * @param cameAs what of it came as another item
    * @param byGateway true if the supplier's system is reached
    * @param waits true if it still waits to be handed there
    */
@@ -55,6 +63,7 @@ public class OrderDesk extends BuyersDesk {
       Order order,
       List<MailRepository.Answer> answers,
       List<ClaimRepository.OfOrder> claims,
+      List<CameAs> cameAs,
       boolean byGateway,
       boolean waits) {}
 
@@ -84,7 +93,20 @@ public class OrderDesk extends BuyersDesk {
                             order,
                             session.mail().of(id),
                             session.claims().of(id),
+                            cameAs(session, id),
                             gateway.reaches(order.supplier().name()),
                             session.mail().waits(id))));
+  }
+
+  /** What came of a line as another item. */
+  public record CameAs(OrderLineId line, Item item, Quantity quantity) {}
+
+  private static List<CameAs> cameAs(Session session, OrderId id) {
+    List<OrderRepository.CameAs> came = session.orders().cameAs(id);
+    Map<ItemId, Item> items =
+        session.items().byIds(came.stream().map(OrderRepository.CameAs::item).toList());
+    return came.stream()
+        .map(one -> new CameAs(one.line(), items.get(one.item()), one.quantity()))
+        .toList();
   }
 }

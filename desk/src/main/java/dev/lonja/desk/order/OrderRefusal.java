@@ -5,8 +5,10 @@ import dev.lonja.core.order.OrderAmount;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.order.OrderState;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.crossref.StandIns;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
+import java.util.Optional;
 
 /** Why nothing was ordered, or nothing changed of an order. */
 public sealed interface OrderRefusal extends Refusal {
@@ -76,4 +78,21 @@ public sealed interface OrderRefusal extends Refusal {
 
   /** There is no such invoice, or it was withdrawn. */
   record NoSuchInvoice() implements OrderRefusal {}
+
+  /** What came in place of what was ordered is not kept here, or several things are. */
+  record NotOneItem(String code, int items) implements OrderRefusal {}
+
+  /** What came is not measured as what was ordered is. */
+  record OtherMeasure(Item came, Item ordered) implements OrderRefusal {}
+
+  /** What came does not go where what was ordered goes. */
+  record DoesNotFit(Item came, Item ordered, Optional<StandIns.StandIn> standIn)
+      implements OrderRefusal {}
+
+  /**
+   * Something else came, and nobody said to keep it in place of what was ordered.
+   *
+   * @param standIn how it does there
+   */
+  record KeepInstead(Item came, Item ordered, StandIns.StandIn standIn) implements OrderRefusal {}
 }

@@ -123,8 +123,7 @@ public class WhatIfDesk {
     FleetPicture other =
         policies.equals(own.policies()) ? altered : altered.under(policies, session);
     return OtherForecast.of(session, other, trials)
-        .map(
-            forecast -> outcome(session, other, forecast, terms, new Idle(unknown, withoutMeter)));
+        .map(forecast -> outcome(session, other, forecast, terms, new Idle(unknown, withoutMeter)));
   }
 
   private static Optional<Unit> unit(FleetPicture fleet, String code) {
@@ -146,15 +145,15 @@ public class WhatIfDesk {
     return Optional.of(new Alteration.OneMore(unit.id()));
   }
 
-  private static Outcome outcome(Session session, FleetPicture fleet, OtherForecast forecast, Terms terms, Idle idle) {
+  private static Outcome outcome(
+      Session session, FleetPicture fleet, OtherForecast forecast, Terms terms, Idle idle) {
     Proposals.Known known = terms.applied(Proposals.Known.load(session));
     Proposals proposals = new Proposals(forecast.bands(), known, Proposals.Manner.USUAL);
     Map<Item, LocalDate> shortOn = new HashMap<>();
     List<Proposal> due = new ArrayList<>();
     List<Subject> subjects =
         forecast.subjects().stream()
-            .map(
-                one -> one.having(one.free(), one.coming().stream().map(terms::shifted).toList()))
+            .map(one -> one.having(one.free(), one.coming().stream().map(terms::shifted).toList()))
             .toList();
     StoreProposals.of(session, fleet, subjects, proposals)
         .forEach(

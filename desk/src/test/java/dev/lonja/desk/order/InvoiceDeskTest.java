@@ -86,7 +86,7 @@ class InvoiceDeskTest {
                 cage.sent(),
                 order,
                 line,
-                new DoorDesk.Came(BigDecimal.ZERO, receipt, false, List.of())))
+                new DoorDesk.Came(BigDecimal.ZERO, receipt, false, List.of(), Optional.empty())))
         .isInstanceOf(Outcome.Done.class);
   }
 

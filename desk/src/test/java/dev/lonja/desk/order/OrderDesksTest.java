@@ -214,7 +214,8 @@ class OrderDesksTest {
         cage.sent(),
         id,
         line(id).id(),
-        new DoorDesk.Came(amount(damaged), receipt(good, "N-7"), false, List.of(wrong)));
+        new DoorDesk.Came(
+            amount(damaged), receipt(good, "N-7"), false, List.of(wrong), Optional.empty()));
   }
 
   @Test
@@ -273,7 +274,7 @@ class OrderDesksTest {
         cage.sent(),
         id,
         line(id).id(),
-        new DoorDesk.Came(BigDecimal.ZERO, receipt("7", "N-7"), true, List.of()));
+        new DoorDesk.Came(BigDecimal.ZERO, receipt("7", "N-7"), true, List.of(), Optional.empty()));
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(12));
     assertThat(order(id).state()).isEqualTo(OrderState.CLOSED);
   }
@@ -307,8 +308,64 @@ class OrderDesksTest {
                             "",
                             Receiving.Answers.NONE),
                         false,
-                        List.of()))))
+                        List.of(),
+                        Optional.empty()))))
         .isEqualTo(List.of(new StockRefusal.UnknownBin("Q-99")));
+  }
+
+  private Outcome receiveInstead(OrderId id, String code, boolean isKept) {
+    return door.receive(
+        cage.sent(),
+        id,
+        line(id).id(),
+        new DoorDesk.Came(
+            BigDecimal.ZERO,
+            receipt("6", "N-8"),
+            false,
+            List.of(),
+            Optional.of(new DoorDesk.Instead(code, isKept))));
+  }
+
+  /**
+   * Item 9 is offered for item 8 by its maker, at 0.92. Somebody has to say that it is kept; then
+   * it lies on the shelf as what it is, and the order waits for no more.
+   */
+  @Test
+  void whatCameInPlaceOfWhatWasOrderedIsKeptOnceSomebodySaysSo() {
+    OrderId id = sent(VELDMARK, FILTER, "6");
+    Quantity before = cage.onHand(9);
+    assertThat(Cage.reasons(receiveInstead(id, "PL 4122-M", false)))
+        .singleElement()
+        .isInstanceOfSatisfying(
+            OrderRefusal.KeepInstead.class,
+            asked -> {
+              assertThat(asked.came().id()).isEqualTo(IN_TWOS);
+              // both filters of the launch hang sideways
+              assertThat(asked.standIn().places()).hasSizeGreaterThanOrEqualTo(2);
+            });
+    assertThat(cage.onHand(9)).isEqualTo(before);
+    assertThat(receiveInstead(id, "PL 4122-M", true)).isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(9)).isEqualTo(before.plus(Quantity.pieces(6)));
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
+    assertThat(order(id).state()).isEqualTo(OrderState.CLOSED);
+    assertThat(cage.<List<OrderRepository.CameAs>>read(session -> session.orders().cameAs(id)))
+        .containsExactly(new OrderRepository.CameAs(line(id).id(), IN_TWOS, Quantity.pieces(6)));
+  }
+
+  /** Gloves are no filter, oil is not counted, and what nobody keeps cannot be taken in. */
+  @Test
+  void whatDoesNotGoThereIsNotKept() {
+    OrderId id = sent(VELDMARK, FILTER, "6");
+    assertThat(Cage.reasons(receiveInstead(id, "GLV M", true)))
+        .singleElement()
+        .isInstanceOf(OrderRefusal.DoesNotFit.class);
+    assertThat(Cage.reasons(receiveInstead(id, "OL 1540-20", true)))
+        .singleElement()
+        .isInstanceOf(OrderRefusal.OtherMeasure.class);
+    assertThat(Cage.reasons(receiveInstead(id, "XX 1", true)))
+        .isEqualTo(List.of(new OrderRefusal.NotOneItem("XX 1", 0)));
+    assertThat(receiveInstead(id, "VM 22-1010", false)).isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(11));
   }
 
   /** Once the receipt is corrected the pieces are awaited again. */

@@ -1,6 +1,7 @@
 package dev.lonja.store.order;
 
 import static dev.lonja.store.schema.Tables.DELIVERY_LINE;
+import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.ORDER_LINE;
 import static dev.lonja.store.schema.Tables.SUPPLY_ORDER;
@@ -13,6 +14,7 @@ import dev.lonja.core.order.Order;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.order.OrderLine;
 import dev.lonja.core.order.OrderLineId;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Supplier;
@@ -187,6 +189,32 @@ public final class OrderRepository {
         .set(DELIVERY_LINE.DELIVERY_NOTE, deliveryNote)
         .set(DELIVERY_LINE.RECEIVED_ON, receivedOn)
         .execute();
+  }
+
+  /** What came of a line as another item. */
+  public record CameAs(OrderLineId line, ItemId item, Quantity quantity) {}
+
+  /** What of an order was taken in as something else than was ordered. */
+  public List<CameAs> cameAs(OrderId id) {
+    Field<Long> sum = DSL.sum(MOVEMENT.QUANTITY_MICRO).cast(Long.class);
+    return context
+        .select(ORDER_LINE.ID, MOVEMENT.ITEM_ID, ITEM.MEASURE, sum)
+        .from(DELIVERY_LINE)
+        .join(ORDER_LINE)
+        .on(ORDER_LINE.ID.eq(DELIVERY_LINE.ORDER_LINE_ID))
+        .join(MOVEMENT)
+        .on(MOVEMENT.ID.eq(DELIVERY_LINE.MOVEMENT_ID))
+        .join(ITEM)
+        .on(ITEM.ID.eq(MOVEMENT.ITEM_ID))
+        .where(ORDER_LINE.ORDER_ID.eq(id), MOVEMENT.ITEM_ID.ne(ORDER_LINE.ITEM_ID), isBooked())
+        .groupBy(ORDER_LINE.ID, MOVEMENT.ITEM_ID, ITEM.MEASURE)
+        .orderBy(ORDER_LINE.ID, MOVEMENT.ITEM_ID)
+        .fetch(
+            row ->
+                new CameAs(
+                    row.get(ORDER_LINE.ID),
+                    row.get(MOVEMENT.ITEM_ID),
+                    new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum))));
   }
 
   public Optional<Order> byId(OrderId id) {

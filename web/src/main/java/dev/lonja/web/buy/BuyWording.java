@@ -57,8 +57,7 @@ final class BuyWording {
         wanted.instead().stream()
             .map(
                 one ->
-                    new BuyView.Instead(
-                        Plate.of(one.item()), ReorderWording.others(one).strip()))
+                    new BuyView.Instead(Plate.of(one.item()), ReorderWording.others(one).strip()))
             .toList(),
         wanted.nobodySells().stream().map(Subject::lead).map(Plate::of).toList());
   }

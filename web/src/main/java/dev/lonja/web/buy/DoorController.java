@@ -52,7 +52,15 @@ class DoorController {
       DoorDesk.Awaited one = awaited.get(0);
       return form(one.order().id(), one.line().id(), read(scanned), Form.FRESH, model);
     }
-    model.addAttribute("view", new DoorWording(clock.today()).all(scanned, awaited));
+    model.addAttribute(
+        "view",
+        new DoorWording(clock.today())
+            .all(
+                scanned,
+                awaited,
+                scanned.isEmpty() || !awaited.isEmpty()
+                    ? List.of()
+                    : desk.inPlaceOf(codes(scanned))));
     return "buy/door";
   }
 
@@ -65,7 +73,12 @@ class DoorController {
   }
 
   @GetMapping(LINE)
-  String line(@PathVariable OrderId id, @PathVariable OrderLineId line, Model model) {
+  String line(
+      @PathVariable OrderId id,
+      @PathVariable OrderLineId line,
+      @RequestParam(defaultValue = "") String instead,
+      Model model) {
+    model.addAttribute("instead", instead.strip());
     return form(id, line, Optional.empty(), Form.FRESH, model);
   }
 
@@ -130,6 +143,7 @@ class DoorController {
           typed.decimalFromZero("cost", "The cost", field("cost"), Limits.PRICE_MINOR);
       Optional<String> note = orNone("note", "The delivery note", Lengths.BARCODE);
       Optional<List<DoorDesk.Wrong>> claims = claims();
+      Optional<Optional<DoorDesk.Instead>> instead = instead();
       return typed.all(
           () ->
               new DoorDesk.Came(
@@ -144,7 +158,16 @@ class DoorController {
                       new Receiving.Answers(
                           "yes".equals(field("apart")), "yes".equals(field("aside")))),
                   "yes".equals(field("more")),
-                  claims.orElseThrow()));
+                  claims.orElseThrow(),
+                  instead.orElseThrow()));
+    }
+
+    private Optional<Optional<DoorDesk.Instead>> instead() {
+      return field("instead").isEmpty()
+          ? Optional.of(Optional.empty())
+          : typed
+              .text("instead", "The other number", field("instead"), Lengths.BARCODE)
+              .map(code -> Optional.of(new DoorDesk.Instead(code, "yes".equals(field("keep")))));
     }
 
     private Optional<BigDecimal> amountOrNone(String name, String what) {

@@ -12,8 +12,12 @@ import java.util.Optional;
  * What is awaited at the door.
  *
  * @param scanned what was scanned; empty if all is shown
+ * @param inPlace what it may have come for, if it is not awaited itself
  */
-public record DoorView(String summary, String scanned, List<Row> rows) {
+public record DoorView(String summary, String scanned, List<Row> rows, List<InPlace> inPlace) {
+
+  /** A line for which what was scanned may have come, and how it does there. */
+  public record InPlace(Row row, String verdict) {}
 
   /** A line that is awaited. */
   public record Row(

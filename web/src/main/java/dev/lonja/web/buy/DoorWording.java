@@ -23,11 +23,18 @@ final class DoorWording {
     this.today = today;
   }
 
-  DoorView all(String scanned, List<DoorDesk.Awaited> awaited) {
+  DoorView all(String scanned, List<DoorDesk.Awaited> awaited, List<DoorDesk.InPlace> inPlace) {
     return new DoorView(
         Words.count(awaited.size(), "line", "lines") + " awaited",
         scanned,
-        awaited.stream().map(this::row).toList());
+        awaited.stream().map(this::row).toList(),
+        inPlace.stream()
+            .map(
+                one ->
+                    new DoorView.InPlace(
+                        row(one.awaited()),
+                        StandInWording.verdict(one.awaited().line().item(), one.standIn())))
+            .toList());
   }
 
   private DoorView.Row row(DoorDesk.Awaited awaited) {

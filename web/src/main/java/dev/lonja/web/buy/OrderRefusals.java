@@ -122,6 +122,42 @@ final class OrderRefusals {
                               + more.outstanding().display()
                               + " in and claim the rest as too many."))
               .when(
+                  OrderRefusal.NotOneItem.class,
+                  not ->
+                      new Problem(
+                          "instead",
+                          not.items() == 0
+                              ? "\""
+                                  + not.code()
+                                  + "\" is no number or barcode of an item. Enter it as an item"
+                                  + " first, or claim it as the wrong thing."
+                              : "Several makes have a number "
+                                  + not.code()
+                                  + "; scan the barcode of the one that came."))
+              .when(
+                  OrderRefusal.OtherMeasure.class,
+                  other ->
+                      new Problem(
+                          "instead",
+                          other.came().number()
+                              + " is counted in "
+                              + other.came().measure().symbol()
+                              + ", and "
+                              + other.ordered().number()
+                              + " in "
+                              + other.ordered().measure().symbol()
+                              + "; it cannot come in its place."))
+              .when(
+                  OrderRefusal.DoesNotFit.class,
+                  not -> new Problem("instead", StandInWording.doesNot(not)))
+              .when(
+                  OrderRefusal.KeepInstead.class,
+                  keep ->
+                      new Problem(
+                          "keep",
+                          StandInWording.verdict(keep.ordered(), keep.standIn())
+                              + " Keep it in its place, or claim it as the wrong thing."))
+              .when(
                   OrderRefusal.NothingToInvoice.class,
                   none -> Problem.ofWhole("Nothing of this order came that could be charged."))
               .when(

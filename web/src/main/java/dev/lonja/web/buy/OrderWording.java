@@ -141,7 +141,7 @@ final class OrderWording {
             order.state().isOpen(),
             order.lines().stream().anyMatch(line -> line.fate().received().isPositive())),
         order.note(),
-        order.lines().stream().map(line -> line(order, line)).toList(),
+        order.lines().stream().map(line -> line(file, line)).toList(),
         new OrderView.Trail(
             file.answers().stream().map(said -> answer(order, said)).toList(),
             file.claims().stream().map(this::claim).toList()));
@@ -164,7 +164,8 @@ final class OrderWording {
     return steps;
   }
 
-  private OrderView.Line line(Order order, OrderLine line) {
+  private OrderView.Line line(OrderDesk.File file, OrderLine line) {
+    Order order = file.order();
     UnitPrice price = line.holds();
     return new OrderView.Line(
         line.id(),
@@ -183,15 +184,26 @@ final class OrderWording {
             line.fate().promisedOn().map(LocalDate::toString).orElse(""),
             line.pack().exactText(),
             line.fate().received().isPositive(),
-            notes(line)));
+            notes(file, line)));
   }
 
-  private List<String> notes(OrderLine line) {
+  private List<String> notes(OrderDesk.File file, OrderLine line) {
     List<String> notes = new ArrayList<>();
     Quantity received = line.fate().received();
     if (received.isPositive()) {
       notes.add(received.display() + " came");
     }
+    file.cameAs().stream()
+        .filter(one -> one.line().equals(line.id()))
+        .forEach(
+            one ->
+                notes.add(
+                    "of them "
+                        + one.quantity().display()
+                        + " as "
+                        + one.item().make()
+                        + " "
+                        + one.item().number()));
     if (line.fate().givenUp().isPositive()) {
       notes.add(line.fate().givenUp().display() + " will not come: " + line.fate().why());
     }

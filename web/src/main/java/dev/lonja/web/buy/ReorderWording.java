@@ -73,8 +73,8 @@ public final class ReorderWording {
   }
 
   /**
-   * "3 of Brisa MG 4410, which fits wherever this goes, are used up first. Look at RV 2210-4 too, of
-   * which 2 are free: it may do." Nothing if there is nothing else.
+   * "3 of Brisa MG 4410, which fits wherever this goes, are used up first. Look at RV 2210-4 too,
+   * of which 2 are free: it may do." Nothing if there is nothing else.
    */
   static String others(Proposal proposal) {
     StringBuilder words = new StringBuilder();
