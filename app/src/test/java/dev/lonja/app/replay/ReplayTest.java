@@ -38,12 +38,17 @@ class ReplayTest {
   }
 
   private String halfAYear() {
-    ask("2026-09-14", "2027-03-14");
+    buyer.submit(
+        buyer.get("/buy/replay").form("/buy/replay"),
+        Map.of("first", "2026-09-14", "last", "2027-03-14", "others", "yes"));
     waitForIt();
     return buyer.ask("/buy/replay.csv").response().body();
   }
 
-  /** Nothing of it is written. */
+  /**
+   * Nothing of it is written. Beside it four spans are tried, the asked one among them, and one of
+   * them is named.
+   */
   @Test
   void theRulesAreHeldAgainstWhatHappened() {
     String csv = halfAYear();
@@ -60,7 +65,22 @@ class ReplayTest {
             page.document().selectFirst("tbody tr:contains(FUS 15) td:last-child a").attr("href"));
     assertThat(thing.document().select("svg title").text()).contains("FUS 15");
     assertThat(thing.document().select("table:has(caption) tbody tr")).hasSize(26);
+    theOthersAreTriedToo(page);
     assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static void theOthersAreTriedToo(Visitor.Page page) {
+    assertThat(
+            page.document()
+                .select("[aria-label=For how long orders last] tbody tr td:first-child")
+                .eachText())
+        .containsExactly("4 weeks", "8 weeks", "12 weeks", "16 weeks");
+    assertThat(page.text("section:contains(How critical things are)"))
+        .containsAnyOf("would have done best", "None of the others");
+    // the asked one is the one that the table of things shows
+    String own = page.text("[aria-label=For how long orders last] tr:contains(8 weeks)");
+    String served = own.substring("8 weeks ".length(), own.indexOf(" of "));
+    assertThat(page.text("[aria-label=Things] tr:contains(All)")).contains(served + " of ");
   }
 
   private static Map<String, String> row(String csv, String number) {

@@ -47,6 +47,20 @@ class StorePageTest {
         .isEqualTo("77");
   }
 
+  /** From one week to half a year; replays and proposals begin with what is set. */
+  @Test
+  void ordersLastAsLongAsTheStoreSays() {
+    Visitor.Page page = administrator.get("/setup/store");
+    assertThat(page.document().select("[name=cover]").attr("value")).isEqualTo("8");
+    Visitor.Page wrong = administrator.submit(page.form("/setup/store"), Map.of("cover", "27"));
+    assertThat(wrong.text(".field-error")).contains("is 27", "26");
+    administrator.submit(wrong.form("/setup/store"), Map.of("cover", "6"));
+    Visitor buyer = SERVER.signedInAs("buyer");
+    assertThat(buyer.get("/buy/replay").text("#cover option[selected]")).isEqualTo("6 weeks");
+    administrator.submit(
+        administrator.get("/setup/store").form("/setup/store"), Map.of("cover", "8"));
+  }
+
   @Test
   void aStoreHasAName() {
     Visitor.Page page = administrator.get("/setup/store");

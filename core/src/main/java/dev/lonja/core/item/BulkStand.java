@@ -35,7 +35,8 @@ public final class BulkStand {
                     .findFirst());
   }
 
-  private static boolean isBulk(Item item) {
+  /** True of a fluid that is drawn where it stands. */
+  public static boolean isBulk(Item item) {
     return item.litres().filter(pack -> pack.compareTo(LEAST) >= 0).isPresent();
   }
 }

@@ -45,6 +45,9 @@ public record Reordering(
   /** For how many days an order usually is to last. */
   public static final int COVER_DAYS = 56;
 
+  /** For how many weeks at most an order may be asked to last. */
+  public static final int MOST_COVER_WEEKS = 26;
+
   /**
    * By when to order.
    *

@@ -8,6 +8,7 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
@@ -81,16 +82,39 @@ public final class Receiving {
       return new Outcome.Refused(asked);
     }
     ItemStock stock = session.ledger().stockOf(itemId);
+    Quantity coming = Quantity.of(stock.measure(), receipt.amount());
+    Optional<StockRefusal> full = noRoom(item, bin.orElseThrow(), stock, coming);
+    if (full.isPresent()) {
+      return Outcome.refused(full.get());
+    }
     Booking booking =
         Ledger.receive(
             stock,
             new Place(itemId, lot(item, receipt, here), bin.orElseThrow().id()),
-            Quantity.of(stock.measure(), receipt.amount()),
+            coming,
             Money.of(receipt.cost(), stock.value().currency()));
     if (booking instanceof Booking.Booked booked) {
       return Outcome.done(session.ledger().append(booked.lines(), posting, lineNo).get(0));
     }
     return Postings.write(session, itemId, booking, posting, lineNo);
+  }
+
+  /** Bulk goes only where the most that the bin is to hold leaves room for it. */
+  private Optional<StockRefusal> noRoom(Item item, Item.Bin bin, ItemStock stock, Quantity coming) {
+    if (!BulkStand.isBulk(item)) {
+      return Optional.empty();
+    }
+    Quantity there =
+        stock.lots().stream()
+            .filter(lot -> lot.place().binId().equals(bin.id()))
+            .map(StockedLot::quantity)
+            .reduce(Quantity.zero(stock.measure()), Quantity::plus);
+    return session.keeping().bins(item.id()).stream()
+        .filter(its -> its.binId().equals(bin.id()))
+        .map(its -> its.most().minus(there).atLeastZero())
+        .filter(room -> coming.compareTo(room) > 0)
+        .findFirst()
+        .map(room -> new StockRefusal.NoRoom(bin, room, coming));
   }
 
   /** What has to be said before a delivery is taken in. */

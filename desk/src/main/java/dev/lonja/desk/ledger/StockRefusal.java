@@ -5,6 +5,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -30,6 +31,9 @@ public sealed interface StockRefusal extends Refusal {
 
   /** A stand for bulk holds another product. */
   record StandHoldsOther(Item.Bin bin, Product there, Product coming) implements StockRefusal {}
+
+  /** A stand for bulk does not take that much more. */
+  record NoRoom(Item.Bin bin, Quantity room, Quantity coming) implements StockRefusal {}
 
   /** The item has no such lot, or there is no such bin. */
   record NoSuchPlace(LotId lotId, BinId binId) implements StockRefusal {}

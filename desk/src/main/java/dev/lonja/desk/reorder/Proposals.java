@@ -53,24 +53,27 @@ public final class Proposals {
    * @param bins by item, what they hold
    * @param leadDays how long what was ordered took to come
    * @param neverCame of whom the last order of an item was cancelled before any of it came
+   * @param manner how the store orders
    */
   public record Known(
       Map<ItemId, List<Supply>> supplies,
       Map<ItemId, List<ItemBin>> bins,
       Map<OrderRepository.Source, List<Integer>> leadDays,
-      Set<OrderRepository.Source> neverCame) {
+      Set<OrderRepository.Source> neverCame,
+      Manner manner) {
 
     public static Known load(Session session) {
       return new Known(
           session.supplies().all(),
           session.keeping().bins(),
           session.orders().leadDays(),
-          session.orders().neverCame());
+          session.orders().neverCame(),
+          Manner.of(session));
     }
 
     /** The same with other lead times, of orders none of which was cancelled. */
     public Known learning(Map<OrderRepository.Source, List<Integer>> otherLeadDays) {
-      return new Known(supplies, bins, otherLeadDays, Set.of());
+      return new Known(supplies, bins, otherLeadDays, Set.of(), manner);
     }
   }
 
@@ -82,12 +85,17 @@ public final class Proposals {
    */
   public record Manner(Optional<Criticality> criticality, int coverDays) {
 
+    private static final int WEEK = 7;
+
     /** As the store does. */
-    public static final Manner USUAL = new Manner(Optional.empty(), Reordering.COVER_DAYS);
+    public static Manner of(Session session) {
+      return new Manner(Optional.empty(), session.settings().coverWeeks() * WEEK);
+    }
   }
 
-  Proposals(Bands bands, Known known) {
-    this(bands, known, Manner.USUAL);
+  /** As the store orders. */
+  public Proposals(Bands bands, Known known) {
+    this(bands, known, known.manner());
   }
 
   public Proposals(Bands bands, Known known, Manner manner) {

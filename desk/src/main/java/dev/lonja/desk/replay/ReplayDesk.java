@@ -56,16 +56,26 @@ public class ReplayDesk extends BuyersDesk {
     return store.<LocalDate>read(session -> session.past().firstDay().orElse(clock.today()));
   }
 
-  /** Begins one, from the first day to the last, both counted. */
+  /** For how many days the store's orders last. */
+  public int coverDays() {
+    return store.<Integer>read(session -> Proposals.Manner.of(session).coverDays());
+  }
+
+  /**
+   * Begins one, from the first day to the last, both counted.
+   *
+   * @param withOthers true if other covers and criticalities are tried beside
+   */
   @Allowed.ToBuy
-  public Optional<Refusal> begin(LocalDate first, LocalDate last, Proposals.Manner manner) {
+  public Optional<Refusal> begin(
+      LocalDate first, LocalDate last, Proposals.Manner manner, boolean withOthers) {
     if (!last.isBefore(clock.today())) {
       return Optional.of(Refusal.NOT_PAST);
     }
     if (last.isBefore(first.plusDays(Span.LEAST_DAYS - 1L))) {
       return Optional.of(Refusal.TOO_SHORT);
     }
-    return replays.begin(new Replayed.Asked(new Span(first, last), manner))
+    return replays.begin(new Replayed.Asked(new Span(first, last), manner, withOthers))
         ? Optional.empty()
         : Optional.of(Refusal.RUNNING);
   }

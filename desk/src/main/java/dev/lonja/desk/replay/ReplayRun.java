@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.Position;
+import dev.lonja.core.replay.Course;
 import dev.lonja.core.replay.Ordering;
 import dev.lonja.core.replay.Past;
 import dev.lonja.core.replay.RealOrder;
@@ -29,6 +30,7 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,7 +86,14 @@ final class ReplayRun {
       List<Came> came) {}
 
   /** A thing on its way through the span. */
-  private record Thing(ItemId key, Past past, Replay replay) {}
+  private record Thing(ItemId key, Past past, Map<Proposals.Manner, Replay> replays) {
+
+    static Thing of(ItemId key, Past past, Replayed.Asked asked) {
+      Map<Proposals.Manner, Replay> replays = new LinkedHashMap<>();
+      asked.manners().forEach(manner -> replays.put(manner, new Replay(asked.span(), past)));
+      return new Thing(key, past, replays);
+    }
+  }
 
   private Known load(Session session) {
     List<Item> items = session.items().all();
@@ -130,7 +139,7 @@ final class ReplayRun {
               if (known.lowest().containsKey(key)) {
                 Past past = known.past().of(subject, known.lowest().get(key));
                 if (past.saysEnough()) {
-                  things.add(new Thing(key, past, new Replay(span, past)));
+                  things.add(Thing.of(key, past, asked));
                 } else if (!past.asked().isEmpty() || !past.came().isEmpty()) {
                   leftOut.add(subject.items().get(0));
                 }
@@ -148,24 +157,31 @@ final class ReplayRun {
 
   private void step(Known known, List<Thing> things, LocalDate week) {
     if (week.getDayOfWeek() != DayOfWeek.MONDAY) {
-      things.forEach(thing -> thing.replay().week((monday, position) -> Optional.empty()));
+      things.stream()
+          .flatMap(thing -> thing.replays().values().stream())
+          .forEach(replay -> replay.week((monday, position) -> Optional.empty()));
       return;
     }
     PastForecast forecast =
         store.read(
             session -> PastForecast.of(session, known.fleet(), known.items(), week, TRIALS, WEEKS));
     Map<ItemId, Subject> subjects = byKey(forecast.subjects());
-    Proposals proposals =
-        new Proposals(
-            forecast.bands(), known.buying().learning(leadDays(known, week)), asked.manner());
+    Proposals.Known buying = known.buying().learning(leadDays(known, week));
     things.parallelStream()
         .forEach(
             thing ->
                 thing
-                    .replay()
-                    .week(
-                        (monday, position) ->
-                            order(known, subjects.get(thing.key()), proposals, monday, position)));
+                    .replays()
+                    .forEach(
+                        (manner, replay) -> {
+                          Proposals proposals = new Proposals(forecast.bands(), buying, manner);
+                          Subject subject = subjects.get(thing.key());
+                          replay.week(
+                              (monday, position) ->
+                                  cancelled
+                                      ? Optional.empty()
+                                      : order(known, subject, proposals, monday, position));
+                        }));
   }
 
   /** What had been learned by a day. */
@@ -215,11 +231,23 @@ final class ReplayRun {
                       subject.items().get(0),
                       Replay.asItHappened(
                           span, thing.past(), known.past().received(subject, lowest)),
-                      thing.replay().course());
+                      thing.replays().get(asked.manner()).course());
                 })
             .sorted(Comparator.comparing(thing -> thing.item().number()))
             .toList();
     return new Replayed(
-        asked, all, leftOut.stream().sorted(Comparator.comparing(Item::number)).toList());
+        asked,
+        all,
+        leftOut.stream().sorted(Comparator.comparing(Item::number)).toList(),
+        asked.manners().stream()
+            .skip(1)
+            .map(manner -> new Replayed.Other(manner, courses(things, manner)))
+            .toList());
+  }
+
+  private static Map<ItemId, Course> courses(List<Thing> things, Proposals.Manner manner) {
+    Map<ItemId, Course> courses = new HashMap<>();
+    things.forEach(thing -> courses.put(thing.key(), thing.replays().get(manner).course()));
+    return courses;
   }
 }

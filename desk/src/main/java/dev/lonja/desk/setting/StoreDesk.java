@@ -37,8 +37,9 @@ public class StoreDesk {
    *
    * @param usUnits whether US customary units stand beside the metric ones
    * @param trialSeed of the forecast's trials, 0 to {@value #MOST_SEED}
+   * @param coverWeeks for how long an order is to last, 1 to {@value Reordering#MOST_COVER_WEEKS}
    */
-  public record Sign(String name, boolean usUnits, long trialSeed) {}
+  public record Sign(String name, boolean usUnits, long trialSeed, int coverWeeks) {}
 
   /** Its name is empty or too long. */
   public record BadName(String name, int most) implements Refusal {}
@@ -57,7 +58,8 @@ public class StoreDesk {
     return new Sign(
         session.settings().storeName(),
         session.settings().showsUsUnits(),
-        session.settings().trialSeed());
+        session.settings().trialSeed(),
+        session.settings().coverWeeks());
   }
 
   /** Names it anew, and says which units it shows. */
@@ -71,6 +73,7 @@ public class StoreDesk {
           }
           Facts before = facts(sign(session));
           session.settings().set(wanted.name(), wanted.usUnits(), wanted.trialSeed());
+          session.settings().setCoverWeeks(wanted.coverWeeks());
           session
               .audit()
               .add(sent.line(clock.now(), Matter.STORE, "", Deed.EDITED, before, facts(wanted)));
@@ -81,6 +84,7 @@ public class StoreDesk {
   private static Facts facts(Sign sign) {
     return Facts.of("name", sign.name())
         .with("us_units", sign.usUnits() ? "yes" : "no")
-        .with("trial_seed", String.valueOf(sign.trialSeed()));
+        .with("trial_seed", String.valueOf(sign.trialSeed()))
+        .with("cover_weeks", String.valueOf(sign.coverWeeks()));
   }
 }

@@ -148,7 +148,7 @@ public class WhatIfDesk {
   private static Outcome outcome(
       Session session, FleetPicture fleet, OtherForecast forecast, Terms terms, Idle idle) {
     Proposals.Known known = terms.applied(Proposals.Known.load(session));
-    Proposals proposals = new Proposals(forecast.bands(), known, Proposals.Manner.USUAL);
+    Proposals proposals = new Proposals(forecast.bands(), known);
     Map<Item, LocalDate> shortOn = new HashMap<>();
     List<Proposal> due = new ArrayList<>();
     List<Subject> subjects =
@@ -231,7 +231,8 @@ public class WhatIfDesk {
                 int more = days(name(source));
                 leadDays.put(source, its.stream().map(days -> days + more).toList());
               });
-      return new Proposals.Known(supplies, known.bins(), leadDays, known.neverCame());
+      return new Proposals.Known(
+          supplies, known.bins(), leadDays, known.neverCame(), known.manner());
     }
 
     private String name(Source source) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
 import dev.lonja.core.fluid.Product;
+import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.Refusal.NotEnough;
@@ -122,6 +123,32 @@ class StockDeskTest {
                   .extracting(Product::name)
                   .containsExactly("Ola", "Verde");
             });
+  }
+
+  /**
+   * In M-1 lie 121.5 L less what was drawn; it is to hold 300 L, so that a second drum fits once.
+   */
+  @Test
+  void aDrumGoesOnlyWhereThereIsRoom() {
+    Quantity there = cage.onHand(1);
+    Quantity most = Quantity.litres("300");
+    BinId stand =
+        cage.<BinId>read(session -> session.items().binByAddress("M-1").orElseThrow().id());
+    cage.write(
+        session ->
+            session
+                .keeping()
+                .setBins(
+                    DRUM,
+                    List.of(new ItemBin(stand, "M-1", Quantity.zero(there.measure()), most))));
+    Quantity room = most.minus(there);
+    assertThat(Cage.reasons(desk.receive(cage.sent(), DRUM, into("M-1", "205"))))
+        .singleElement()
+        .isInstanceOfSatisfying(
+            StockRefusal.NoRoom.class, full -> assertThat(full.room()).isEqualTo(room));
+    assertThat(desk.receive(cage.sent(), DRUM, into("M-1", room.amount().toPlainString())))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(1)).isEqualTo(most);
   }
 
   private StockDesk.LotBooking transfer(long lot, String to) {

@@ -16,6 +16,7 @@ import static dev.lonja.store.schema.Tables.SETTING;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Limits;
+import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.store.audit.Deed;
 import dev.lonja.store.audit.Matter;
@@ -94,7 +95,8 @@ final class ExchangeTables {
                     "coolant_share",
                     "second_person_above",
                     "us_units",
-                    "trial_seed"),
+                    "trial_seed",
+                    "cover_weeks"),
                 "which setting"))
         .with(of("value", SETTING.VALUE, text(Lengths.DESCRIPTION), "its value").orEmptyText())
         .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
@@ -156,6 +158,7 @@ final class ExchangeTables {
       case "grease_stroke" -> isScaled(row, 6, 100, 20_000);
       case "jug" -> isScaled(row, 3, 10, 1_000);
       case "trial_seed" -> isScaled(row, 0, 0, MOST_SEED);
+      case "cover_weeks" -> isScaled(row, 0, 1, Reordering.MOST_COVER_WEEKS);
       case "us_units" -> List.of("yes", "no").contains(row.get("value"));
       case "second_person_above" ->
           row.get("value").isEmpty() || isScaled(row, 2, 0, Limits.VALUE_MINOR);

@@ -8,6 +8,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.reorder.Reordering;
 import dev.lonja.store.query.FixedQuery;
 import java.math.BigDecimal;
 import java.time.ZoneId;
@@ -21,6 +22,8 @@ import org.jooq.impl.DSL;
 /** The settings of the store; each has a default until it is set. */
 public final class SettingRepository {
 
+  private static final int DAYS = 7;
+
   private static final String STORE_NAME = "store_name";
   private static final String CURRENCY = "currency";
   private static final String TIME_ZONE = "time_zone";
@@ -28,6 +31,8 @@ public final class SettingRepository {
   private static final String MOST_ALONE = "second_person_above";
 
   private static final String TRIAL_SEED = "trial_seed";
+
+  private static final String COVER_WEEKS = "cover_weeks";
 
   private static final String US_UNITS = "us_units";
 
@@ -127,6 +132,15 @@ public final class SettingRepository {
   /** True if US customary units stand beside the metric ones. */
   public boolean showsUsUnits() {
     return value(US_UNITS, "no").equals("yes");
+  }
+
+  /** For how many weeks an order is to last. */
+  public int coverWeeks() {
+    return Integer.parseInt(value(COVER_WEEKS, String.valueOf(Reordering.COVER_DAYS / DAYS)));
+  }
+
+  public void setCoverWeeks(int weeks) {
+    put(COVER_WEEKS, String.valueOf(weeks));
   }
 
   /** Names the store anew, and says which units it shows and how its forecast draws. */

@@ -82,6 +82,18 @@ public final class StockForms {
                         StockRefusal.StandHoldsOther.class,
                         other -> standHoldsOther(binField, other))
                     .when(
+                        StockRefusal.NoRoom.class,
+                        full ->
+                            new Problem(
+                                binField,
+                                full.bin().address()
+                                    + " has room for "
+                                    + full.room().display()
+                                    + ", and "
+                                    + full.coming().display()
+                                    + " would go into it. Take in what fits, and put the rest"
+                                    + " elsewhere."))
+                    .when(
                         StockRefusal.NoSuchPlace.class,
                         none ->
                             new Problem(

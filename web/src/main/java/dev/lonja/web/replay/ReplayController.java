@@ -44,7 +44,8 @@ class ReplayController {
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute("problems", problems);
     model.addAttribute(
-        "view", ReplayWording.view(desk.state(), ReplayWording.form(typed, usual())));
+        "view",
+        ReplayWording.view(desk.state(), ReplayWording.form(typed, usual(), desk.coverDays())));
     return "replay/replay";
   }
 
@@ -71,7 +72,11 @@ class ReplayController {
         typed.choiceOrNone(
             "criticality", fields.getOrDefault("criticality", ""), Criticality.values());
     if (first.isPresent() && last.isPresent() && typed.problems().isEmpty()) {
-      desk.begin(first.get(), last.get(), new Proposals.Manner(criticality, cover.orElseThrow()))
+      desk.begin(
+              first.get(),
+              last.get(),
+              new Proposals.Manner(criticality, cover.orElseThrow()),
+              "yes".equals(fields.get("others")))
           .ifPresent(refused -> refuse(typed, refused));
     }
     return typed.problems().isEmpty()
@@ -80,7 +85,7 @@ class ReplayController {
   }
 
   private Integer cover(String text) {
-    return ReplayWording.COVERS.stream()
+    return ReplayWording.covers(desk.coverDays()).stream()
         .filter(days -> days.toString().equals(text))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException(text));

@@ -16,10 +16,27 @@ public record ReplayView(
     String summary,
     List<Total> totals,
     List<Row> rows,
-    List<Plate> leftOut) {
+    List<Plate> leftOut,
+    Tried tried) {
+
+  /**
+   * What else was tried.
+   *
+   * @param covers spans that orders last, with what each comes to; none if nothing was tried
+   * @param advice which of them did best
+   * @param criticalities the things that had better count as something else
+   */
+  public record Tried(List<Cover> covers, String advice, List<Better> criticalities) {}
+
+  /** Orders of one length. */
+  public record Cover(String words, Sums sums) {}
+
+  /** A thing that had better count as something else, and what that would have changed. */
+  public record Better(Plate plate, String own, String proposed, String words) {}
 
   /** What is asked for, as it was typed. */
-  public record Form(String first, String last, List<Option> covers, List<Option> criticalities) {}
+  public record Form(
+      String first, String last, List<Option> covers, List<Option> criticalities, boolean others) {}
 
   public record Option(String value, String words, boolean chosen) {}
 

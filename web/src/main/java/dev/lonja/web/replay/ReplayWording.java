@@ -5,7 +5,6 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.replay.Course;
 import dev.lonja.core.replay.Span;
-import dev.lonja.desk.reorder.Proposals;
 import dev.lonja.desk.replay.ReplayDesk;
 import dev.lonja.desk.replay.Replayed;
 import dev.lonja.web.document.CsvAnswer;
@@ -25,8 +24,6 @@ import java.util.stream.Stream;
 /** Says what the rules would have changed. */
 final class ReplayWording {
 
-  static final List<Integer> COVERS = List.of(28, 56, 84, 112);
-
   private static final int WEEK = 7;
   private static final int WHOLE = 100;
 
@@ -42,7 +39,14 @@ final class ReplayWording {
             .flatMap(last -> last.things().stream())
             .map(ReplayWording::row)
             .toList(),
-        state.last().stream().flatMap(last -> last.leftOut().stream()).map(Plate::of).toList());
+        state.last().stream().flatMap(last -> last.leftOut().stream()).map(Plate::of).toList(),
+        new ReplayView.Tried(
+            state.last().map(ReplayWording::covers).orElse(List.of()),
+            state.last().map(ReplayWording::coverAdvice).orElse(""),
+            state.last().stream()
+                .flatMap(last -> last.betterCriticalities().stream())
+                .map(ReplayWording::better)
+                .toList()));
   }
 
   static DrawingView running(ReplayDesk.State state) {
@@ -55,13 +59,18 @@ final class ReplayWording {
     return new DrawingView(words, state.percent().isPresent(), state.percent().orElse(WHOLE));
   }
 
-  static ReplayView.Form form(Map<String, String> typed, Span usual) {
-    String cover = typed.getOrDefault("cover", String.valueOf(Proposals.Manner.USUAL.coverDays()));
+  /** For how many days orders may be asked to last, the store's own among them, in order. */
+  static List<Integer> covers(int own) {
+    return Stream.concat(Replayed.COVERS.stream(), Stream.of(own)).distinct().sorted().toList();
+  }
+
+  static ReplayView.Form form(Map<String, String> typed, Span usual, int own) {
+    String cover = typed.getOrDefault("cover", String.valueOf(own));
     String criticality = typed.getOrDefault("criticality", "");
     return new ReplayView.Form(
         typed.getOrDefault("first", usual.first().toString()),
         typed.getOrDefault("last", usual.last().toString()),
-        COVERS.stream()
+        covers(own).stream()
             .map(
                 days ->
                     new ReplayView.Option(
@@ -74,7 +83,8 @@ final class ReplayWording {
                         one ->
                             new ReplayView.Option(
                                 one.name(), "all: " + one.words(), one.name().equals(criticality))))
-            .toList());
+            .toList(),
+        "yes".equals(typed.get("others")));
   }
 
   /** "16 Mar 2026 to 14 Mar 2027, orders to last 8 weeks, each thing as critical as it is". */
@@ -90,6 +100,55 @@ final class ReplayWording {
             .criticality()
             .map(one -> "everything as what " + one.words())
             .orElse("each thing as critical as it is");
+  }
+
+  /** What orders of another length would have come to, the shortest first; none if not tried. */
+  private static List<ReplayView.Cover> covers(Replayed replayed) {
+    if (replayed.others().isEmpty() || replayed.things().isEmpty()) {
+      return List.of();
+    }
+    return replayed.all().stream()
+        .filter(
+            other -> other.manner().criticality().equals(replayed.asked().manner().criticality()))
+        .sorted(Comparator.comparing(other -> other.manner().coverDays()))
+        .map(
+            other ->
+                new ReplayView.Cover(
+                    other.manner().coverDays() / WEEK + " weeks",
+                    sums(other.courses().values().stream().map(Sum::of).reduce(Sum::and).get())))
+        .toList();
+  }
+
+  private static String coverAdvice(Replayed replayed) {
+    if (replayed.others().isEmpty()) {
+      return "";
+    }
+    return replayed
+        .betterCover()
+        .map(
+            days ->
+                "Orders that last "
+                    + days / WEEK
+                    + " weeks would have done best: as few lines wait as with any, and least money"
+                    + " lies on the shelves. The store's own span is set under Setup, The store.")
+        .orElse("None of the others would have done better than the span that was asked for.");
+  }
+
+  private static ReplayView.Better better(Replayed.Better better) {
+    Course own = better.thing().ruled();
+    Course then = better.course();
+    int fewer = waiting(own) - waiting(then);
+    long less = own.stock().minor() - then.stock().minor();
+    return new ReplayView.Better(
+        Plate.of(better.thing().item()),
+        better.thing().item().keeping().criticality().words(),
+        better.criticality().words(),
+        (fewer > 0 ? Words.count(fewer, "line", "lines") + " fewer would have waited, " : "")
+            + (fewer == 0 && own.daysShort() > then.daysShort()
+                ? Words.count(own.daysShort() - then.daysShort(), "day", "days") + " less short, "
+                : "")
+            + new Money(Math.abs(less), own.stock().currency()).display()
+            + (less >= 0 ? " less on the shelf" : " more on the shelf"));
   }
 
   private static String summary(Replayed replayed) {

@@ -1,5 +1,6 @@
 package dev.lonja.web.setup;
 
+import dev.lonja.core.reorder.Reordering;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.setting.StoreDesk;
 import dev.lonja.web.request.Problem;
@@ -7,6 +8,7 @@ import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,7 +45,13 @@ class StoreController {
   String store(Model model) {
     StoreDesk.Sign sign = desk.toChange();
     return page(
-        new Shown(sign.name(), sign.usUnits(), String.valueOf(sign.trialSeed())), List.of(), model);
+        new Shown(
+            sign.name(),
+            sign.usUnits(),
+            String.valueOf(sign.trialSeed()),
+            String.valueOf(sign.coverWeeks())),
+        List.of(),
+        model);
   }
 
   @PostMapping
@@ -52,13 +60,20 @@ class StoreController {
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "no") String usUnits,
       @RequestParam(defaultValue = "") String seed,
+      @RequestParam(defaultValue = "") String cover,
       Model model) {
     desk.toChange();
     Typed typed = new Typed();
-    Shown shown = new Shown(name.strip(), usUnits.equals("yes"), seed);
+    Shown shown = new Shown(name.strip(), usUnits.equals("yes"), seed, cover);
+    Optional<Integer> number = typed.wholeBetween("seed", "The seed", seed, 0, StoreDesk.MOST_SEED);
+    Optional<Integer> weeks =
+        typed.wholeBetween(
+            "cover", "How many weeks an order lasts", cover, 1, Reordering.MOST_COVER_WEEKS);
     return typed
-        .wholeBetween("seed", "The seed", seed, 0, StoreDesk.MOST_SEED)
-        .map(number -> new StoreDesk.Sign(shown.name(), shown.usUnits(), number))
+        .all(
+            () ->
+                new StoreDesk.Sign(
+                    shown.name(), shown.usUnits(), number.orElseThrow(), weeks.orElseThrow()))
         .map(
             wanted ->
                 Reply.to(desk.change(sent, wanted))
@@ -69,7 +84,7 @@ class StoreController {
   }
 
   /** The form as it stands. */
-  public record Shown(String name, boolean usUnits, String seed) {}
+  public record Shown(String name, boolean usUnits, String seed, String cover) {}
 
   private static String page(Shown shown, List<Problem> problems, Model model) {
     model.addAttribute("sign", shown);
