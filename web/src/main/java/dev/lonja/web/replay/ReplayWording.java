@@ -129,8 +129,9 @@ final class ReplayWording {
             days ->
                 "Orders that last "
                     + days / WEEK
-                    + " weeks would have done best: as few lines wait as with any, and least money"
-                    + " lies on the shelves. The store's own span is set under Setup, The store.")
+                    + " weeks would have done best: fewest lines would have waited, and of spans equal"
+                    + " in that it was short on fewest days with least money on the shelves. The"
+                    + " store's own span is set under Setup, The store.")
         .orElse("None of the others would have done better than the span that was asked for.");
   }
 
