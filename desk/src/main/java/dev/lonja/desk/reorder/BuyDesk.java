@@ -110,15 +110,26 @@ public class BuyDesk {
       Bands bands, List<Proposal> due, Map<Proposal, BroughtForward> brought) {
     Stream<Proposal> along = brought.keySet().stream().filter(proposal -> !due.contains(proposal));
     return Stream.concat(due.stream(), along)
-        .map(proposal -> line(bands, proposal, Optional.ofNullable(brought.get(proposal))))
+        .flatMap(
+            proposal ->
+                brought.containsKey(proposal)
+                    ? Stream.of(
+                        line(bands, proposal.inOnePack(), Optional.of(brought.get(proposal))))
+                    : packs(proposal).map(pack -> line(bands, pack, Optional.empty())))
         .toList();
+  }
+
+  /** A line for each kind of pack. */
+  private static Stream<Proposal> packs(Proposal proposal) {
+    return proposal
+        .mix()
+        .map(mix -> mix.parts().stream().map(proposal::of))
+        .orElse(Stream.of(proposal));
   }
 
   private static Line line(Bands bands, Proposal proposal, Optional<BroughtForward> brought) {
     Quantity amount =
-        proposal.isDue()
-            ? proposal.reordering().amount()
-            : Quantity.zero(proposal.subject().free().measure());
+        proposal.isDue() ? proposal.amount() : Quantity.zero(proposal.subject().free().measure());
     Quantity all = brought.map(BroughtForward::more).map(amount::plus).orElse(amount);
     return line(bands, proposal, all.amount()).bringing(brought);
   }
@@ -227,7 +238,12 @@ public class BuyDesk {
         Lasting.until(
             bands.of(subject),
             new Position(subject.free(), subject.coming()),
-            quantity,
+            quantity.isZero()
+                ? quantity
+                : proposal
+                    .mix()
+                    .map(mix -> quantity.plus(mix.beside(proposal.item())))
+                    .orElse(quantity),
             proposal.reordering().timing().arrival(),
             proposal.terms().criticality().service()),
         quantity.isZero()
@@ -249,6 +265,12 @@ public class BuyDesk {
     return all(session, bands).entrySet().stream()
         .filter(one -> one.getKey().items().stream().anyMatch(its -> its.id().equals(item)))
         .findFirst()
-        .flatMap(Map.Entry::getValue);
+        .flatMap(Map.Entry::getValue)
+        .map(proposal -> pack(proposal, item));
+  }
+
+  /** The pack that is asked about, if the proposal has it. */
+  private static Proposal pack(Proposal proposal, ItemId item) {
+    return packs(proposal).filter(one -> one.item().id().equals(item)).findFirst().orElse(proposal);
   }
 }

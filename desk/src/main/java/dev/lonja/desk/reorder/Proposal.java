@@ -5,10 +5,12 @@ import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.supplier.Supply;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What is proposed to be ordered of one thing.
@@ -17,6 +19,7 @@ import java.util.List;
  * @param supply from whom, on which terms
  * @param cost of the amount
  * @param others what else may go in its place: what fits everywhere counts as free
+ * @param mix in which packs a fluid comes, if not in those that cost least at once
  */
 public record Proposal(
     Subject subject,
@@ -25,7 +28,42 @@ public record Proposal(
     OrderTerms terms,
     Reordering reordering,
     Money cost,
-    List<Other> others) {
+    List<Other> others,
+    Optional<Mix> mix) {
+
+  /** So much of a fluid in one kind of pack. */
+  public record Part(Item item, Supply supply, Quantity quantity) {
+
+    Money cost() {
+      return supply.costOf(quantity);
+    }
+  }
+
+  /**
+   * In which packs of one supplier a fluid comes.
+   *
+   * @param parts the largest packs first; one at least
+   * @param perLitre what a litre costs that is used in time
+   * @param alone what it would cost in the packs that cost least at once
+   */
+  public record Mix(List<Part> parts, UnitPrice perLitre, Money alone) {
+    public Mix {
+      parts = List.copyOf(parts);
+    }
+
+    /** What it costs in all. */
+    public Money cost() {
+      return parts.stream().map(Part::cost).reduce(Money::plus).orElseThrow();
+    }
+
+    /** How much it is besides one of the packs. */
+    Quantity beside(Item item) {
+      return parts.stream()
+          .filter(part -> !part.item().id().equals(item.id()))
+          .map(Part::quantity)
+          .reduce(Quantity.zero(item.measure()), Quantity::plus);
+    }
+  }
 
   /**
    * Something that the store has in place of another.
@@ -48,11 +86,50 @@ public record Proposal(
       OrderTerms terms,
       Reordering reordering,
       Money cost) {
-    this(subject, item, supply, terms, reordering, cost, List.of());
+    this(subject, item, supply, terms, reordering, cost, List.of(), Optional.empty());
   }
 
   Proposal with(List<Other> its) {
-    return new Proposal(subject, item, supply, terms, reordering, cost, its);
+    return new Proposal(subject, item, supply, terms, reordering, cost, its, mix);
+  }
+
+  /** The same in other packs. */
+  Proposal inPacks(Mix its) {
+    return new Proposal(
+        subject, item, supply, terms, reordering, its.cost(), others, Optional.of(its));
+  }
+
+  /** The same in the packs that cost least at once. */
+  Proposal inOnePack() {
+    return mix.map(
+            its ->
+                new Proposal(
+                    subject,
+                    item,
+                    supply,
+                    terms,
+                    reordering,
+                    its.alone(),
+                    others,
+                    Optional.empty()))
+        .orElse(this);
+  }
+
+  /** One of its packs, as a line of its own. */
+  Proposal of(Part part) {
+    return new Proposal(
+        subject, part.item(), part.supply(), terms, reordering, part.cost(), others, mix);
+  }
+
+  /** The amount of its own item. */
+  Quantity amount() {
+    return mix.flatMap(
+            its ->
+                its.parts().stream()
+                    .filter(part -> part.item().id().equals(item.id()))
+                    .findFirst()
+                    .map(Part::quantity))
+        .orElse(reordering.amount());
   }
 
   /** What is used up before anything is ordered. */

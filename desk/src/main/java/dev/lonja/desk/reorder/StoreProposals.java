@@ -43,7 +43,11 @@ public final class StoreProposals {
   /** By subject, in their order, what is proposed of it; empty for what nobody supplies. */
   public static Map<Subject, Optional<Proposal>> of(
       Session session, FleetPicture fleet, List<Subject> subjects, Proposals proposals) {
-    return new StoreProposals(session, fleet, proposals).all(subjects);
+    PackMixes mixes = new PackMixes(session.supplies().all(), fleet.today());
+    Map<Subject, Optional<Proposal>> all =
+        new StoreProposals(session, fleet, proposals).all(subjects);
+    all.replaceAll((subject, proposal) -> proposal.map(one -> one.isDue() ? mixes.of(one) : one));
+    return all;
   }
 
   private Map<Subject, Optional<Proposal>> all(List<Subject> subjects) {

@@ -53,10 +53,15 @@ public final class ReorderWording {
             : "From "
                 + proposal.supply().supplier().name()
                 + ": "
-                + reordering.amount().display()
-                + " for "
-                + proposal.cost().display()
-                + ".";
+                + proposal
+                    .mix()
+                    .map(mix -> packs(mix).strip() + " " + mix.cost().display() + " in all.")
+                    .orElseGet(
+                        () ->
+                            reordering.amount().display()
+                                + " for "
+                                + proposal.cost().display()
+                                + ".");
     if (reordering.isLate()) {
       return level
           + "Late: "
@@ -256,7 +261,24 @@ public final class ReorderWording {
         + ", which is more than keeping it costs. ";
   }
 
+  /** "In all 1 × 205.00 L and 2 × 20.00 L: of what is used in time a litre costs 3.05 EUR so. " */
+  private static String packs(Proposal.Mix mix) {
+    return "In all "
+        + mix.parts().stream().map(ReorderWording::packs).collect(Collectors.joining(" and "))
+        + ": of what is used in time a litre costs "
+        + mix.perLitre().display()
+        + " so, which is least. ";
+  }
+
+  private static String packs(Proposal.Part part) {
+    String packs = BuyWording.packs(part.quantity(), part.supply().pack());
+    return packs.isEmpty() ? part.quantity().display() : packs;
+  }
+
   private static String amount(Proposal proposal) {
+    if (proposal.mix().isPresent()) {
+      return packs(proposal.mix().get());
+    }
     Reordering reordering = proposal.reordering();
     if (reordering.amount().compareTo(reordering.needed()) > 0) {
       return raised(proposal);
