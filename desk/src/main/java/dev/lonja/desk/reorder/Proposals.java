@@ -39,6 +39,8 @@ public final class Proposals {
           .thenComparing(proposal -> proposal.reordering().limit().isPresent())
           .thenComparing(proposal -> proposal.reordering().amount().isZero())
           .thenComparing(proposal -> proposal.cost().minor())
+          // of what is not ordered yet, the pack of which a piece or litre costs least
+          .thenComparing(proposal -> proposal.supply().price().tenThousandthsOfMinor())
           .thenComparing(proposal -> proposal.supply().supplier().name())
           .thenComparing(proposal -> proposal.item().id());
 
