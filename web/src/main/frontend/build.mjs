@@ -10,7 +10,7 @@ const fonts = ["next", "mono"].flatMap((face) =>
 );
 const icons = [
   "layout-grid", "truck", "search", "inbox", "waves", "book-open", "scan-barcode", "droplet", "log-out", "settings-2", "anchor",
-  "camera",
+  "camera", "boxes",
 ];
 
 mkdirSync(new URL("fonts/", assets), { recursive: true });

@@ -26,6 +26,7 @@ import dev.lonja.store.fluid.StudyRepository;
 import dev.lonja.store.forecast.KeptForecastRepository;
 import dev.lonja.store.item.ItemRepository;
 import dev.lonja.store.item.KeepingRepository;
+import dev.lonja.store.ledger.BinContents;
 import dev.lonja.store.ledger.JobCosts;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
@@ -219,6 +220,10 @@ public final class Session {
 
   public MailRepository mail() {
     return new MailRepository(context);
+  }
+
+  public BinContents binContents() {
+    return new BinContents(context);
   }
 
   public PastMovements pastMovements() {

@@ -102,6 +102,8 @@ class EveryPageTest {
           "/buy/orders/7",
           "/buy/orders/7/answer",
           "/buy/orders/6/invoices",
+          "/stores",
+          "/stores/bins/A-03",
           "/buy/door",
           "/buy/door?code=NT+20+640",
           "/setup/suppliers/1",

@@ -62,6 +62,8 @@ class StatementsTest {
     "/buy, 18",
     "/buy/replay, 6",
     "/book/accuracy, 22",
+    "/stores, 8",
+    "/stores/bins/A-03, 9",
     "/buy/orders, 10",
     "/buy/orders/7, 12",
     "/buy/door, 10",

@@ -193,7 +193,8 @@ public final class LedgerRepository {
         row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
   }
 
-  private static List<Field<?>> fields(Table<?>... tables) {
+  /** All columns of some tables, as {@link #lotFacts} reads them. */
+  static List<Field<?>> fields(Table<?>... tables) {
     return Stream.of(tables).<Field<?>>flatMap(Table::fieldStream).toList();
   }
 
@@ -371,7 +372,8 @@ public final class LedgerRepository {
         row.get(MOVEMENT.RECORDED_AT));
   }
 
-  private static LotFacts lotFacts(Record row) {
+  /** What lies of a lot in a bin. */
+  static LotFacts lotFacts(Record row) {
     StockedLot lot =
         new StockedLot(
             new Place(row.get(ITEM.ID), row.get(LOT.ID), row.get(BIN.ID)),

@@ -19,6 +19,7 @@ final class Rail {
           TRAYS,
           new RailEntry("ahead", "Ahead", "/ahead", "waves", "6"),
           new RailEntry("buy", "Buy", "/buy", "anchor", "7"),
+          new RailEntry("stores", "Stores", "/stores", "boxes", "8"),
           new RailEntry("book", "Book", "/book", "book-open", "9"),
           new RailEntry("setup", "Setup", "/setup", "settings-2", "0"));
 

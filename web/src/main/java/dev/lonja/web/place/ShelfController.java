@@ -1,0 +1,39 @@
+package dev.lonja.web.place;
+
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.place.ShelfDesk;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.server.ResponseStatusException;
+
+/** Where is it? */
+@Controller
+class ShelfController {
+
+  private final ShelfDesk desk;
+  private final StoreClock clock;
+
+  ShelfController(ShelfDesk desk, StoreClock clock) {
+    this.desk = desk;
+    this.clock = clock;
+  }
+
+  @GetMapping("/stores")
+  String map(Model model) {
+    model.addAttribute("view", new ShelfWording(clock).map(desk.shelves()));
+    return "place/map";
+  }
+
+  @GetMapping("/stores/bins/{address}")
+  String bin(@PathVariable String address, Model model) {
+    model.addAttribute(
+        "view",
+        desk.bin(address)
+            .map(new ShelfWording(clock)::opened)
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
+    return "place/bin";
+  }
+}

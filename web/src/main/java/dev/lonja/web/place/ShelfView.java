@@ -1,0 +1,53 @@
+package dev.lonja.web.place;
+
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import java.util.List;
+
+/**
+ * The map of the shelves.
+ *
+ * @param racks in walking order
+ */
+public record ShelfView(String summary, List<OneRack> racks) {
+
+  /** A rack with its bins in walking order. */
+  public record OneRack(String name, List<OneBin> bins) {}
+
+  /**
+   * A bin on the map.
+   *
+   * @param fill the name of its shade: empty, some, or how many tenths are full
+   * @param mark short, note or nothing
+   * @param things how many lie in it, if several
+   * @param words all of it, for who does not see the map
+   */
+  public record OneBin(String address, String fill, String mark, String things, String words) {}
+
+  /**
+   * A bin opened.
+   *
+   * @param before the address of the bin before it; empty for the first
+   * @param states what is to be seen of it
+   */
+  public record Opened(
+      String address,
+      String rack,
+      String before,
+      String after,
+      String counted,
+      List<State> states,
+      List<Thing> things) {}
+
+  /**
+   * Something that lies in a bin or belongs there.
+   *
+   * @param holds the least and most that the bin is to hold of it; empty if nothing is said
+   * @param home true if it is at home here
+   */
+  public record Thing(
+      Plate plate, String description, String there, String holds, boolean home, List<Lot> lots) {}
+
+  /** A lot of it. */
+  public record Lot(String code, String quantity, String received, State state) {}
+}

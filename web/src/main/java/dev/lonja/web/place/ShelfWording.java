@@ -1,0 +1,171 @@
+package dev.lonja.web.place;
+
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemBin;
+import dev.lonja.core.ledger.BinStand;
+import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.place.Rack;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.place.ShelfDesk;
+import dev.lonja.store.ledger.LotFacts;
+import dev.lonja.web.frame.Plate;
+import dev.lonja.web.frame.State;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Says where things lie and how the bins stand. */
+final class ShelfWording {
+
+  private static final int TENTH = 10;
+
+  private final StoreClock clock;
+  private final LocalDate today;
+
+  ShelfWording(StoreClock clock) {
+    this.clock = clock;
+    this.today = clock.today();
+  }
+
+  ShelfView map(List<ShelfDesk.Shelf> shelves) {
+    Map<String, List<ShelfView.OneBin>> racks = new LinkedHashMap<>();
+    for (ShelfDesk.Shelf shelf : shelves) {
+      racks
+          .computeIfAbsent(Rack.of(shelf.bin().address()), rack -> new ArrayList<>())
+          .add(bin(shelf));
+    }
+    long empty = shelves.stream().filter(shelf -> shelf.stand().lots().isEmpty()).count();
+    return new ShelfView(
+        Words.count(shelves.size(), "bin", "bins")
+            + " in "
+            + Words.count(racks.size(), "rack", "racks")
+            + ", "
+            + empty
+            + " empty",
+        racks.entrySet().stream()
+            .map(entry -> new ShelfView.OneRack(entry.getKey(), entry.getValue()))
+            .toList());
+  }
+
+  private ShelfView.OneBin bin(ShelfDesk.Shelf shelf) {
+    BinStand stand = shelf.stand();
+    Set<BinStand.Mark> marks = stand.marks(today);
+    int things = stand.there().size();
+    return new ShelfView.OneBin(
+        shelf.bin().address(),
+        fill(stand),
+        mark(marks),
+        things > 1 ? String.valueOf(things) : "",
+        words(stand, marks));
+  }
+
+  private static String fill(BinStand stand) {
+    if (stand.lots().isEmpty()) {
+      return "empty";
+    }
+    return stand.percent().map(percent -> String.valueOf(percent / TENTH)).orElse("some");
+  }
+
+  private static String mark(Set<BinStand.Mark> marks) {
+    if (marks.contains(BinStand.Mark.EXPIRED) || marks.contains(BinStand.Mark.BELOW_LEAST)) {
+      return "short";
+    }
+    return marks.contains(BinStand.Mark.EXPIRING) || marks.contains(BinStand.Mark.SET_ASIDE)
+        ? "note"
+        : "";
+  }
+
+  private static String words(BinStand stand, Set<BinStand.Mark> marks) {
+    String things =
+        stand.lots().isEmpty()
+            ? "empty"
+            : Words.count(stand.there().size(), "thing", "things")
+                + stand.percent().map(percent -> ", " + percent + " % full").orElse("");
+    return things
+        + marks.stream()
+            .filter(mark -> mark != BinStand.Mark.MIXED && mark != BinStand.Mark.EMPTY)
+            .map(mark -> ", " + word(mark).word())
+            .collect(Collectors.joining());
+  }
+
+  private static State word(BinStand.Mark mark) {
+    return switch (mark) {
+      case EXPIRED -> State.ofShort("expired");
+      case BELOW_LEAST -> State.ofShort("below its least");
+      case EXPIRING -> State.note("expires within " + BinStand.EXPIRING_DAYS + " days");
+      case SET_ASIDE -> State.note("something is set aside");
+      case FULL -> State.ready("full");
+      case MIXED -> State.open("several things");
+      case EMPTY -> State.open("empty");
+    };
+  }
+
+  ShelfView.Opened opened(ShelfDesk.Opened opened) {
+    return new ShelfView.Opened(
+        opened.shelf().bin().address(),
+        Rack.of(opened.shelf().bin().address()),
+        opened.before().orElse(""),
+        opened.after().orElse(""),
+        opened
+            .counted()
+            .map(at -> "A count was last booked " + Words.day(clock.dayOf(at), today) + ".")
+            .orElse("No count of it was ever booked."),
+        opened.shelf().stand().marks(today).stream().map(ShelfWording::word).toList(),
+        opened.items().stream().map(item -> thing(opened, item)).toList());
+  }
+
+  private ShelfView.Thing thing(ShelfDesk.Opened opened, Item item) {
+    BinStand stand = opened.shelf().stand();
+    Quantity there = stand.there().getOrDefault(item.id(), Quantity.zero(item.measure()));
+    return new ShelfView.Thing(
+        Plate.of(item),
+        item.description(),
+        there.display(),
+        Optional.ofNullable(stand.kept().get(item.id())).map(ShelfWording::holds).orElse(""),
+        item.homeBin().id().equals(opened.shelf().bin().id()),
+        opened.lots().stream()
+            .filter(lot -> lot.lot().place().itemId().equals(item.id()))
+            .map(this::lot)
+            .toList());
+  }
+
+  private static String holds(ItemBin bin) {
+    return "is to hold " + bin.least().display() + " to " + bin.most().display();
+  }
+
+  private ShelfView.Lot lot(LotFacts facts) {
+    StockedLot lot = facts.lot();
+    return new ShelfView.Lot(
+        facts.lotCode(),
+        lot.quantity().display(),
+        "came " + Words.day(lot.receivedOn(), today),
+        state(lot));
+  }
+
+  private State state(StockedLot lot) {
+    if (lot.isExpired(today)) {
+      return State.ofShort("expired " + Words.day(lot.expiresOn().orElseThrow(), today));
+    }
+    if (lot.quarantined()) {
+      return State.note("set aside");
+    }
+    if (lot.condition() != LotCondition.NEW) {
+      return State.open(lot.condition().words());
+    }
+    return lot.expiresOn()
+        .map(
+            day ->
+                lot.isExpired(today.plusDays(BinStand.EXPIRING_DAYS))
+                    ? State.note("good through " + Words.day(day, today))
+                    : State.ready("good through " + Words.day(day, today)))
+        .orElse(State.ready("good"));
+  }
+}

@@ -1,0 +1,5 @@
+/** Pages of where things lie. */
+@NullMarked
+package dev.lonja.web.place;
+
+import org.jspecify.annotations.NullMarked;
