@@ -23,14 +23,14 @@ class ShelfTest {
   void theMapShowsHowTheBinsStand() {
     Visitor.Page page = storekeeper.get("/stores");
     int bins = SERVER.store().<Integer>read(session -> session.items().bins().size());
-    assertThat(page.document().select("a.bin")).hasSize(bins);
-    Element bin = page.document().selectFirst("a.bin[href$=/A-03]");
+    assertThat(page.document().select("a.bay-bin")).hasSize(bins);
+    Element bin = page.document().selectFirst("a.bay-bin[href$=/A-03]");
     assertThat(bin.text()).contains("3 things, 50 % full");
-    assertThat(bin.hasClass("bin-5")).isTrue();
-    Element aside = page.document().selectFirst("a.bin[href$=/A-05]");
+    assertThat(bin.hasClass("bay-bin-5")).isTrue();
+    Element aside = page.document().selectFirst("a.bay-bin[href$=/A-05]");
     assertThat(aside.text()).contains("something is set aside");
-    assertThat(aside.select(".bin-mark-note")).hasSize(1);
-    assertThat(page.document().select(".rack-name").eachText()).startsWith("A", "B");
+    assertThat(aside.select(".bay-mark-note")).hasSize(1);
+    assertThat(page.document().select(".bay-name").eachText()).startsWith("A", "B");
   }
 
   @Test

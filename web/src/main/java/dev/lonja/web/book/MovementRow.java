@@ -35,7 +35,7 @@ public record MovementRow(
         line.value().display(),
         why(line, clock),
         line.actor(),
-        line.kind() != MovementKind.CORRECTION);
+        line.kind() != MovementKind.CORRECTION && line.kind() != MovementKind.REVALUED);
   }
 
   /** "handed over to workshop · T-0012 · answers 41". */
