@@ -43,7 +43,7 @@ public record Invoice(InvoiceId id, Facts facts, Optional<String> withdrawnWhy) 
   /**
    * A delivery before its invoice is entered.
    *
-   * @param booked what it is worth in the books
+   * @param booked what it was taken in for, without freight that was shared out since
    * @param charged what the invoice says of it; empty if it says nothing
    */
   public record Delivered(long movementId, Money booked, Optional<Money> charged) {

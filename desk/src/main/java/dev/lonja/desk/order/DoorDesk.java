@@ -239,12 +239,15 @@ public class DoorDesk extends BuyersDesk {
       if (good.signum() == 0 && came.damaged().signum() == 0 && came.claims().isEmpty()) {
         return Outcome.refused(new OrderRefusal.NothingCame());
       }
+      Quantity all = quantity(good.add(came.damaged()));
+      // what is only claimed may be anything
       Optional<OrderRefusal> other =
-          instead.flatMap(one -> one.refusal(came.instead().orElseThrow().isKept()));
+          instead
+              .filter(one -> all.isPositive())
+              .flatMap(one -> one.refusal(came.instead().orElseThrow().isKept()));
       if (other.isPresent()) {
         return Outcome.refused(other.get());
       }
-      Quantity all = quantity(good.add(came.damaged()));
       if (all.compareTo(line.outstanding()) > 0 && !came.keepMore()) {
         return Outcome.refused(new OrderRefusal.MoreThanOrdered(all, line.outstanding()));
       }

@@ -117,7 +117,8 @@ public class InvoiceDesk extends BuyersDesk {
                 one ->
                     new Invoice.Delivered(
                         one.movementId(),
-                        one.worth(),
+                        // freight that came before is no part of what is charged for it
+                        one.booked(),
                         Optional.ofNullable(entry.charged().get(one.movementId()))
                             .map(amount -> Money.of(amount, currency))))
             .toList();

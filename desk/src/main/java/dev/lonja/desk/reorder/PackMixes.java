@@ -10,6 +10,7 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.OrderAmount;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -71,7 +72,14 @@ final class PackMixes {
             set ->
                 new Proposal.Mix(
                     parts(set, items, proposal), set.pricePerLitreUsed(), proposal.cost()))
-        .filter(mix -> !isItself(mix, proposal));
+        .filter(
+            mix -> !isItself(mix, proposal) && mix.parts().stream().allMatch(PackMixes::isSold));
+  }
+
+  /** A supplier may sell several packs together, or more than one at least. */
+  private static boolean isSold(Proposal.Part part) {
+    return OrderAmount.problem(part.quantity(), part.supply().pack(), part.supply().least())
+        .isEmpty();
   }
 
   /** A price break has been looked at already, with what keeping more costs. */

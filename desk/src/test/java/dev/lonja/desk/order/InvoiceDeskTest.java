@@ -183,6 +183,10 @@ class InvoiceDeskTest {
     assertThat(enter("C-9", DATED, Map.of(), "12.00")).isInstanceOf(Outcome.Done.class);
     assertThat(worth().minus(before)).isEqualTo(new Money(1200, EUR));
     assertThat(delivered().get(0).isInvoiced()).isFalse();
+    // the goods as they were booked: the freight stays on top of them
+    assertThat(enter("V-118", "113.40", "0")).isInstanceOf(Outcome.Done.class);
+    assertThat(worth().minus(before)).isEqualTo(new Money(1200, EUR));
+    assertThat(delivered().get(0).worth()).isEqualTo(new Money(12_540, EUR));
   }
 
   /** As it was charged it was booked: the invoice is kept, and nothing is revalued. */

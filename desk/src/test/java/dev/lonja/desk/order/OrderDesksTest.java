@@ -364,6 +364,19 @@ class OrderDesksTest {
         .isInstanceOf(OrderRefusal.OtherMeasure.class);
     assertThat(Cage.reasons(receiveInstead(id, "XX 1", true)))
         .isEqualTo(List.of(new OrderRefusal.NotOneItem("XX 1", 0)));
+    DoorDesk.Wrong wrong = new DoorDesk.Wrong(Claim.Kind.WRONG, amount("6"), "gloves");
+    Outcome claimed =
+        door.receive(
+            cage.sent(),
+            id,
+            line(id).id(),
+            new DoorDesk.Came(
+                BigDecimal.ZERO,
+                receipt("0", "N-8"),
+                false,
+                List.of(wrong),
+                Optional.of(new DoorDesk.Instead("GLV M", false))));
+    assertThat(claimed).isInstanceOf(Outcome.Done.class);
     assertThat(receiveInstead(id, "VM 22-1010", false)).isInstanceOf(Outcome.Done.class);
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(11));
   }

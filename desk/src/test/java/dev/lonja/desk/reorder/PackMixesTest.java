@@ -98,6 +98,16 @@ class PackMixesTest {
         subject, item(CAN), CANS, terms, reordering, CANS.costOf(Quantity.litres("220")));
   }
 
+  /** Drums are sold three together, one at least: two of them cannot be ordered. */
+  @Test
+  void whatIsNotSoldSoIsNotProposed() {
+    Supply three =
+        new Supply(ISLA, "", DRUMS.prices(), Quantity.litres("615"), Quantity.litres("205"));
+    PackMixes mixes = new PackMixes(Map.of(DRUM, List.of(three), CAN, List.of(CANS)), Cage.TODAY);
+    Proposal cans = elevenCans(Optional.empty());
+    assertThat(mixes.of(cans)).isEqualTo(cans);
+  }
+
   private static PackMixes mixes() {
     return new PackMixes(Map.of(DRUM, List.of(DRUMS), CAN, List.of(CANS)), Cage.TODAY);
   }

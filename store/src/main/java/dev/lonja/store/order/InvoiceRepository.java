@@ -43,13 +43,15 @@ public final class InvoiceRepository {
    * What came of an order's line at once and stands in the books.
    *
    * @param movementId the movement that took it in
-   * @param worth what it is in the books for, with what invoices changed of it
+   * @param booked what it was taken in for
+   * @param worth what it is in the books for, with what invoices and freight changed of it
    * @param isInvoiced true if an invoice that counts charges it
    */
   public record Delivered(
       long movementId,
       OrderLineId line,
       Quantity quantity,
+      Money booked,
       Money worth,
       LocalDate receivedOn,
       String deliveryNote,
@@ -97,6 +99,7 @@ public final class InvoiceRepository {
                     row.get(DELIVERY_LINE.ORDER_LINE_ID),
                     new Quantity(
                         Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(MOVEMENT.QUANTITY_MICRO)),
+                    new Money(row.get(MOVEMENT.VALUE_MINOR), currency),
                     new Money(row.get(MOVEMENT.VALUE_MINOR) + row.get(changed), currency),
                     row.get(DELIVERY_LINE.RECEIVED_ON),
                     row.get(DELIVERY_LINE.DELIVERY_NOTE),

@@ -49,8 +49,8 @@ final class InvoiceWording {
         "came "
             + Words.day(one.receivedOn(), today)
             + (one.deliveryNote().isEmpty() ? "" : ", " + one.deliveryNote()),
-        one.worth().exactText(),
-        "booked at " + UnitPrice.average(one.worth(), one.quantity()).display());
+        one.booked().exactText(),
+        "booked at " + UnitPrice.average(one.booked(), one.quantity()).display());
   }
 
   private InvoiceView.Entered entered(Invoice invoice) {
