@@ -34,6 +34,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -50,22 +51,34 @@ public final class DemoStore {
 
   private DemoStore() {}
 
-  /** Creates everything in one transaction. */
+  /** Creates everything. If it is broken off, so is the store. */
   public static void create(LonjaStore store, LocalDate today) {
     create(store, today, new BCryptPasswordEncoder());
   }
 
   /** The same with the passwords kept as {@code encoder} has it. */
   public static void create(LonjaStore store, LocalDate today, PasswordEncoder encoder) {
+    DemoMaster master = new DemoMaster(today);
+    String hash = encoder.encode(PASSWORD);
+    step(store, today, session -> fill(session, today, master, hash));
+    step(store, today, session -> new DemoCounter(session, today, master).open());
+    step(store, today, session -> layTrays(session, today));
+    step(store, today, session -> keepForecasts(session, today));
+  }
+
+  /**
+   * What the fleet comes to is worked out between the steps, once for all that the next one asks.
+   */
+  private static void step(LonjaStore store, LocalDate today, Consumer<Session> work) {
+    store.<FleetPicture>read(session -> FleetPicture.load(session, today));
     store.write(
         session -> {
-          fill(session, today, encoder.encode(PASSWORD));
+          work.accept(session);
           return true;
         });
   }
 
-  private static void fill(Session session, LocalDate today, String hash) {
-    DemoMaster master = new DemoMaster(today);
+  private static void fill(Session session, LocalDate today, DemoMaster master, String hash) {
     DemoFleet fleet = new DemoFleet(master);
     // all chance comes from one fixed seed
     Random random = new Random(SEED);
@@ -84,9 +97,6 @@ public final class DemoStore {
     new DemoShelves(today, master, random, bookings).stock(session, buying.numbers());
     buying.open();
     moveOne(session, today);
-    new DemoCounter(session, today, master).open();
-    layTrays(session, today);
-    keepForecasts(session, today);
   }
 
   /** As they would have been kept before each of the last months. */

@@ -9,14 +9,25 @@ import dev.lonja.web.sign.SessionWatch;
 import dev.lonja.web.sign.SignInHandlers;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
+import org.springframework.aop.Advisor;
+import org.springframework.aop.ClassFilter;
+import org.springframework.aop.Pointcut;
+import org.springframework.aop.support.ComposablePointcut;
+import org.springframework.aop.support.Pointcuts;
+import org.springframework.aop.support.annotation.AnnotationMatchingPointcut;
+import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Role;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.authentication.ProviderManager;
-import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
+import org.springframework.security.authorization.method.AuthorizationInterceptorsOrder;
+import org.springframework.security.authorization.method.AuthorizationManagerBeforeMethodInterceptor;
+import org.springframework.security.authorization.method.PreAuthorizeAuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -33,12 +44,31 @@ import org.springframework.security.web.savedrequest.RequestCache;
 
 /** Form sign-in, strict content policy, no page for strangers but those that lead in. */
 @Configuration
-@EnableMethodSecurity
 class SecurityConfiguration {
 
   private static final String CONTENT_POLICY =
       "default-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; "
           + "frame-ancestors 'none'";
+
+  /**
+   * Holds every call of a desk against its {@code Allowed}. Only desks carry it, so nothing else is
+   * searched for it when the server starts.
+   */
+  @Bean
+  @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
+  static Advisor allowedOnly() {
+    Pointcut carriers =
+        Pointcuts.union(
+            new AnnotationMatchingPointcut(PreAuthorize.class, true),
+            new AnnotationMatchingPointcut(null, PreAuthorize.class, true));
+    ClassFilter desks = type -> type.getName().startsWith("dev.lonja.desk.");
+    AuthorizationManagerBeforeMethodInterceptor guard =
+        new AuthorizationManagerBeforeMethodInterceptor(
+            new ComposablePointcut(desks).intersection(carriers),
+            new PreAuthorizeAuthorizationManager());
+    guard.setOrder(AuthorizationInterceptorsOrder.PRE_AUTHORIZE.getOrder());
+    return guard;
+  }
 
   /** Slow on purpose; where a context brings another, as the tests do, that one holds. */
   @Bean

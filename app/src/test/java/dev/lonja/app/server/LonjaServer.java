@@ -27,9 +27,13 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;
+import org.springframework.beans.factory.support.BeanDefinitionBuilder;
+import org.springframework.beans.factory.support.BeanDefinitionRegistry;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.type.classreading.CachingMetadataReaderFactory;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -47,6 +51,12 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   /** What a password takes on purpose would be a good part of what the tests take. */
   private static final PasswordEncoder QUICK_TO_CHECK = new BCryptPasswordEncoder(4);
+
+  /** Where Spring Boot looks for what reads its classes. */
+  private static final String CLASSES =
+      "org.springframework.boot.autoconfigure.internalCachingMetadataReaderFactory";
+
+  private static final int MOST_CLASSES = 10_000;
 
   /** Of the first server of this process: templates that are read once need not be read again. */
   private static Optional<ISpringTemplateEngine> templates = Optional.empty();
@@ -126,6 +136,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
                 starting -> {
                   ConfigurableListableBeanFactory beans = starting.getBeanFactory();
                   beans.registerSingleton("passwordEncoder", QUICK_TO_CHECK);
+                  ((BeanDefinitionRegistry) beans).registerBeanDefinition(CLASSES, classes());
                   templates.ifPresent(known -> beans.registerSingleton("templateEngine", known));
                 });
     application =
@@ -133,6 +144,25 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
             (content == Content.DEMO ? server.profiles("bench") : server)
                 .run(Settings.words(settings)));
     templates = Optional.of(running().getBean(ISpringTemplateEngine.class));
+  }
+
+  /** Each server would have it forget. */
+  private static final class KnownClasses extends CachingMetadataReaderFactory {
+    static final KnownClasses AT_HAND = new KnownClasses();
+
+    private KnownClasses() {
+      setCacheLimit(MOST_CLASSES);
+    }
+
+    @Override
+    public void clearCache() {}
+  }
+
+  /** What the classes say of themselves, read once for all servers of this process. */
+  private static BeanDefinition classes() {
+    return BeanDefinitionBuilder.rootBeanDefinition(
+            CachingMetadataReaderFactory.class, () -> KnownClasses.AT_HAND)
+        .getBeanDefinition();
   }
 
   @Override

@@ -28,7 +28,11 @@ public class Secrets {
 
   private final PasswordEncoder encoder;
   private final SecureRandom random = new SecureRandom();
-  private final Zxcvbn guesser = new Zxcvbn();
+
+  /** Its lists of words are read when the first new password is judged. */
+  private static final class Guesser {
+    static final Zxcvbn AT_HAND = new Zxcvbn();
+  }
 
   public Secrets(PasswordEncoder encoder) {
     this.encoder = encoder;
@@ -38,7 +42,7 @@ public class Secrets {
   Optional<PasswordRule.Objection> objection(String password, PersonName name) {
     List<String> theirs = List.of(name.key(), "lonja", "store", "storekeeper", "workshop");
     return PasswordRule.objection(
-        password, typed -> guesser.measure(typed, theirs).getGuesses() < LEAST_GUESSES);
+        password, typed -> Guesser.AT_HAND.measure(typed, theirs).getGuesses() < LEAST_GUESSES);
   }
 
   /** A password or PIN as it is kept. */
