@@ -54,6 +54,7 @@ import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.supplier.SupplierRepository;
 import dev.lonja.store.supplier.SupplyRepository;
+import dev.lonja.store.tank.TankRepository;
 import dev.lonja.store.tray.TrayLineRepository;
 import dev.lonja.store.tray.TrayRepository;
 import dev.lonja.store.tray.TrayTaskRepository;
@@ -308,6 +309,10 @@ public final class Session {
 
   public JobCosts jobCosts() {
     return new JobCosts(context, settings().currency());
+  }
+
+  public TankRepository tanks() {
+    return new TankRepository(context);
   }
 
   public LotRepository lots() {

@@ -1,5 +1,6 @@
 package dev.lonja.app.demo;
 
+import dev.lonja.app.demo.bulk.DemoTanks;
 import dev.lonja.app.demo.buying.DemoBuying;
 import dev.lonja.app.demo.counter.DemoCounter;
 import dev.lonja.app.demo.fleet.DemoFleet;
@@ -95,6 +96,7 @@ public final class DemoStore {
     DemoBuying buying = new DemoBuying(session, today, master, bookings);
     buying.past(DemoShelves.targets(session, buying.numbers()));
     new DemoShelves(today, master, random, bookings).stock(session, buying.numbers());
+    new DemoTanks(session, today, bookings).fill();
     buying.open();
     moveOne(session, today);
   }

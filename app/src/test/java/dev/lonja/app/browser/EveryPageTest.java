@@ -104,6 +104,8 @@ class EveryPageTest {
           "/buy/orders/6/invoices",
           "/stores",
           "/stores/bins/A-03",
+          "/stores/tanks/2",
+          "/stores/tanks/new",
           "/buy/door",
           "/buy/door?code=NT+20+640",
           "/setup/suppliers/1",

@@ -263,17 +263,14 @@ class OilsPagesTest {
   /** A stand holds one product: hydraulic oil is not received where engine oil stands. */
   @Test
   void aDrumIsNotReceivedOntoAnothersStand() {
-    Visitor.Page item = visitor.get("/items/" + SERVER.itemId("CB 46-205"));
-    Visitor.Page refused =
-        visitor.submit(
-            item.form("/receive"),
-            Map.of(
-                "quantity", "205",
-                "lot", "NEW-1",
-                "bin", "T-1",
-                "cost", "574",
-                "reason", "delivery"));
-    assertThat(refused.words()).contains("T-1 holds Maretta Faro, and a stand holds one product.");
+    Map<String, String> drum =
+        Map.of(
+            "quantity", "205", "lot", "NEW-1", "bin", "T-5", "cost", "574", "reason", "delivery");
+    visitor.submit(
+        visitor.get("/items/" + SERVER.itemId("CB 46-205")).form("/receive"), drum);
+    Visitor.Page other = visitor.get("/items/" + SERVER.itemId("FA 15-205"));
+    assertThat(visitor.submit(other.form("/receive"), drum).words())
+        .contains("T-5 holds Sundrel Cabo, and a stand holds one product.");
   }
 
   @Test

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -49,6 +50,11 @@ public final class StoreClock {
   /** When a day begins. */
   public Instant beginOf(LocalDate day) {
     return day.atStartOfDay(clock.getZone()).toInstant();
+  }
+
+  /** When it is this time of a day here. */
+  public Instant at(LocalDateTime time) {
+    return time.atZone(clock.getZone()).toInstant();
   }
 
   /** The time of day of an instant, "08:30". */

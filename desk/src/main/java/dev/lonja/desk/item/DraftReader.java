@@ -4,6 +4,8 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Prices;
 import dev.lonja.core.supplier.Supplier;
@@ -110,6 +112,13 @@ final class DraftReader {
       } else if (bins.stream().anyMatch(other -> other.binId().equals(bin.get().id()))) {
         refusals.add(new ItemRefusal.BinTwice(asked.row(), bin.get().address()));
       } else {
+        session
+            .tanks()
+            .at(bin.get().id())
+            .filter(tank -> asked.most().measure() == Measure.LITRES)
+            .filter(tank -> asked.most().compareTo(Quantity.of(tank.safeFill())) > 0)
+            .map(tank -> new ItemRefusal.AboveSafeFill(asked.row(), tank, asked))
+            .ifPresent(refusals::add);
         bins.add(new ItemBin(bin.get().id(), bin.get().address(), asked.least(), asked.most()));
       }
     }

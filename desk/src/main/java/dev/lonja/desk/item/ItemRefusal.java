@@ -3,6 +3,7 @@ package dev.lonja.desk.item;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.crossref.PartNaming;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.store.item.ItemRepository;
@@ -32,6 +33,9 @@ public sealed interface ItemRefusal extends Refusal {
 
   /** A bin should hold at least more than its most. */
   record LeastAboveMost(int row, ItemDraft.Bin bin) implements ItemRefusal {}
+
+  /** The tank that stands there is never filled so far. */
+  record AboveSafeFill(int row, Tank tank, ItemDraft.Bin bin) implements ItemRefusal {}
 
   /** No supplier has this name. */
   record UnknownSupplier(int row, String name) implements ItemRefusal {}

@@ -11,8 +11,10 @@ import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.tank.TankStand;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.Posting;
@@ -21,6 +23,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Takes deliveries in, whether they were ordered or not: the same is asked of each. */
 public final class Receiving {
@@ -99,7 +102,10 @@ public final class Receiving {
     return Postings.write(session, itemId, booking, posting, lineNo);
   }
 
-  /** Bulk goes only where the most that the bin is to hold leaves room for it. */
+  /**
+   * Bulk goes only where the most that the bin is to hold leaves room for it; into a tank as much
+   * as its last dip and its safe fill leave, too.
+   */
   private Optional<StockRefusal> noRoom(Item item, Item.Bin bin, ItemStock stock, Quantity coming) {
     if (!BulkStand.isBulk(item)) {
       return Optional.empty();
@@ -109,11 +115,16 @@ public final class Receiving {
             .filter(lot -> lot.place().binId().equals(bin.id()))
             .map(StockedLot::quantity)
             .reduce(Quantity.zero(stock.measure()), Quantity::plus);
-    return session.keeping().bins(item.id()).stream()
-        .filter(its -> its.binId().equals(bin.id()))
-        .map(its -> its.most().minus(there).atLeastZero())
+    Stream<Quantity> byBook =
+        session.keeping().bins(item.id()).stream()
+            .filter(its -> its.binId().equals(bin.id()))
+            .map(its -> its.most().minus(there).atLeastZero());
+    Stream<Quantity> byDip =
+        TankStand.at(session, bin.id(), clock.now()).stream()
+            .map(stand -> Quantity.of(stand.level().room()));
+    return Stream.concat(byBook, byDip)
+        .min(Quantity::compareTo)
         .filter(room -> coming.compareTo(room) > 0)
-        .findFirst()
         .map(room -> new StockRefusal.NoRoom(bin, room, coming));
   }
 
@@ -169,6 +180,11 @@ public final class Receiving {
       Session session, Item item, String address, Optional<Item.Bin> bin) {
     if (bin.isEmpty()) {
       return Optional.of(new StockRefusal.UnknownBin(address));
+    }
+    Optional<Tank> tank = session.tanks().at(bin.get().id());
+    if (tank.isPresent() && !tank.get().itemId().equals(item.id())) {
+      Item held = session.items().byId(tank.get().itemId()).orElseThrow();
+      return Optional.of(new StockRefusal.TankHoldsOther(bin.get(), tank.get(), held));
     }
     List<Item> there =
         List.copyOf(session.items().byIds(session.ledger().itemsIn(bin.get().id())).values());

@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** Writes what changes the worth of the stock by a person's word, signed by a second if need be. */
 @Component
-class SignedPostings {
+public class SignedPostings {
 
   private final SecondPerson second;
   private final StoreClock clock;
@@ -27,7 +27,8 @@ class SignedPostings {
     this.clock = clock;
   }
 
-  Outcome write(
+  /** Writes the lines of a booking, or answers why there are none. */
+  public Outcome write(
       Session session,
       ItemId itemId,
       Booking booking,

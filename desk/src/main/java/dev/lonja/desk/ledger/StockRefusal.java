@@ -6,6 +6,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -31,6 +32,9 @@ public sealed interface StockRefusal extends Refusal {
 
   /** A stand for bulk holds another product. */
   record StandHoldsOther(Item.Bin bin, Product there, Product coming) implements StockRefusal {}
+
+  /** A tank holds another item until it is emptied and cleaned. */
+  record TankHoldsOther(Item.Bin bin, Tank tank, Item item) implements StockRefusal {}
 
   /** A stand for bulk does not take that much more. */
   record NoRoom(Item.Bin bin, Quantity room, Quantity coming) implements StockRefusal {}

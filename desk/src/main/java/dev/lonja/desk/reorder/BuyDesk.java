@@ -21,7 +21,9 @@ import dev.lonja.store.Session;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -251,6 +253,31 @@ public class BuyDesk {
             : OrderAmount.problem(quantity, proposal.supply().pack(), proposal.supply().least()),
         proposal.supply().costOf(quantity),
         Optional.empty());
+  }
+
+  /**
+   * At how much more of some things is to be ordered, in all packs of a fluid; what nobody supplies
+   * is absent, and everything before any trials are drawn.
+   */
+  public Map<ItemId, Quantity> levels(Collection<ItemId> items) {
+    return trials
+        .drawn()
+        .of(clock.today())
+        .map(bands -> store.read(session -> levels(session, bands, items)))
+        .orElse(Map.of());
+  }
+
+  private Map<ItemId, Quantity> levels(Session session, Bands bands, Collection<ItemId> items) {
+    Forecast forecast = Forecast.load(session, clock.today(), Trials.WEEKS);
+    Proposals proposals = new Proposals(bands, Proposals.Known.load(session));
+    Map<ItemId, Quantity> levels = new HashMap<>();
+    for (ItemId item : items) {
+      forecast
+          .subjectOf(item)
+          .flatMap(proposals::of)
+          .ifPresent(proposal -> levels.put(item, proposal.reordering().level()));
+    }
+    return levels;
   }
 
   /** What is proposed of one thing; empty before any trials are drawn, or if nobody supplies it. */

@@ -196,7 +196,7 @@ final class ExchangeCheck {
   }
 
   private void checkJointReferences(ExchangeTable table) {
-    for (JointReference joint : table.joint()) {
+    for (ExchangeTable.JointReference joint : table.joint()) {
       if (!keys.containsKey(joint.table())) {
         continue;
       }

@@ -44,6 +44,15 @@ record ExchangeTable(
     return columns.stream().filter(c -> c.name().equals(wanted)).findFirst().orElseThrow();
   }
 
+  /**
+   * Columns that name a row of another table together, such as an item and one of its lots.
+   *
+   * @param columns here
+   * @param table whose row is named
+   * @param keys the columns there, in the same order
+   */
+  record JointReference(List<String> columns, String table, List<String> keys) {}
+
   static Builder named(String name, Table<?> table) {
     return new Builder(name, table);
   }

@@ -63,6 +63,7 @@ final class ExchangeTables {
     all.addAll(FluidTables.PRODUCTS);
     all.addAll(StockTables.ALL);
     all.addAll(OrderTables.ALL);
+    all.addAll(StoresTables.ALL);
     all.addAll(FleetTables.ALL);
     all.addAll(FluidTables.SPECS);
     all.addAll(MeterTables.ALL);

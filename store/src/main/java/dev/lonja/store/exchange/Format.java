@@ -6,6 +6,7 @@ import dev.lonja.core.part.PartKey;
 import dev.lonja.core.part.Property;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.tank.TankShape;
 import dev.lonja.core.text.PlainText;
 import dev.lonja.store.audit.Facts;
 import dev.lonja.store.service.ReceiptPaper;
@@ -132,6 +133,23 @@ record Format<T>(
         "shares that rise with freeze points in °C that fall, as 0.33 -18; 0.5 -36",
         cell -> FreezeTable.read(cell).map(FreezeTable::written).filter(cell::equals),
         text -> text);
+  }
+
+  /** The lines of a strapping table. */
+  static Format<String> straps() {
+    return new Format<>(
+        "string",
+        "dips in mm from 0 with litres, both rising, as 0 0; 100 42.5; 200 91",
+        Format::straps,
+        text -> text);
+  }
+
+  private static Optional<String> straps(String cell) {
+    try {
+      return Optional.of(TankShape.Table.of(cell).written()).filter(cell::equals);
+    } catch (IllegalArgumentException e) {
+      return Optional.empty();
+    }
   }
 
   /** What an inspection measures, in the base unit of its kind. */

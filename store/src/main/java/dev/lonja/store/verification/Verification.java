@@ -82,6 +82,7 @@ public final class Verification {
     findings.addAll(new TrayVerification(context).findings());
     findings.addAll(PolicyVerification.findings(context));
     findings.addAll(FillingVerification.findings(context));
+    findings.addAll(StoresVerification.findings(context));
     if (findings.isEmpty()) {
       checkDigests();
     }

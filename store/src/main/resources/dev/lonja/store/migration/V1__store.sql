@@ -1159,6 +1159,65 @@ CREATE TABLE invoice_line (
 ) STRICT;
 CREATE INDEX invoice_line_movement ON invoice_line (movement_id);
 
+-- What a fluid is drawn from: a tank, tote or drum on a stand, at a bin of its own.
+CREATE TABLE tank (
+  id INTEGER NOT NULL PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 40),
+  bin_id INTEGER NOT NULL UNIQUE REFERENCES bin,
+  -- what it holds until it is emptied and cleaned
+  item_id INTEGER NOT NULL REFERENCES item,
+  shape TEXT NOT NULL CHECK (shape IN ('UPRIGHT', 'BOX', 'LYING', 'LYING_WITH_HEADS', 'TABLE')),
+  diameter_um INTEGER CHECK (diameter_um BETWEEN 10000 AND 20000000),
+  length_um INTEGER CHECK (length_um BETWEEN 10000 AND 20000000),
+  width_um INTEGER CHECK (width_um BETWEEN 10000 AND 20000000),
+  height_um INTEGER CHECK (height_um BETWEEN 10000 AND 20000000),
+  -- the lines of a strapping table, dip in mm and litres
+  straps TEXT CHECK (length(straps) BETWEEN 1 AND 40000),
+  safe_fill_percent INTEGER NOT NULL CHECK (safe_fill_percent BETWEEN 50 AND 98),
+  dip_error_um INTEGER NOT NULL CHECK (dip_error_um BETWEEN 1 AND 50000),
+  gauged INTEGER NOT NULL CHECK (gauged IN (0, 1)),
+  version INTEGER NOT NULL DEFAULT 0,
+  CHECK ((shape IN ('UPRIGHT', 'LYING', 'LYING_WITH_HEADS')) = (diameter_um IS NOT NULL)),
+  CHECK ((shape IN ('BOX', 'LYING', 'LYING_WITH_HEADS')) = (length_um IS NOT NULL)),
+  CHECK ((shape = 'BOX') = (width_um IS NOT NULL)),
+  CHECK ((shape IN ('UPRIGHT', 'BOX')) = (height_um IS NOT NULL)),
+  CHECK ((shape = 'TABLE') = (straps IS NOT NULL))
+) STRICT;
+
+-- How high a fluid stood in a tank, by stick or by gauge.
+CREATE TABLE tank_dip (
+  id INTEGER NOT NULL PRIMARY KEY,
+  tank_id INTEGER NOT NULL REFERENCES tank,
+  dipped_at TEXT NOT NULL,
+  height_um INTEGER NOT NULL CHECK (height_um BETWEEN 0 AND 20000000),
+  temperature_tenths INTEGER CHECK (temperature_tenths BETWEEN -400 AND 650),
+  by_gauge INTEGER NOT NULL CHECK (by_gauge IN (0, 1)),
+  -- why the difference to the book was closed at it
+  agreed_why TEXT CHECK (length(agreed_why) BETWEEN 1 AND 200),
+  withdrawn_why TEXT CHECK (length(withdrawn_why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK (agreed_why IS NULL OR withdrawn_why IS NULL)
+) STRICT;
+CREATE INDEX tank_dip_at ON tank_dip (tank_id, dipped_at);
+
+-- That a tank was emptied and cleaned, after which it may hold something else.
+CREATE TABLE tank_cleaning (
+  id INTEGER NOT NULL PRIMARY KEY,
+  tank_id INTEGER NOT NULL REFERENCES tank,
+  held_item_id INTEGER NOT NULL REFERENCES item,
+  note TEXT NOT NULL CHECK (length(note) <= 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX tank_cleaning_tank ON tank_cleaning (tank_id);
+
+-- How warm a delivery was, by its note.
+CREATE TABLE delivery_temperature (
+  movement_id INTEGER NOT NULL PRIMARY KEY REFERENCES movement,
+  temperature_tenths INTEGER NOT NULL CHECK (temperature_tenths BETWEEN -400 AND 650)
+) STRICT;
+
 -- What was expected to be used in a month, by the last forecast made before it began; what nothing was
 -- expected of has no row.
 CREATE TABLE kept_forecast (

@@ -82,6 +82,18 @@ public final class StockForms {
                         StockRefusal.StandHoldsOther.class,
                         other -> standHoldsOther(binField, other))
                     .when(
+                        StockRefusal.TankHoldsOther.class,
+                        other ->
+                            new Problem(
+                                binField,
+                                "The tank "
+                                    + other.tank().name()
+                                    + " at "
+                                    + other.bin().address()
+                                    + " holds "
+                                    + other.item().number()
+                                    + " until it is emptied and cleaned."))
+                    .when(
                         StockRefusal.NoRoom.class,
                         full ->
                             new Problem(

@@ -42,6 +42,7 @@ final class ItemRefusals {
                       new Problem(
                           "bin-" + twice.row(), "Bin " + twice.address() + " is listed twice."))
               .when(ItemRefusal.LeastAboveMost.class, ItemRefusals::leastAboveMost)
+              .when(ItemRefusal.AboveSafeFill.class, ItemRefusals::aboveSafeFill)
               .when(
                   ItemRefusal.UnknownSupplier.class,
                   none ->
@@ -116,6 +117,17 @@ final class ItemRefusals {
         other.counted() == Measure.LITRES
             ? "A fluid stays a fluid: it is counted in litres. Make a new item instead."
             : "What is counted in pieces cannot become a fluid. Make a new item instead.");
+  }
+
+  private static Problem aboveSafeFill(ItemRefusal.AboveSafeFill refused) {
+    return new Problem(
+        "most-" + refused.row(),
+        refused.tank().name()
+            + " is filled up to "
+            + refused.tank().safeFill().display()
+            + " at most, not "
+            + refused.bin().most().display()
+            + ".");
   }
 
   private static Problem leastAboveMost(ItemRefusal.LeastAboveMost refused) {

@@ -2,6 +2,7 @@ package dev.lonja.web.place;
 
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.place.ShelfDesk;
+import dev.lonja.web.tank.TankOutlook;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,16 +15,19 @@ import org.springframework.web.server.ResponseStatusException;
 class ShelfController {
 
   private final ShelfDesk desk;
+  private final TankOutlook tanks;
   private final StoreClock clock;
 
-  ShelfController(ShelfDesk desk, StoreClock clock) {
+  ShelfController(ShelfDesk desk, TankOutlook tanks, StoreClock clock) {
     this.desk = desk;
+    this.tanks = tanks;
     this.clock = clock;
   }
 
   @GetMapping("/stores")
   String map(Model model) {
     model.addAttribute("view", new ShelfWording(clock).map(desk.shelves()));
+    model.addAttribute("tanks", tanks.cards());
     return "place/map";
   }
 

@@ -60,6 +60,7 @@ public final class DemoMaster {
           "statements",
           "suppliers",
           "supplies",
+          "tanks",
           "tasks",
           "units",
           "variants",

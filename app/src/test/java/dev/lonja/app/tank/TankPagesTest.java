@@ -1,0 +1,139 @@
+package dev.lonja.app.tank;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.app.server.LonjaServer;
+import dev.lonja.app.server.Visitor;
+import dev.lonja.app.server.Visitor.Page;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TankPagesTest {
+
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+
+  private static final String LYING = "/stores/tanks/1";
+  private static final String WORN = "/stores/tanks/2";
+  private static final String MISREAD = "/stores/tanks/3";
+  private static final String DRUM = "/stores/tanks/4";
+
+  private static Visitor keeper() {
+    return SERVER.signedInAs("storekeeper");
+  }
+
+  @Test
+  void theMapShowsThemWithWhatDoesNotAgree() {
+    Page map = keeper().get("/stores");
+    assertThat(map.document().select(".tanks > li")).hasSize(4);
+    assertThat(map.text(".tanks > li:contains(Tank 2)"))
+        .contains("Cabo VG 46", "drifts: look at the pour meter");
+    assertThat(map.text(".tanks > li:contains(Tank 1)")).contains("room for", "agrees within");
+    assertThat(map.document().select(".tanks svg")).hasSize(4);
+  }
+
+  /** The form takes centimetres and Fahrenheit; 59 °F are 15 °C. */
+  @Test
+  void aDipIsNoted() {
+    Page page = keeper().get(DRUM);
+    Page after =
+        keeper()
+            .submit(
+                page.form("/4/dips"),
+                Map.of("height", "57,5 cm", "warmth", "59 F", "when", "2027-03-15 7:45"));
+    assertThat(after.path()).isEqualTo(DRUM);
+    // π · 0.2855² · 0.575 = 0.14724 m³
+    assertThat(after.text("ul[aria-label=Dips] li"))
+        .contains("15 Mar, 07:45", "by hand", "575 mm", "15 °C", "147 L");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "height | 1251   | Tank 1 is 1250 mm high",
+        "height | -5     | allowed is 0 up to the height of the tank",
+        "height | full   | allowed is 0 up to the height of the tank",
+        "warmth | 88     | as 88 F",
+        "when   | soon   | is no time",
+        "when   | 2027-03-16 7:00 | is still to come",
+      })
+  void whatCannotBeIsRefusedAndStays(String field, String typed, String said) {
+    Map<String, String> fields = new HashMap<>(Map.of("height", "640", "warmth", "", "when", ""));
+    fields.put(field, typed);
+    Page refused = keeper().submit(keeper().get(LYING).form("/1/dips"), fields);
+    assertThat(refused.text("#" + field + "-wrong")).contains(said);
+    assertThat(refused.document().select("#" + field).attr("value")).isEqualTo(typed);
+  }
+
+  @Test
+  void closingBooksWhatIsMissingAndStartsAnew() {
+    Page page = keeper().get(WORN);
+    assertThat(page.words()).contains("less are in it.");
+    assertThat(keeper().submit(page.form("/close"), Map.of("why", " ")).text("#why-wrong"))
+        .contains("The reason");
+    Page closed = keeper().submit(page.form("/close"), Map.of("why", "the meter is worn"));
+    assertThat(closed.words()).doesNotContain("less are in it.").contains("closed 15 Mar");
+    assertThat(closed.hasForm("/close")).isFalse();
+    assertThat(keeper().get("/items/9").words()).contains("the meter is worn");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /** 58 mm too low, so 15 L; without that dip nothing is missing. */
+  @Test
+  void aDipThatWasReadWronglyIsWithdrawn() {
+    Page page = keeper().get(MISREAD);
+    assertThat(page.words()).contains("dip it again");
+    Page after = keeper().submit(page.form("/withdraw"), Map.of("why", "stick read upside down"));
+    assertThat(after.words()).doesNotContain("dip it again");
+    assertThat(after.document().select("ul[aria-label=Dips] li")).hasSize(1);
+  }
+
+  /** Neither another item nor more than its safe fill leaves room for. */
+  @Test
+  void aTankTakesWhatItHoldsAndAsMuchAsFits() {
+    Map<String, String> delivery =
+        Map.of("quantity", "205", "lot", "X-1", "bin", "T-1", "cost", "600", "note", "");
+    Page other = keeper().get("/items/9");
+    assertThat(keeper().submit(other.form("/receive"), delivery).words())
+        .contains("The tank Tank 1 at T-1 holds FA 15-205 until it is emptied and cleaned.");
+    Map<String, String> tooMuch = new HashMap<>(delivery);
+    tooMuch.put("quantity", "1400");
+    Page own = keeper().get("/items/1");
+    assertThat(keeper().submit(own.form("/receive"), tooMuch).words()).contains("T-1 has room for");
+  }
+
+  @Test
+  void aTankIsPutUpChangedAndHoldsOneThingUntilItIsCleaned() {
+    Map<String, String> asked = new HashMap<>();
+    asked.put("name", "Tote");
+    asked.put("bin", "T-5");
+    asked.put("item", "9");
+    asked.put("shape", "table");
+    asked.put("straps", "0 0\n500 400\n1000 390");
+    asked.put("safe", "95");
+    asked.put("error", "3");
+    Page refused = keeper().submit(keeper().get("/stores/tanks/new").form("/new"), asked);
+    assertThat(refused.words()).contains("Line 3 does not rise");
+    asked.put("straps", "0 0\n500 400\n1000 900");
+    Page tote = keeper().submit(refused.form("/new"), asked);
+    assertThat(tote.words()).contains("900 L to the brim, filled up to 855 L");
+    String path = tote.path();
+    Page twice = keeper().submit(keeper().get("/stores/tanks/new").form("/new"), asked);
+    assertThat(twice.words()).contains("Another tank is called", "Tote stands at T-5.");
+    keeper()
+        .submit(
+            keeper().get("/items/9").form("/receive"),
+            Map.of("quantity", "205", "lot", "X-9", "bin", "T-5", "cost", "600", "note", ""));
+    asked.put("item", "13");
+    Page full = keeper().submit(keeper().get(path + "/edit").form("/edit"), asked);
+    assertThat(full.text("form")).contains("holds something else until it is emptied and cleaned");
+    Page dirty =
+        keeper().submit(keeper().get(path).form("/clean"), Map.of("how", "steamed and dried"));
+    assertThat(dirty.words()).contains("By the book 205.00 L are in Tote.");
+    assertThat(SERVER.isSound()).isTrue();
+  }
+}

@@ -1,0 +1,5 @@
+/** Keeps tanks, their dips and what flowed through them. */
+@NullMarked
+package dev.lonja.store.tank;
+
+import org.jspecify.annotations.NullMarked;
