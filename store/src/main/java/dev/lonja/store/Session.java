@@ -61,6 +61,7 @@ import dev.lonja.store.tray.TrayTaskRepository;
 import dev.lonja.store.verification.Verification;
 import dev.lonja.store.wanted.FindingRepository;
 import dev.lonja.store.wanted.WantedRepository;
+import dev.lonja.store.waste.WasteRepository;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
@@ -313,6 +314,10 @@ public final class Session {
 
   public TankRepository tanks() {
     return new TankRepository(context);
+  }
+
+  public WasteRepository waste() {
+    return new WasteRepository(context);
   }
 
   public LotRepository lots() {

@@ -1,6 +1,7 @@
 package dev.lonja.app.demo;
 
 import dev.lonja.app.demo.bulk.DemoTanks;
+import dev.lonja.app.demo.bulk.DemoWaste;
 import dev.lonja.app.demo.buying.DemoBuying;
 import dev.lonja.app.demo.counter.DemoCounter;
 import dev.lonja.app.demo.fleet.DemoFleet;
@@ -97,6 +98,7 @@ public final class DemoStore {
     buying.past(DemoShelves.targets(session, buying.numbers()));
     new DemoShelves(today, master, random, bookings).stock(session, buying.numbers());
     new DemoTanks(session, today, bookings).fill();
+    new DemoWaste(session, today).fill();
     buying.open();
     moveOne(session, today);
   }

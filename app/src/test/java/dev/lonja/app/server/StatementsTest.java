@@ -42,7 +42,9 @@ class StatementsTest {
 
   @ParameterizedTest
   @CsvSource({
-    "/, 66",
+    "/, 78",
+    "/stores/waste, 12",
+    "/stores/waste/1, 12",
     "/fleet, 3",
     "/fleet/due, 3",
     "/fleet/RT-04, 24",
@@ -62,7 +64,7 @@ class StatementsTest {
     "/buy, 18",
     "/buy/replay, 6",
     "/book/accuracy, 22",
-    "/stores, 38",
+    "/stores, 42",
     "/stores/tanks/1, 42",
     "/stores/bins/A-03, 9",
     "/buy/orders, 10",

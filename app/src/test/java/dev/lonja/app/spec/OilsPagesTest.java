@@ -266,8 +266,7 @@ class OilsPagesTest {
     Map<String, String> drum =
         Map.of(
             "quantity", "205", "lot", "NEW-1", "bin", "T-5", "cost", "574", "reason", "delivery");
-    visitor.submit(
-        visitor.get("/items/" + SERVER.itemId("CB 46-205")).form("/receive"), drum);
+    visitor.submit(visitor.get("/items/" + SERVER.itemId("CB 46-205")).form("/receive"), drum);
     Visitor.Page other = visitor.get("/items/" + SERVER.itemId("FA 15-205"));
     assertThat(visitor.submit(other.form("/receive"), drum).words())
         .contains("T-5 holds Sundrel Cabo, and a stand holds one product.");

@@ -28,11 +28,11 @@ class TankPagesTest {
   @Test
   void theMapShowsThemWithWhatDoesNotAgree() {
     Page map = keeper().get("/stores");
-    assertThat(map.document().select(".tanks > li")).hasSize(4);
+    assertThat(map.document().select("ul[aria-label=Tanks] > li")).hasSize(4);
     assertThat(map.text(".tanks > li:contains(Tank 2)"))
         .contains("Cabo VG 46", "drifts: look at the pour meter");
     assertThat(map.text(".tanks > li:contains(Tank 1)")).contains("room for", "agrees within");
-    assertThat(map.document().select(".tanks svg")).hasSize(4);
+    assertThat(map.document().select("ul[aria-label=Tanks] svg")).hasSize(4);
   }
 
   /** The form takes centimetres and Fahrenheit; 59 °F are 15 °C. */

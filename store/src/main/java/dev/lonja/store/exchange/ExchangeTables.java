@@ -71,6 +71,7 @@ final class ExchangeTables {
     all.add(PolicyTables.policies());
     all.add(PolicyTables.budgets());
     all.addAll(TrayTables.ALL);
+    all.addAll(StoresTables.WASTE);
     all.add(PolicyTables.linePolicies());
     all.addAll(RecordTables.ALL);
     all.addAll(FluidTables.RECORDS);

@@ -4,8 +4,10 @@ import static dev.lonja.store.exchange.Column.number;
 import static dev.lonja.store.exchange.Column.of;
 import static dev.lonja.store.exchange.Column.reference;
 import static dev.lonja.store.exchange.ExchangeTables.MOST;
+import static dev.lonja.store.exchange.ExchangeTables.QUANTITY_MICRO;
 import static dev.lonja.store.exchange.Format.instant;
 import static dev.lonja.store.exchange.Format.scaled;
+import static dev.lonja.store.exchange.Format.symbol;
 import static dev.lonja.store.exchange.Format.text;
 import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
@@ -14,20 +16,30 @@ import static dev.lonja.store.schema.Tables.DELIVERY_TEMPERATURE;
 import static dev.lonja.store.schema.Tables.TANK;
 import static dev.lonja.store.schema.Tables.TANK_CLEANING;
 import static dev.lonja.store.schema.Tables.TANK_DIP;
+import static dev.lonja.store.schema.Tables.WASTE_COLLECTION;
+import static dev.lonja.store.schema.Tables.WASTE_CONTAINER;
+import static dev.lonja.store.schema.Tables.WASTE_ENTRY;
+import static dev.lonja.store.schema.Tables.WASTE_STREAM;
 
 import dev.lonja.core.tank.Dip;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankShape;
 import dev.lonja.core.text.Lengths;
+import dev.lonja.core.waste.WasteContainer;
+import dev.lonja.core.waste.WasteKind;
+import dev.lonja.core.waste.WasteStream;
 import java.util.List;
 import java.util.Map;
 import org.jooq.TableField;
 
-/** Tanks and what is read off them. */
+/** Tanks and what is read off them; waste and its containers. */
 final class StoresTables {
 
   static final List<ExchangeTable> ALL =
-      List.of(tanks(), dips(), cleanings(), deliveryTemperatures());
+      List.of(tanks(), dips(), cleanings(), deliveryTemperatures(), streams(), containers());
+
+  /** They name trays. */
+  static final List<ExchangeTable> WASTE = List.of(entries(), collections());
 
   private static final long MICROMETRES = 1_000;
 
@@ -148,6 +160,99 @@ final class StoresTables {
                 temperature(),
                 "by the delivery's note"))
         .unique("movement_id")
+        .build();
+  }
+
+  private static ExchangeTable streams() {
+    return ExchangeTable.named("waste_streams", WASTE_STREAM)
+        .with(number("id", WASTE_STREAM.ID, "number of the row"))
+        .with(of("kind", WASTE_STREAM.KIND, words(WasteKind.values()), "what it is"))
+        .with(of("name", WASTE_STREAM.NAME, text(Lengths.SHORT), "what it is called here"))
+        .with(of("code", WASTE_STREAM.CODE, text(Lengths.CODE), "local waste code").orEmptyText())
+        .with(of("unit", WASTE_STREAM.MEASURE, symbol("pc", "L", "kg"), "what it is counted in"))
+        .with(
+            of(
+                    "limit_days",
+                    WASTE_STREAM.LIMIT_DAYS,
+                    whole(1, WasteStream.MOST_DAYS),
+                    "for how long it may be stored")
+                .optional())
+        .unique("kind")
+        .unique("name")
+        .build();
+  }
+
+  private static ExchangeTable containers() {
+    return ExchangeTable.named("waste_containers", WASTE_CONTAINER)
+        .with(number("id", WASTE_CONTAINER.ID, "number of the row"))
+        .with(of("name", WASTE_CONTAINER.NAME, text(Lengths.SHORT), "what it is called"))
+        .with(reference("stream_id", WASTE_CONTAINER.STREAM_ID, "waste_streams", "what goes in"))
+        .with(
+            of(
+                "capacity",
+                WASTE_CONTAINER.CAPACITY_MICRO,
+                scaled(6, 1, QUANTITY_MICRO),
+                "how much it holds, in the stream's unit"))
+        .with(of("place", WASTE_CONTAINER.PLACE, text(Lengths.SHORT), "where it is").orEmptyText())
+        .with(
+            of(
+                "lead_days",
+                WASTE_CONTAINER.LEAD_DAYS,
+                whole(0, WasteContainer.MOST_LEAD),
+                "days from the call to the collection"))
+        .unique("name")
+        .build();
+  }
+
+  private static ExchangeTable entries() {
+    return ExchangeTable.named("waste_entries", WASTE_ENTRY)
+        .with(number("id", WASTE_ENTRY.ID, "number of the row"))
+        .with(
+            reference("container_id", WASTE_ENTRY.CONTAINER_ID, "waste_containers", "where it is"))
+        .with(of("put_at", WASTE_ENTRY.PUT_AT, instant(), "when it was put in"))
+        .with(
+            of(
+                "quantity",
+                WASTE_ENTRY.QUANTITY_MICRO,
+                scaled(6, 1, QUANTITY_MICRO),
+                "how much, in the stream's unit"))
+        .with(reference("tray_id", WASTE_ENTRY.TRAY_ID, "trays", "whose job it was of").optional())
+        .with(of("origin", WASTE_ENTRY.ORIGIN, text(Lengths.REASON), "where from").orEmptyText())
+        .with(
+            of(
+                    "withdrawn_why",
+                    WASTE_ENTRY.WITHDRAWN_WHY,
+                    text(Lengths.REASON),
+                    "why it counts no more")
+                .optional())
+        .with(of("actor", WASTE_ENTRY.ACTOR, text(Lengths.NAME), "who put it in"))
+        .with(of("recorded_at", WASTE_ENTRY.RECORDED_AT, instant(), "when it was noted"))
+        .build();
+  }
+
+  private static ExchangeTable collections() {
+    return ExchangeTable.named("waste_collections", WASTE_COLLECTION)
+        .with(number("id", WASTE_COLLECTION.ID, "number of the row"))
+        .with(
+            reference(
+                "container_id", WASTE_COLLECTION.CONTAINER_ID, "waste_containers", "the container"))
+        .with(of("collected_at", WASTE_COLLECTION.COLLECTED_AT, instant(), "when"))
+        .with(
+            of(
+                "quantity",
+                WASTE_COLLECTION.QUANTITY_MICRO,
+                scaled(6, 1, QUANTITY_MICRO),
+                "how much was taken, in the stream's unit"))
+        .with(
+            of(
+                "left",
+                WASTE_COLLECTION.LEFT_MICRO,
+                scaled(6, 0, QUANTITY_MICRO),
+                "how much stayed in it"))
+        .with(of("carrier", WASTE_COLLECTION.CARRIER, text(Lengths.NAME), "who took it"))
+        .with(of("document", WASTE_COLLECTION.DOCUMENT, text(Lengths.SHORT), "number of the paper"))
+        .with(of("actor", WASTE_COLLECTION.ACTOR, text(Lengths.NAME), "who recorded it"))
+        .with(of("recorded_at", WASTE_COLLECTION.RECORDED_AT, instant(), "when it was recorded"))
         .build();
   }
 }

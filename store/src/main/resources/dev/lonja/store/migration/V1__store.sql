@@ -1218,6 +1218,55 @@ CREATE TABLE delivery_temperature (
   temperature_tenths INTEGER NOT NULL CHECK (temperature_tenths BETWEEN -400 AND 650)
 ) STRICT;
 
+-- Waste of one kind, as the place where the store is names it.
+CREATE TABLE waste_stream (
+  id INTEGER NOT NULL PRIMARY KEY,
+  kind TEXT NOT NULL UNIQUE CHECK (kind IN ('USED_OIL', 'BIODEGRADABLE_OIL', 'COOLANT', 'BRAKE_FLUID', 'FILTERS', 'OILY_RAGS', 'EMPTY_CONTAINERS', 'AEROSOLS', 'BATTERIES', 'TYRES', 'CONTAMINATED_OIL')),
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 40),
+  code TEXT NOT NULL CHECK (length(code) <= 20),
+  measure TEXT NOT NULL CHECK (measure IN ('L', 'kg', 'pc')),
+  limit_days INTEGER CHECK (limit_days BETWEEN 1 AND 3650)
+) STRICT;
+
+-- Where one stream is gathered.
+CREATE TABLE waste_container (
+  id INTEGER NOT NULL PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 40),
+  stream_id INTEGER NOT NULL REFERENCES waste_stream,
+  capacity_micro INTEGER NOT NULL CHECK (capacity_micro BETWEEN 1 AND 1000000000000),
+  place TEXT NOT NULL CHECK (length(place) <= 40),
+  lead_days INTEGER NOT NULL CHECK (lead_days BETWEEN 0 AND 365)
+) STRICT;
+
+-- What was put into a container; from a tray, once of each kind.
+CREATE TABLE waste_entry (
+  id INTEGER NOT NULL PRIMARY KEY,
+  container_id INTEGER NOT NULL REFERENCES waste_container,
+  put_at TEXT NOT NULL,
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN 1 AND 1000000000000),
+  tray_id INTEGER REFERENCES tray,
+  origin TEXT NOT NULL CHECK (length(origin) <= 200),
+  withdrawn_why TEXT CHECK (length(withdrawn_why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX waste_entry_container ON waste_entry (container_id);
+CREATE INDEX waste_entry_tray ON waste_entry (tray_id);
+
+-- A container was fetched away or emptied.
+CREATE TABLE waste_collection (
+  id INTEGER NOT NULL PRIMARY KEY,
+  container_id INTEGER NOT NULL REFERENCES waste_container,
+  collected_at TEXT NOT NULL,
+  quantity_micro INTEGER NOT NULL CHECK (quantity_micro BETWEEN 1 AND 1000000000000),
+  left_micro INTEGER NOT NULL CHECK (left_micro BETWEEN 0 AND 1000000000000),
+  carrier TEXT NOT NULL CHECK (length(carrier) BETWEEN 1 AND 60),
+  document TEXT NOT NULL CHECK (length(document) BETWEEN 1 AND 40),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX waste_collection_container ON waste_collection (container_id);
+
 -- What was expected to be used in a month, by the last forecast made before it began; what nothing was
 -- expected of has no row.
 CREATE TABLE kept_forecast (

@@ -3,6 +3,7 @@ package dev.lonja.web.place;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.place.ShelfDesk;
 import dev.lonja.web.tank.TankOutlook;
+import dev.lonja.web.waste.WasteCards;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,9 +17,11 @@ class ShelfController {
 
   private final ShelfDesk desk;
   private final TankOutlook tanks;
+  private final WasteCards waste;
   private final StoreClock clock;
 
-  ShelfController(ShelfDesk desk, TankOutlook tanks, StoreClock clock) {
+  ShelfController(ShelfDesk desk, TankOutlook tanks, WasteCards waste, StoreClock clock) {
+    this.waste = waste;
     this.desk = desk;
     this.tanks = tanks;
     this.clock = clock;
@@ -28,6 +31,7 @@ class ShelfController {
   String map(Model model) {
     model.addAttribute("view", new ShelfWording(clock).map(desk.shelves()));
     model.addAttribute("tanks", tanks.cards());
+    model.addAttribute("waste", waste.all());
     return "place/map";
   }
 

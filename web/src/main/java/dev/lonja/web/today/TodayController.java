@@ -3,7 +3,9 @@ package dev.lonja.web.today;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.request.Viewer;
+import dev.lonja.desk.tank.TankDesk;
 import dev.lonja.desk.tray.TodayDesk;
+import dev.lonja.desk.waste.WasteDesk;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,9 +16,13 @@ class TodayController {
 
   private final TodayDesk desk;
   private final BuyDesk buy;
+  private final TankDesk tanks;
+  private final WasteDesk waste;
   private final StoreClock clock;
 
-  TodayController(TodayDesk desk, BuyDesk buy, StoreClock clock) {
+  TodayController(TodayDesk desk, BuyDesk buy, TankDesk tanks, WasteDesk waste, StoreClock clock) {
+    this.tanks = tanks;
+    this.waste = waste;
     this.desk = desk;
     this.buy = buy;
     this.clock = clock;
@@ -27,7 +33,13 @@ class TodayController {
     if (!Viewer.seesStore()) {
       return "redirect:/trays";
     }
-    model.addAttribute("view", TodayWording.view(desk.week(), buy.dueThisWeek(), clock.today()));
+    model.addAttribute(
+        "view",
+        TodayWording.view(
+            desk.week(),
+            buy.dueThisWeek(),
+            StoresNeeds.of(tanks.all(), waste.stands(), clock.today()),
+            clock.today()));
     return "today/today";
   }
 }

@@ -37,13 +37,16 @@ final class TodayWording {
 
   /**
    * @param due what has to be ordered this week, as far as that is known
+   * @param stores what needs hands at the tanks and the waste
    */
-  static TodayView view(TodayDesk.Week week, List<Proposal> due, LocalDate today) {
+  static TodayView view(
+      TodayDesk.Week week, List<Proposal> due, List<TodayView.Need> stores, LocalDate today) {
     TodayWording wording = new TodayWording(today);
-    return wording.view(week, wording.buying(due));
+    return wording.view(week, wording.buying(due), stores);
   }
 
-  private TodayView view(TodayDesk.Week week, Optional<TodayView.Need> buying) {
+  private TodayView view(
+      TodayDesk.Week week, Optional<TodayView.Need> buying, List<TodayView.Need> stores) {
     long shortTrays =
         week.trays().filter(t -> t.progress().state() == TrayProgress.State.SHORT).count();
     return new TodayView(
@@ -57,6 +60,7 @@ final class TodayWording {
                 week.shortLines().stream().map(this::shortLine),
                 week.wanted().stream().map(this::wanted),
                 buying.stream(),
+                stores.stream(),
                 week.orders().stream().flatMap(order -> order(order).stream()),
                 week.longOut().stream().map(this::longOut),
                 week.findings().stream().map(this::finding),

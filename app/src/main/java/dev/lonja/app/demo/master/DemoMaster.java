@@ -64,6 +64,8 @@ public final class DemoMaster {
           "tasks",
           "units",
           "variants",
+          "waste_containers",
+          "waste_streams",
           "withdrawals");
 
   private static final Pattern DATE = Pattern.compile("\\b20[0-9]{2}-[0-9]{2}-[0-9]{2}\\b");

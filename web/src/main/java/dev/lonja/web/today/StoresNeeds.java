@@ -1,0 +1,66 @@
+package dev.lonja.web.today;
+
+import dev.lonja.core.tank.Reconciliation;
+import dev.lonja.core.waste.ContainerStand;
+import dev.lonja.desk.tank.TankStand;
+import dev.lonja.web.frame.Words;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What needs hands at the tanks and the waste. */
+final class StoresNeeds {
+
+  /** A tank that is less full runs low, in per cent. */
+  private static final int LOW = 15;
+
+  /** A collector is called within so many days. */
+  private static final int SOON = 7;
+
+  private StoresNeeds() {}
+
+  static List<TodayView.Need> of(
+      List<TankStand> tanks, List<ContainerStand> waste, LocalDate today) {
+    List<TodayView.Need> needs = new ArrayList<>();
+    tanks.forEach(tank -> of(tank).ifPresent(needs::add));
+    waste.forEach(container -> of(container, today).ifPresent(needs::add));
+    return needs;
+  }
+
+  private static Optional<TodayView.Need> of(TankStand stand) {
+    Optional<String> drift = stand.checked().suspicion().map(StoresNeeds::words);
+    boolean low = stand.tank().percent(stand.level().now()) < LOW;
+    if (drift.isEmpty() && !low) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new TodayView.Need(
+            drift.isPresent(),
+            stand.tank().name() + (drift.isPresent() ? " does not agree" : " runs low"),
+            drift.orElseGet(() -> stand.tank().percent(stand.level().now()) + " % full."),
+            "/stores/tanks/" + stand.tank().id()));
+  }
+
+  private static String words(Reconciliation.Suspicion suspicion) {
+    return switch (suspicion) {
+      case DIP -> "Dip it again.";
+      case METER -> "Look at the pour meter.";
+      case LEAK -> "Look for a leak.";
+      case EITHER -> "Look at the pour meter, and for a leak.";
+    };
+  }
+
+  private static Optional<TodayView.Need> of(ContainerStand stand, LocalDate today) {
+    return stand
+        .call()
+        .filter(call -> !call.by().isAfter(today.plusDays(SOON)))
+        .map(
+            call ->
+                new TodayView.Need(
+                    call.isLate(today),
+                    stand.container().name() + " is to be fetched",
+                    "Call by " + Words.day(call.by(), today) + "; " + stand.percent() + " % full.",
+                    "/stores/waste/" + stand.container().id()));
+  }
+}

@@ -1,0 +1,5 @@
+/** Pages of waste. Start with {@link dev.lonja.web.waste.WasteController}. */
+@NullMarked
+package dev.lonja.web.waste;
+
+import org.jspecify.annotations.NullMarked;
