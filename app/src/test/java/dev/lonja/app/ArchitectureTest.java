@@ -89,6 +89,16 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAPackage("org.springframework.security.access.prepost..");
 
+  /** Elsewhere nobody would look for it. */
+  @ArchTest
+  static final ArchRule ONLY_DESKS_CARRY_GRANTS =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("dev.lonja.desk..")
+          .should()
+          .dependOnClassesThat()
+          .haveNameMatching("dev\\.lonja\\.desk\\.person\\.Allowed.*");
+
   @ArchTest
   static final ArchRule DESKS_DO_NOT_CALL_DESKS =
       noFields()

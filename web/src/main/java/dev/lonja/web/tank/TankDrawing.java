@@ -86,7 +86,11 @@ final class TankDrawing {
         left() + width + bulge + 12,
         y,
         "stroke=\"#835609\" stroke-width=\"2\" stroke-dasharray=\"6 4\"");
-    svg.label(left - 2, y - 5, "order", "font-size=\"13\" fill=\"#835609\"");
+    svg.label(
+        left() - bulge - 4,
+        y - 5,
+        "order",
+        "font-size=\"13\" fill=\"#835609\" text-anchor=\"end\"");
   }
 
   private void stand(Svg svg) {

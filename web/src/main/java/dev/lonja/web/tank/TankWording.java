@@ -54,6 +54,7 @@ final class TankWording {
     Optional<Volume> order(Tank tank) {
       return orderAt
           .map(level -> new Volume(level.atLeastZero().millionths()))
+          .filter(volume -> volume.compareTo(Volume.ZERO) > 0)
           .filter(volume -> volume.compareTo(tank.shape().full()) < 0);
     }
   }
