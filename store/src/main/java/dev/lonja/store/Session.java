@@ -8,6 +8,7 @@ import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.policy.Policies;
 import dev.lonja.store.audit.AuditLog;
+import dev.lonja.store.count.CountRepository;
 import dev.lonja.store.crossref.RubberRepository;
 import dev.lonja.store.crossref.StatementRepository;
 import dev.lonja.store.exchange.Exchange;
@@ -318,6 +319,10 @@ public final class Session {
 
   public WasteRepository waste() {
     return new WasteRepository(context);
+  }
+
+  public CountRepository counts() {
+    return new CountRepository(context, settings().currency());
   }
 
   public LotRepository lots() {

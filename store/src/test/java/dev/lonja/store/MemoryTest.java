@@ -73,6 +73,7 @@ class MemoryTest {
           "invoice",
           "invoice_line",
           "outgoing",
+          "stock_count",
           "waste_stream",
           "waste_container",
           "waste_entry",

@@ -1,5 +1,6 @@
 package dev.lonja.app.demo;
 
+import dev.lonja.app.demo.bulk.DemoCounts;
 import dev.lonja.app.demo.bulk.DemoTanks;
 import dev.lonja.app.demo.bulk.DemoWaste;
 import dev.lonja.app.demo.buying.DemoBuying;
@@ -66,6 +67,7 @@ public final class DemoStore {
     step(store, today, session -> new DemoCounter(session, today, master).open());
     step(store, today, session -> layTrays(session, today));
     step(store, today, session -> keepForecasts(session, today));
+    step(store, today, session -> new DemoCounts(session, today).fill());
   }
 
   /**

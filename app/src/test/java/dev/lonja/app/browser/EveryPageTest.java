@@ -106,6 +106,7 @@ class EveryPageTest {
           "/stores/bins/A-03",
           "/stores/tanks/2",
           "/stores/tanks/new",
+          "/stores/counts",
           "/stores/waste",
           "/stores/waste/1",
           "/stores/waste/years/2026",

@@ -44,6 +44,7 @@ class StatementsTest {
   @CsvSource({
     "/, 78",
     "/stores/waste, 12",
+    "/stores/counts, 16",
     "/stores/waste/1, 12",
     "/fleet, 3",
     "/fleet/due, 3",

@@ -69,6 +69,30 @@ class TankPagesTest {
     assertThat(refused.document().select("#" + field).attr("value")).isEqualTo(typed);
   }
 
+  /** A gauge reads a day late; what stands above the tank, or comes twice, is left out. */
+  @Test
+  void aGaugeReadsByItself() {
+    Page bench = keeper().get("/bench");
+    Map<String, String> read =
+        Map.of("tank", "Tank 1", "height", "666", "warmth", "15", "ago", "24");
+    keeper().submit(bench.form("/bench/gauges"), read);
+    keeper().submit(bench.form("/bench/gauges"), read);
+    Map<String, String> above = new HashMap<>(read);
+    above.put("height", "1300");
+    above.put("ago", "23");
+    keeper().submit(bench.form("/bench/gauges"), above);
+    Page tank = keeper().get(LYING);
+    assertThat(tank.document().select("ul[aria-label=Dips] li:contains(666 mm)")).hasSize(1);
+    assertThat(tank.text("ul[aria-label=Dips] li:contains(666 mm)"))
+        .contains("14 Mar", "by gauge", "15 °C");
+    assertThat(tank.words()).doesNotContain("1300 mm");
+    assertThat(
+            keeper()
+                .submit(bench.form("/bench/gauges"), Map.of("tank", "Tank 1", "height", "high"))
+                .words())
+        .contains("The dip is");
+  }
+
   @Test
   void closingBooksWhatIsMissingAndStartsAnew() {
     Page page = keeper().get(WORN);

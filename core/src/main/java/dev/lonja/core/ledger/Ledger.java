@@ -280,6 +280,17 @@ public final class Ledger {
         : Optional.empty();
   }
 
+  /** Books more of one lot at the moving average. */
+  static Booking more(ItemStock stock, Place place, Quantity change, MovementKind kind) {
+    Optional<Refusal> refusal = refusalOfAmount(change);
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    running.inAtAverage(kind, place, change);
+    return running.booked();
+  }
+
   private static void change(
       RunningValue running, MovementKind kind, Place place, Quantity change) {
     if (change.isPositive()) {

@@ -3,11 +3,16 @@ package dev.lonja.desk.bench;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.order.OrderId;
+import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.dip.GaugeKeeper;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -28,6 +33,8 @@ public class BenchDesk {
   private final ReportingMachines machines;
   private final PrintedLabels labels;
   private final AnsweringSuppliers suppliers;
+  private final GaugedTanks gauges;
+  private final GaugeKeeper keeper;
   private final Random random = new Random(SEED);
 
   /**
@@ -35,13 +42,15 @@ public class BenchDesk {
    *
    * @param printed what came out of the label printer, the last first
    * @param noLabels true if it has run out of labels
+   * @param gauged the names of tanks that have a gauge
    */
   public record View(
       List<Choice> classes,
       int waiting,
       List<PrintedLabels.Printed> printed,
       boolean noLabels,
-      Suppliers suppliers) {}
+      Suppliers suppliers,
+      List<String> gauged) {}
 
   /**
    * The suppliers' systems.
@@ -58,8 +67,12 @@ public class BenchDesk {
       StoreClock clock,
       ReportingMachines machines,
       PrintedLabels labels,
-      AnsweringSuppliers suppliers) {
+      AnsweringSuppliers suppliers,
+      GaugedTanks gauges,
+      GaugeKeeper keeper) {
     this.suppliers = suppliers;
+    this.gauges = gauges;
+    this.keeper = keeper;
     this.store = store;
     this.clock = clock;
     this.machines = machines;
@@ -80,7 +93,15 @@ public class BenchDesk {
                 machines.waitingCount(),
                 labels.latest(),
                 labels.isEmpty(),
-                new Suppliers(suppliers.taken(), suppliers.isCut())));
+                new Suppliers(suppliers.taken(), suppliers.isCut()),
+                session.tanks().all().stream().filter(Tank::gauged).map(Tank::name).toList()));
+  }
+
+  /** Lets the gauge of a tank read, some hours ago, and takes it in at once. */
+  @Allowed.ToKeepStore
+  public void gauge(String tank, Length height, Optional<Temperature> temperature, int hoursAgo) {
+    gauges.read(tank, height, temperature, clock.now().minus(Duration.ofHours(hoursAgo)));
+    keeper.takeIn();
   }
 
   /**

@@ -161,7 +161,8 @@ public class DipDesk extends KeepersDesk {
         Levelling.of(
             session.ledger().stockOf(StockKey.ofNew(stand.item().id())),
             stand.tank().binId(),
-            change);
+            change,
+            Levelling.As.ADJUSTMENT);
     return signed.write(session, stand.item().id(), booking, sent, why, signature);
   }
 }

@@ -13,6 +13,7 @@ import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.DELIVERY_TEMPERATURE;
+import static dev.lonja.store.schema.Tables.STOCK_COUNT;
 import static dev.lonja.store.schema.Tables.TANK;
 import static dev.lonja.store.schema.Tables.TANK_CLEANING;
 import static dev.lonja.store.schema.Tables.TANK_DIP;
@@ -28,6 +29,7 @@ import dev.lonja.core.text.Lengths;
 import dev.lonja.core.waste.WasteContainer;
 import dev.lonja.core.waste.WasteKind;
 import dev.lonja.core.waste.WasteStream;
+import dev.lonja.store.count.CountRepository;
 import java.util.List;
 import java.util.Map;
 import org.jooq.TableField;
@@ -36,7 +38,8 @@ import org.jooq.TableField;
 final class StoresTables {
 
   static final List<ExchangeTable> ALL =
-      List.of(tanks(), dips(), cleanings(), deliveryTemperatures(), streams(), containers());
+      List.of(
+          tanks(), dips(), cleanings(), deliveryTemperatures(), streams(), containers(), counts());
 
   /** They name trays. */
   static final List<ExchangeTable> WASTE = List.of(entries(), collections());
@@ -160,6 +163,36 @@ final class StoresTables {
                 temperature(),
                 "by the delivery's note"))
         .unique("movement_id")
+        .build();
+  }
+
+  private static ExchangeTable counts() {
+    return ExchangeTable.named("stock_counts", STOCK_COUNT)
+        .with(number("id", STOCK_COUNT.ID, "number of the row"))
+        .with(reference("item_id", STOCK_COUNT.ITEM_ID, "items", "what was counted"))
+        .with(reference("bin_id", STOCK_COUNT.BIN_ID, "bins", "where"))
+        .with(
+            of(
+                "counted_pc_or_l",
+                STOCK_COUNT.COUNTED_MICRO,
+                scaled(6, 0, QUANTITY_MICRO),
+                "how much was there"))
+        .with(
+            of(
+                "book_pc_or_l",
+                STOCK_COUNT.BOOK_MICRO,
+                scaled(6, 0, QUANTITY_MICRO),
+                "how much there was by the book"))
+        .with(
+            of(
+                "state",
+                STOCK_COUNT.STATE,
+                words(CountRepository.State.values()),
+                "what came of it"))
+        .with(
+            of("reason", STOCK_COUNT.REASON, text(Lengths.REASON), "why it differs").orEmptyText())
+        .with(of("actor", STOCK_COUNT.ACTOR, text(Lengths.NAME), "who counted"))
+        .with(of("counted_at", STOCK_COUNT.COUNTED_AT, instant(), "when"))
         .build();
   }
 

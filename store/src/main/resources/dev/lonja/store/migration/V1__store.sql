@@ -1218,6 +1218,21 @@ CREATE TABLE delivery_temperature (
   temperature_tenths INTEGER NOT NULL CHECK (temperature_tenths BETWEEN -400 AND 650)
 ) STRICT;
 
+-- That an item was counted in a bin, whether it agreed or not. A first count waits for a second one,
+-- which is booked or agrees.
+CREATE TABLE stock_count (
+  id INTEGER NOT NULL PRIMARY KEY,
+  item_id INTEGER NOT NULL REFERENCES item,
+  bin_id INTEGER NOT NULL REFERENCES bin,
+  counted_micro INTEGER NOT NULL CHECK (counted_micro BETWEEN 0 AND 1000000000000),
+  book_micro INTEGER NOT NULL CHECK (book_micro BETWEEN 0 AND 1000000000000),
+  state TEXT NOT NULL CHECK (state IN ('AGREED', 'FIRST', 'BOOKED', 'OVERRULED')),
+  reason TEXT NOT NULL CHECK (length(reason) <= 200),
+  actor TEXT NOT NULL,
+  counted_at TEXT NOT NULL
+) STRICT;
+CREATE INDEX stock_count_place ON stock_count (item_id, bin_id, counted_at);
+
 -- Waste of one kind, as the place where the store is names it.
 CREATE TABLE waste_stream (
   id INTEGER NOT NULL PRIMARY KEY,

@@ -1,6 +1,9 @@
 package dev.lonja.web.bench;
 
 import dev.lonja.core.order.OrderId;
+import dev.lonja.core.quantity.Length;
+import dev.lonja.core.quantity.Spoken;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.desk.bench.AnsweringSuppliers;
 import dev.lonja.desk.bench.BenchDesk;
 import dev.lonja.web.document.PdfRenderer;
@@ -61,6 +64,35 @@ class BenchController {
   String cut(@RequestParam(defaultValue = "false") boolean cut) {
     desk.setCut(cut);
     return "redirect:/bench";
+  }
+
+  /** A gauge reads; what cannot be read from what was typed is left aside, and the page says so. */
+  @PostMapping("/bench/gauges")
+  String gauge(
+      @RequestParam(defaultValue = "") String tank,
+      @RequestParam(defaultValue = "") String height,
+      @RequestParam(defaultValue = "") String warmth,
+      @RequestParam(defaultValue = "0") String ago,
+      Model model) {
+    Typed typed = new Typed();
+    Optional<Length> high =
+        typed.spoken("height", "The dip", height, "0 up to 20000 mm", Spoken.LENGTH);
+    Optional<Temperature> temperature =
+        warmth.isBlank()
+            ? Optional.empty()
+            : typed.spoken("warmth", "The temperature", warmth, "any", Spoken.TEMPERATURE);
+    Optional<Integer> hours = typed.wholeBetween("ago", "The hours", ago, 0, 1_000);
+    Optional<Boolean> done =
+        typed.all(
+            () -> {
+              desk.gauge(tank, high.orElseThrow(), temperature, hours.orElseThrow());
+              return true;
+            });
+    if (done.isPresent()) {
+      return "redirect:/bench";
+    }
+    model.addAttribute("problems", typed.problems());
+    return bench(model);
   }
 
   @PostMapping("/bench/labels")
