@@ -6,6 +6,7 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.waste.WasteContainer;
 import dev.lonja.core.waste.WasteKind;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.Session;
 import dev.lonja.store.waste.WasteRepository;
 import java.math.BigDecimal;
@@ -32,9 +33,9 @@ public record CameBack(TrayId tray, String number, LocalDate on, WasteKind kind,
   private record Key(TrayId tray, WasteKind kind) {}
 
   /** What is in no container yet, the latest first. */
-  static List<CameBack> open(Session session, LocalDate today) {
-    List<WasteRepository.Filled> fills = session.waste().filledSince(today.minusDays(DAYS));
-    Set<Key> there = in(session);
+  static List<CameBack> open(Session session, StoreClock clock) {
+    List<WasteRepository.Filled> fills = session.waste().filledSince(clock.today().minusDays(DAYS));
+    Set<Key> there = in(session, clock);
     Map<ItemId, Item> items =
         session.items().byIds(fills.stream().map(WasteRepository.Filled::item).distinct().toList());
     Map<Key, CameBack> open = new LinkedHashMap<>();
@@ -55,10 +56,10 @@ public record CameBack(TrayId tray, String number, LocalDate on, WasteKind kind,
     return new CameBack(tray, number, on, kind, volume.plus(other.volume));
   }
 
-  private static Set<Key> in(Session session) {
+  private static Set<Key> in(Session session, StoreClock clock) {
     Set<Key> in = new HashSet<>();
     List<WasteContainer> containers = new ArrayList<>(session.waste().containers());
-    var entries = session.waste().entries();
+    var entries = session.waste().entries(WasteDesk.lately(clock));
     containers.forEach(
         container ->
             entries

@@ -12,6 +12,7 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -23,6 +24,8 @@ import org.springframework.stereotype.Service;
 @Service
 @Allowed.ToSeeStore
 public class WasteDesk {
+
+  private static final int LATELY = 70;
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -37,8 +40,13 @@ public class WasteDesk {
     return store.read(session -> stands(session, clock));
   }
 
+  /** Far enough back to see what comes in a week, and what came back of jobs. */
+  static Instant lately(StoreClock clock) {
+    return clock.beginOf(clock.today().minusDays(LATELY));
+  }
+
   static List<ContainerStand> stands(Session session, StoreClock clock) {
-    Map<ContainerId, List<WasteEntry>> entries = session.waste().entries();
+    Map<ContainerId, List<WasteEntry>> entries = session.waste().entries(lately(clock));
     Map<ContainerId, List<WasteCollection>> collections = session.waste().collections();
     return session.waste().containers().stream()
         .map(
@@ -71,7 +79,7 @@ public class WasteDesk {
                 .map(stand -> opened(session, stand)));
   }
 
-  private static Opened opened(Session session, ContainerStand stand) {
+  private Opened opened(Session session, ContainerStand stand) {
     ContainerId id = stand.container().id();
     List<WasteCollection> collections =
         new ArrayList<>(session.waste().collections().getOrDefault(id, List.of()));
@@ -79,7 +87,7 @@ public class WasteDesk {
     Instant since = collections.isEmpty() ? Instant.MIN : collections.get(0).at();
     List<WasteEntry> entries =
         new ArrayList<>(
-            session.waste().entries().getOrDefault(id, List.of()).stream()
+            session.waste().entries(lately(clock)).getOrDefault(id, List.of()).stream()
                 .filter(entry -> entry.at().isAfter(since))
                 .toList());
     Collections.reverse(entries);
@@ -99,9 +107,7 @@ public class WasteDesk {
     return store.read(
         session ->
             new Overview(
-                stands(session, clock),
-                session.waste().streams(),
-                CameBack.open(session, clock.today())));
+                stands(session, clock), session.waste().streams(), CameBack.open(session, clock)));
   }
 
   /**
@@ -129,7 +135,8 @@ public class WasteDesk {
     Quantity putIn = Quantity.zero(stream.measure());
     Quantity fetched = Quantity.zero(stream.measure());
     List<Fetched> collections = new ArrayList<>();
-    Map<ContainerId, List<WasteEntry>> entries = session.waste().entries();
+    Map<ContainerId, List<WasteEntry>> entries =
+        session.waste().entries(clock.beginOf(LocalDate.of(year, 1, 1)));
     Map<ContainerId, List<WasteCollection>> all = session.waste().collections();
     for (WasteContainer container : session.waste().containers()) {
       if (container.stream().id().equals(stream.id())) {

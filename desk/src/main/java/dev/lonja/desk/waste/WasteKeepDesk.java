@@ -69,7 +69,7 @@ public class WasteKeepDesk extends KeepersDesk {
         sent,
         session -> {
           Optional<CameBack> open =
-              CameBack.open(session, clock.today()).stream()
+              CameBack.open(session, clock).stream()
                   .filter(one -> one.tray().equals(tray) && one.kind() == waste.kind())
                   .findFirst();
           if (open.isEmpty()) {
@@ -132,7 +132,7 @@ public class WasteKeepDesk extends KeepersDesk {
                   .map(WasteCollection::at)
                   .max(Comparator.naturalOrder());
           boolean counts =
-              session.waste().entries().getOrDefault(id, List.of()).stream()
+              session.waste().entries(WasteDesk.lately(clock)).getOrDefault(id, List.of()).stream()
                   .filter(one -> last.filter(at -> !one.at().isAfter(at)).isEmpty())
                   .anyMatch(one -> one.id().equals(entry));
           if (!counts) {

@@ -109,8 +109,13 @@ public final class WasteRepository {
         .fetchSingle(WASTE_CONTAINER.ID);
   }
 
-  /** What counts of what was put into each container, the oldest first. */
-  public Map<ContainerId, List<WasteEntry>> entries() {
+  /**
+   * What counts of what was put into each container, the oldest first.
+   *
+   * @param since from then on all of it; of what was before, what was put in since the container
+   *     was last empty
+   */
+  public Map<ContainerId, List<WasteEntry>> entries(Instant since) {
     return context
         .select(WASTE_ENTRY.fields())
         .select(WASTE_STREAM.MEASURE)
@@ -119,7 +124,19 @@ public final class WasteRepository {
         .on(WASTE_CONTAINER.ID.eq(WASTE_ENTRY.CONTAINER_ID))
         .join(WASTE_STREAM)
         .on(WASTE_STREAM.ID.eq(WASTE_CONTAINER.STREAM_ID))
-        .where(WASTE_ENTRY.WITHDRAWN_WHY.isNull())
+        .where(
+            WASTE_ENTRY.WITHDRAWN_WHY.isNull(),
+            WASTE_ENTRY
+                .PUT_AT
+                .ge(since)
+                .or(
+                    DSL.notExists(
+                        DSL.selectOne()
+                            .from(WASTE_COLLECTION)
+                            .where(
+                                WASTE_COLLECTION.CONTAINER_ID.eq(WASTE_ENTRY.CONTAINER_ID),
+                                WASTE_COLLECTION.LEFT_MICRO.eq(0L),
+                                WASTE_COLLECTION.COLLECTED_AT.ge(WASTE_ENTRY.PUT_AT)))))
         .orderBy(WASTE_ENTRY.PUT_AT, WASTE_ENTRY.ID)
         .fetchGroups(
             row -> row.get(WASTE_ENTRY.CONTAINER_ID),
