@@ -34,10 +34,6 @@ public record StandardVolume(Optional<Density> density) {
     };
   }
 
-  public boolean isCorrected() {
-    return density.isPresent();
-  }
-
   /** The litres at 15 °C of a volume as it lies; as it lies too if its temperature is not known. */
   public double litres(Volume asItLies, Optional<Temperature> temperature) {
     return litres(asItLies.litres().doubleValue(), temperature);

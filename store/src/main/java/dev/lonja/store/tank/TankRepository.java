@@ -337,13 +337,4 @@ public final class TankRepository {
         .groupBy(TANK.ID)
         .fetchMap(row -> row.get(TANK.ID), row -> new Volume(row.get(sum)));
   }
-
-  /** Notes how warm a delivery was. */
-  public void addTemperature(long movementId, Temperature temperature) {
-    context
-        .insertInto(DELIVERY_TEMPERATURE)
-        .set(DELIVERY_TEMPERATURE.MOVEMENT_ID, movementId)
-        .set(DELIVERY_TEMPERATURE.TEMPERATURE_TENTHS, (long) temperature.tenthsCelsius())
-        .execute();
-  }
 }
