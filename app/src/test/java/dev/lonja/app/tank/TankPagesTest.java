@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.app.server.Visitor.Page;
+import dev.lonja.core.tank.TankId;
+import java.time.Instant;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -69,13 +72,12 @@ class TankPagesTest {
     assertThat(refused.document().select("#" + field).attr("value")).isEqualTo(typed);
   }
 
-  /** A gauge reads a day late; what stands above the tank, or comes twice, is left out. */
+  /** A gauge reads a day late; what stands above the tank is left out. */
   @Test
   void aGaugeReadsByItself() {
     Page bench = keeper().get("/bench");
     Map<String, String> read =
         Map.of("tank", "Tank 1", "height", "666", "warmth", "15", "ago", "24");
-    keeper().submit(bench.form("/bench/gauges"), read);
     keeper().submit(bench.form("/bench/gauges"), read);
     Map<String, String> above = new HashMap<>(read);
     above.put("height", "1300");
@@ -128,6 +130,37 @@ class TankPagesTest {
     tooMuch.put("quantity", "1400");
     Page own = keeper().get("/items/1");
     assertThat(keeper().submit(own.form("/receive"), tooMuch).words()).contains("T-1 has room for");
+  }
+
+  /** What is set aside in a tank was neither poured nor delivered; its bin follows it elsewhere. */
+  @Test
+  void whatIsSetAsideDoesNotFlow() {
+    SERVER
+        .store()
+        .<Boolean>read(
+            session -> {
+              var tank = session.tanks().byId(new TankId(4)).orElseThrow();
+              assertThat(session.tanks().flows(List.of(tank.id()), Instant.EPOCH).get(tank.id()))
+                  .hasSize(1);
+              return true;
+            });
+    Page item = keeper().get("/items/144");
+    Page aside =
+        keeper()
+            .submit(
+                item.form("/lot"),
+                Map.of("what", "quarantine", "quantity", "20", "reason", "cloudy"));
+    assertThat(aside.words()).contains("cloudy");
+    assertThat(
+            SERVER
+                .store()
+                .<Integer>read(
+                    s ->
+                        s.tanks()
+                            .flows(List.of(new TankId(4)), Instant.EPOCH)
+                            .get(new TankId(4))
+                            .size()))
+        .isEqualTo(1);
   }
 
   @Test

@@ -20,6 +20,9 @@ public record TankLevel(Tank tank, Optional<Dip> lastDip, Volume now, Volume boo
   /** A gauge that has said nothing for so long is silent. */
   private static final Duration SILENT = Duration.ofHours(48);
 
+  /** Less full than this a tank runs low, in per cent. */
+  private static final int LOW_PERCENT = 15;
+
   /** Works it out; {@code dips} and {@code flows} in any order. */
   public static TankLevel of(Tank tank, List<Dip> dips, List<Flow> flows, Volume book) {
     Optional<Dip> last = dips.stream().max(Comparator.comparing(Dip::at));
@@ -45,6 +48,10 @@ public record TankLevel(Tank tank, Optional<Dip> lastDip, Volume now, Volume boo
   /** What may still be delivered. */
   public Volume room() {
     return tank.room(now);
+  }
+
+  public boolean isLow() {
+    return tank.percent(now) < LOW_PERCENT;
   }
 
   /** True if it has a gauge that has said nothing for two days. */

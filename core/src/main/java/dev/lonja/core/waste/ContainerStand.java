@@ -46,6 +46,14 @@ public record ContainerStand(
       LIMIT
     }
 
+    /** So many days before it is due a call is called out. */
+    private static final int SOON = 7;
+
+    /** True from a week before it is due. */
+    public boolean isSoon(LocalDate today) {
+      return !by.isAfter(today.plusDays(SOON));
+    }
+
     public boolean isLate(LocalDate today) {
       return by.isBefore(today);
     }

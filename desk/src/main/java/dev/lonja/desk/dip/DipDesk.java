@@ -116,7 +116,7 @@ public class DipDesk extends KeepersDesk {
                   .filter(one -> one.id().equals(id))
                   .findFirst();
           if (dip.isEmpty()) {
-            return Outcome.refused(new TankRefusal.NoSuchTank(tank));
+            return Outcome.refused(new TankRefusal.NoSuchDip());
           }
           if (dip.get().agreed()) {
             return Outcome.refused(new TankRefusal.AgreedAlready());

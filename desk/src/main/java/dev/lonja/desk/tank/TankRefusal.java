@@ -30,6 +30,9 @@ public sealed interface TankRefusal extends Refusal {
   /** It was dipped at that very time already. */
   record DippedThen(Instant at) implements TankRefusal {}
 
+  /** No such dip counts. */
+  record NoSuchDip() implements TankRefusal {}
+
   /** It is not the latest dip, or none that counts. */
   record NotTheLatest() implements TankRefusal {}
 

@@ -88,9 +88,24 @@ public class TankSetUpDesk extends KeepersDesk {
           if (!session.tanks().change(id, wish.at(bin.id()), version)) {
             return Outcome.refused(new TankRefusal.ChangedMeanwhile());
           }
-          setMost(session, session.tanks().byId(id).orElseThrow(), bin);
+          Tank changed = session.tanks().byId(id).orElseThrow();
+          release(session, tank.get(), changed);
+          setMost(session, changed, bin);
           return Outcome.done();
         });
+  }
+
+  /** Where it stood, or of what it held, nothing is said any more. */
+  private static void release(Session session, Tank before, Tank now) {
+    if (!before.binId().equals(now.binId()) || !before.itemId().equals(now.itemId())) {
+      session
+          .keeping()
+          .setBins(
+              before.itemId(),
+              session.keeping().bins(before.itemId()).stream()
+                  .filter(its -> !its.binId().equals(before.binId()))
+                  .toList());
+    }
   }
 
   /**

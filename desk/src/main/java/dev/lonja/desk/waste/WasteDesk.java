@@ -125,34 +125,51 @@ public class WasteDesk {
   /** By stream, what was put in and fetched in a calendar year. */
   public List<YearOfStream> year(int year) {
     return store.read(
-        session ->
-            session.waste().streams().stream()
-                .map(stream -> yearOf(session, stream, year))
-                .toList());
+        session -> {
+          List<WasteContainer> containers = session.waste().containers();
+          Read read =
+              new Read(
+                  session.waste().entries(clock.beginOf(LocalDate.of(year, 1, 1))),
+                  session.waste().collections());
+          return session.waste().streams().stream()
+              .map(
+                  stream ->
+                      yearOf(
+                          stream,
+                          containers.stream()
+                              .filter(one -> one.stream().id().equals(stream.id()))
+                              .toList(),
+                          read,
+                          year))
+              .toList();
+        });
   }
 
-  private YearOfStream yearOf(Session session, WasteStream stream, int year) {
-    Quantity putIn = Quantity.zero(stream.measure());
-    Quantity fetched = Quantity.zero(stream.measure());
-    List<Fetched> collections = new ArrayList<>();
-    Map<ContainerId, List<WasteEntry>> entries =
-        session.waste().entries(clock.beginOf(LocalDate.of(year, 1, 1)));
-    Map<ContainerId, List<WasteCollection>> all = session.waste().collections();
-    for (WasteContainer container : session.waste().containers()) {
-      if (container.stream().id().equals(stream.id())) {
-        for (WasteEntry entry : entries.getOrDefault(container.id(), List.of())) {
-          if (clock.dayOf(entry.at()).getYear() == year) {
-            putIn = putIn.plus(entry.quantity());
-          }
-        }
-        for (WasteCollection collection : all.getOrDefault(container.id(), List.of())) {
-          if (clock.dayOf(collection.at()).getYear() == year) {
-            fetched = fetched.plus(collection.taken());
-            collections.add(new Fetched(container, collection));
-          }
-        }
-      }
-    }
-    return new YearOfStream(stream, putIn, fetched, collections);
+  private record Read(
+      Map<ContainerId, List<WasteEntry>> entries,
+      Map<ContainerId, List<WasteCollection>> collections) {}
+
+  private YearOfStream yearOf(
+      WasteStream stream, List<WasteContainer> containers, Read read, int year) {
+    Quantity zero = Quantity.zero(stream.measure());
+    Quantity putIn =
+        containers.stream()
+            .flatMap(one -> read.entries().getOrDefault(one.id(), List.of()).stream())
+            .filter(entry -> clock.dayOf(entry.at()).getYear() == year)
+            .map(WasteEntry::quantity)
+            .reduce(zero, Quantity::plus);
+    List<Fetched> fetched =
+        containers.stream()
+            .flatMap(
+                one ->
+                    read.collections().getOrDefault(one.id(), List.of()).stream()
+                        .filter(its -> clock.dayOf(its.at()).getYear() == year)
+                        .map(its -> new Fetched(one, its)))
+            .toList();
+    return new YearOfStream(
+        stream,
+        putIn,
+        fetched.stream().map(one -> one.collection().taken()).reduce(zero, Quantity::plus),
+        fetched);
   }
 }

@@ -284,6 +284,21 @@ public final class TankRepository {
                         answer.KIND.eq(MovementKind.CORRECTION.name())))
             .as("undone");
     Map<TankId, List<Flow>> flows = new HashMap<>();
+    // what is set aside, or let go again, stays where it is
+    Movement half = MOVEMENT.as("half");
+    Condition stays =
+        MOVEMENT
+            .KIND
+            .eq(MovementKind.TRANSFER.name())
+            .and(
+                DSL.exists(
+                    DSL.selectOne()
+                        .from(half)
+                        .where(
+                            half.REQUEST_KEY.eq(MOVEMENT.REQUEST_KEY),
+                            half.ID.ne(MOVEMENT.ID),
+                            half.BIN_ID.eq(MOVEMENT.BIN_ID),
+                            half.QUANTITY_MICRO.eq(MOVEMENT.QUANTITY_MICRO.neg()))));
     context
         .select(
             TANK.ID,
@@ -300,6 +315,7 @@ public final class TankRepository {
         .where(
             TANK.ID.in(tanks),
             MOVEMENT.KIND.notIn(STILL),
+            DSL.not(stays),
             MOVEMENT.RECORDED_AT.ge(since),
             sinceCleaned(TANK.ID, MOVEMENT.RECORDED_AT))
         .orderBy(MOVEMENT.ID)

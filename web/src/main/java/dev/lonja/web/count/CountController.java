@@ -17,6 +17,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,6 +32,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class CountController {
 
   private static final int FINE = 3;
+  private static final Pattern STAMP = Pattern.compile("[0-9]{1,18}");
 
   private final CountDesk desk;
   private final CountKeepDesk keep;
@@ -64,8 +66,7 @@ class CountController {
             BigDecimal.ZERO,
             BigDecimal.valueOf(Limits.QUANTITY),
             FINE);
-    Optional<Long> stamp =
-        typed.chosen("stamp", "it", "1" + fields.getOrDefault("stamp", ""), Long::valueOf);
+    Optional<Long> stamp = stamp(typed, fields.getOrDefault("stamp", ""));
     String whyText = fields.getOrDefault("why", "").strip();
     Optional<String> why =
         whyText.isEmpty()
@@ -79,7 +80,7 @@ class CountController {
                     sent,
                     new Spot(item, bin),
                     new CountKeepDesk.Entry(
-                        counted.orElseThrow(), unmarked(stamp.orElseThrow()), why.orElseThrow()),
+                        counted.orElseThrow(), stamp.orElseThrow(), why.orElseThrow()),
                     PersonProblems.signature(fields)))
         .map(
             done ->
@@ -90,10 +91,13 @@ class CountController {
         .orElseGet(() -> page(withBook, fields, typed.problems(), model));
   }
 
-  /** A row number is never 0, and a stamp may be: it is read with a 1 before it. */
-  private static long unmarked(long marked) {
-    String digits = String.valueOf(marked).substring(1);
-    return digits.isEmpty() ? 0 : Long.parseLong(digits);
+  /** As the list wrote it; 0 of what never moved. */
+  private static Optional<Long> stamp(Typed typed, String text) {
+    if (STAMP.matcher(text).matches()) {
+      return Optional.of(Long.valueOf(text));
+    }
+    typed.refuse("counted", "The list is not whole any more. Load the page again.");
+    return Optional.empty();
   }
 
   private String page(

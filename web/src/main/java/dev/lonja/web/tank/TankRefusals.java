@@ -82,6 +82,7 @@ final class TankRefusals {
                             + time(then.at())
                             + " already. Withdraw it if it is"
                             + " wrong."))
+            .when(TankRefusal.NoSuchDip.class, none -> Problem.ofWhole("That dip counts no more."))
             .when(
                 TankRefusal.NotTheLatest.class,
                 none ->

@@ -12,12 +12,6 @@ import java.util.Optional;
 /** What needs hands at the tanks and the waste. */
 final class StoresNeeds {
 
-  /** A tank that is less full runs low, in per cent. */
-  private static final int LOW = 15;
-
-  /** A collector is called within so many days. */
-  private static final int SOON = 7;
-
   private StoresNeeds() {}
 
   static List<TodayView.Need> of(
@@ -30,7 +24,7 @@ final class StoresNeeds {
 
   private static Optional<TodayView.Need> of(TankStand stand) {
     Optional<String> drift = stand.checked().suspicion().map(StoresNeeds::words);
-    boolean low = stand.tank().percent(stand.level().now()) < LOW;
+    boolean low = stand.level().isLow();
     if (drift.isEmpty() && !low) {
       return Optional.empty();
     }
@@ -54,7 +48,7 @@ final class StoresNeeds {
   private static Optional<TodayView.Need> of(ContainerStand stand, LocalDate today) {
     return stand
         .call()
-        .filter(call -> !call.by().isAfter(today.plusDays(SOON)))
+        .filter(call -> call.isSoon(today))
         .map(
             call ->
                 new TodayView.Need(

@@ -22,9 +22,6 @@ import java.util.Locale;
 /** Says what waste is where, and by when it has to be fetched. */
 final class WasteWording {
 
-  /** A call within so many days is called out. */
-  private static final int SOON = 14;
-
   private static final int WIDE = 190;
   private static final int HIGH = 150;
   private static final double TOP = 10;
@@ -60,9 +57,7 @@ final class WasteWording {
     if (call.isLate(today)) {
       return State.ofShort("late: to be called by " + by);
     }
-    return call.by().isAfter(today.plusDays(SOON))
-        ? State.ready("call by " + by)
-        : State.note("call by " + by);
+    return call.isSoon(today) ? State.note("call by " + by) : State.ready("call by " + by);
   }
 
   private String why(ContainerStand stand) {
