@@ -39,7 +39,7 @@ cpSync(new URL("worker/aisle.js", import.meta.url), new URL("aisle.js", assets))
 cpSync(new URL("favicon.svg", import.meta.url), new URL("favicon.svg", assets));
 // One file a component, one file for the browser; each keeps its names to itself and sees what all share.
 const components = new URL("components/", import.meta.url);
-const shared = readFileSync(new URL("isField.js", import.meta.url), "utf8");
+const shared = readFileSync(new URL("shared.js", import.meta.url), "utf8");
 const scripts = readdirSync(components)
   .sort()
   .map((file) => `{\n${readFileSync(new URL(file, components), "utf8")}}\n`);

@@ -1,14 +1,14 @@
 // Says what was done without a network and waits to be sent, shows it on the page that was kept, and what became of it.
 const EVERY = 5_000;
 
-// Of a code only letters and digits count, the times sign as an X: as the server compares numbers.
-const keyOf = (code) => code.normalize("NFKC").toUpperCase().replaceAll("×", "X").replaceAll(/[^\p{L}\p{Nd}]/gu, "");
-
 const timeOf = (at) => new Date(Number(at)).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 const field = (act, name) => act.fields.find(([candidate]) => candidate === name)?.[1] ?? "";
 
 const lines = () => [...document.querySelectorAll("[data-line]")];
+
+// of a count sheet: the bin that was counted
+const binOf = (act) => field(act, "at");
 
 const lineOf = (act) => {
   const id = /\/lines\/(\d+)\//.exec(act.path)?.[1];
@@ -26,8 +26,12 @@ const DEEDS = {
   "take-back": "came back",
   back: "job taken back",
 };
+const COUNT = /^\/stores\/counts\//;
 
 const words = (act) => {
+  if (COUNT.test(act.path)) {
+    return `${timeOf(act.at)} ${binOf(act)}: counted`;
+  }
   const deed = DEEDS[act.path.split("/").pop()];
   const what = field(act, "code") || lineOf(act)?.dataset.words || field(act, "back");
   return `${timeOf(act.at)} ${[what, deed].filter(Boolean).join(": ")}`;
@@ -132,7 +136,10 @@ Alpine.data("aisle", () => ({
     for (const { act } of this.waits.filter((row) => row.tray === location.pathname)) {
       const line = lineOf(act);
       const deed = act.path.split("/").pop();
-      if (line) {
+      const bin = COUNT.test(act.path) && document.querySelector(`[data-bin="${CSS.escape(binOf(act))}"]`);
+      if (bin) {
+        this.markBin(bin, act);
+      } else if (line) {
         const isOff = deed === "take-off" || deed === "want-again";
         line.classList.toggle("is-laid", !isOff);
         deed === "lay" && line.querySelector(".tick")?.setAttribute("aria-pressed", "true");
@@ -144,10 +151,16 @@ Alpine.data("aisle", () => ({
       }
     }
   },
+  markBin(bin, act) {
+    const note = document.createElement("p");
+    note.className = "unsent";
+    note.textContent = `counted ${timeOf(act.at)}, not sent yet`;
+    bin.querySelector("form").replaceWith(note);
+  },
   // without a network nobody can say what else a number may be
   judge(event) {
     const code = event.target.elements?.code;
-    if (!this.kept || !code || event.target.getAttribute("action").endsWith("/find")) {
+    if (!this.kept || !code || event.defaultPrevented || event.target.getAttribute("action").endsWith("/find")) {
       return;
     }
     const known = lines().some((line) => line.dataset.codes.split(" ").includes(keyOf(code.value)));
@@ -165,10 +178,11 @@ Alpine.data("aisle", () => ({
       this.wrong = `${count(this.waits)} not sent yet, and signing out here loses them. Sign out once more to do so all the same.`;
     }
   },
-  // a phone or a tablet keeps the trays that a page names, before the network is gone
+  // a phone or a tablet keeps the trays and the count sheet that a page names, before the network is gone
   keepTrays() {
-    if (matchMedia("(pointer: coarse)").matches && ["/", "/trays"].includes(location.pathname)) {
-      const paths = [...document.querySelectorAll("main a[href^='/trays/']")].map((link) => new URL(link.href).pathname);
+    if (matchMedia("(pointer: coarse)").matches && ["/", "/trays", "/stores"].includes(location.pathname)) {
+      const links = [...document.querySelectorAll("main a[href^='/trays/'], main a[href='/stores/counts']")];
+      const paths = links.map((link) => new URL(link.href).pathname);
       this.ask({ what: "keep", paths: [...new Set(paths)] });
     }
   },

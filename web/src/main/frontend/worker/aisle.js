@@ -2,8 +2,13 @@
 // once each, with how long ago it was done; what the server says of it is kept until somebody has seen it.
 const PAGES = "aisle-pages";
 const PARTS = "aisle-parts";
-const KEPT = /^\/(trays(\/\d+(\/card)?)?)?$/;
-const ACT = /^(\/trays\/\d+)\/(scan|scan-back|take-back|back|lines\/\d+\/(lay|take-off|leave-out|want-again))$/;
+const KEPT = /^\/(trays(\/\d+(\/card)?)?|stores\/counts)?$/;
+const ACTS = [
+  /^(\/trays\/\d+)\/(scan|scan-back|take-back|back|lines\/\d+\/(lay|take-off|leave-out|want-again))$/,
+  /^(\/stores\/counts)\/\d+$/,
+];
+// the page on which something is done; undefined of what waits for nobody
+const pageOf = (path) => ACTS.map((act) => act.exec(path)?.[1]).find((found) => found !== undefined);
 const KEY = /by[0-9a-f]{12}-[0-9a-f-]{36}/g;
 // how long a page that is kept, or something done, waits for an answer
 const PATIENCE = 6_000;
@@ -86,10 +91,12 @@ const nothingKept = async () => {
 
 const page = async (event, path) => {
   const { request } = event;
+  // a page that was asked for with more, such as the book beside what is to be counted, is not the page that is kept
+  const isPlain = KEPT.test(path) && new URL(request.url).search === "";
   const kept = KEPT.test(path) ? await (await caches.open(PAGES)).match(path) : undefined;
   try {
     const answer = await (kept ? patient(fetch(request)) : fetch(request));
-    if (answer.ok && KEPT.test(path)) {
+    if (answer.ok && isPlain) {
       event.waitUntil(keepPage(path, answer.clone()));
     }
     return answer;
@@ -199,9 +206,9 @@ const act = async (request, path) => {
   const key = fields.find(([name]) => name === "requestKey")?.[1];
   const isTwice = (await allActs()).some((other) => other.key === key);
   if (!isTwice) {
-    await put({ path, tray: ACT.exec(path)[1], fields, key, at: Date.now(), person: await person() });
+    await put({ path, tray: pageOf(path), fields, key, at: Date.now(), person: await person() });
   }
-  return Response.redirect(ACT.exec(path)[1], 303);
+  return Response.redirect(pageOf(path), 303);
 };
 
 self.addEventListener("fetch", (event) => {
@@ -210,7 +217,7 @@ self.addEventListener("fetch", (event) => {
   if (origin !== self.location.origin) {
     return;
   }
-  if (request.method === "POST" && request.mode === "navigate" && ACT.test(pathname)) {
+  if (request.method === "POST" && request.mode === "navigate" && pageOf(pathname)) {
     event.respondWith(act(request, pathname));
   } else if (request.method === "GET" && request.mode === "navigate") {
     event.respondWith(page(event, pathname));

@@ -9,6 +9,7 @@ import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.policy.Policies;
 import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.count.CountRepository;
+import dev.lonja.store.count.StocktakeRepository;
 import dev.lonja.store.crossref.RubberRepository;
 import dev.lonja.store.crossref.StatementRepository;
 import dev.lonja.store.exchange.Exchange;
@@ -323,6 +324,10 @@ public final class Session {
 
   public CountRepository counts() {
     return new CountRepository(context, settings().currency());
+  }
+
+  public StocktakeRepository stocktakes() {
+    return new StocktakeRepository(context);
   }
 
   public LotRepository lots() {

@@ -74,6 +74,7 @@ class MemoryTest {
           "invoice_line",
           "outgoing",
           "stock_count",
+          "stocktake",
           "waste_stream",
           "waste_container",
           "waste_entry",

@@ -8,6 +8,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import dev.lonja.app.demo.DemoStore;
 import dev.lonja.app.server.LonjaServer;
+import dev.lonja.core.count.Spot;
+import dev.lonja.core.item.ItemId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -223,5 +225,59 @@ class AisleTest {
                         .stream()
                         .filter(line -> line.isLaid())
                         .count());
+  }
+
+  /** Bin and pieces are scanned, the figure waits for the network and is sent once. */
+  @Test
+  void aBinIsCountedWithoutTheNetwork() {
+    Page page = BROWSER.inAisle("storekeeper", SERVER.url());
+    page.click("main a[href='/stores/counts']");
+    page.waitForLoadState();
+    page.waitForFunction(
+        "async () => (await (await caches.open('aisle-pages')).match('/stores/counts'))"
+            + " !== undefined");
+    Locator bin = page.locator("[data-bin]").last();
+    String address = bin.getAttribute("data-bin");
+    offline(page, true);
+    page.fill("[data-scan]", address.toLowerCase());
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".is-at")).hasAttribute("data-bin", address);
+    Locator row = bin.locator("[data-count]").first();
+    for (int scanned = 1; scanned <= 2; scanned++) {
+      page.fill("[data-scan]", row.getAttribute("data-words"));
+      page.keyboard().press("Enter");
+      assertThat(row.locator("input.figure")).hasValue(String.valueOf(scanned));
+    }
+    page.fill("[data-scan]", "no such 77");
+    page.keyboard().press("Enter");
+    assertThat(bin.locator("[name=found]")).hasValue("no such 77");
+    bin.locator("[name=found]").fill("");
+    bin.locator("[name=foundCounted]").fill("");
+    for (Locator one : bin.locator("[data-count]").all()) {
+      one.locator("input.figure").fill(there(one.getAttribute("data-count"), address));
+    }
+    HarbourBrowser.tapAndWait(page, bin.locator("button[type=submit]"));
+    assertThat(page.locator("[data-bin='" + address + "']")).containsText("not sent yet");
+    assertThat(page.locator(WAITS)).containsText("1 thing that was done is not sent yet");
+
+    offline(page, false);
+    assertThat(page.locator(".count-done"))
+        .containsText(address, new LocatorAssertions.ContainsTextOptions().setTimeout(20_000));
+    assertThat(page.locator("[data-bin='" + address + "']")).hasCount(0);
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /** How many there are in the bin by the book. */
+  private static String there(String item, String address) {
+    return SERVER
+        .store()
+        .<String>read(
+            session -> {
+              Spot spot =
+                  new Spot(
+                      new ItemId(Long.parseLong(item)),
+                      session.items().binByAddress(address).orElseThrow().id());
+              return session.counts().book().get(spot).amount().toPlainString();
+            });
   }
 }

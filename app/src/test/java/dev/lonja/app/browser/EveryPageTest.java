@@ -107,6 +107,7 @@ class EveryPageTest {
           "/stores/tanks/2",
           "/stores/tanks/new",
           "/stores/counts",
+          "/stores/stocktake",
           "/stores/waste",
           "/stores/waste/1",
           "/stores/waste/years/2026",

@@ -9,10 +9,16 @@ import dev.lonja.core.count.Spot;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import java.io.IOException;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
@@ -28,23 +34,38 @@ class CountPagesTest {
 
   /** What is on the list and lies there in pieces, the most of it first. */
   private static List<Element> rows(Page page) {
-    return page.document().select("ul[aria-label^='To count'] li").stream()
-        .filter(row -> row.text().contains("New ones, pc"))
+    return page.document().select("[data-count]").stream()
+        .filter(row -> row.select("input.figure").attr("aria-label").endsWith("counted, pc"))
         .sorted(Comparator.comparing((Element row) -> book(row)).reversed())
         .toList();
   }
 
   private static int book(Element row) {
-    String text = row.select("span.figure").text();
+    String text = row.select(".count-what .figure").text();
     return text.isEmpty() ? 0 : Integer.parseInt(text.replaceAll("[^0-9]", ""));
   }
 
   private static FormElement form(Element row) {
-    return (FormElement) row.selectFirst("form");
+    return (FormElement) row.closest("form");
+  }
+
+  private static String counted(Element row) {
+    return "counted-" + row.attr("data-count");
+  }
+
+  private static String why(Element row) {
+    return "why-" + row.attr("data-count");
   }
 
   private static Page shown() {
     return keeper().get("/stores/counts?book=yes");
+  }
+
+  private static Element washers(Page page) {
+    return rows(page).stream()
+        .filter(one -> one.text().contains("washer"))
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test
@@ -52,7 +73,7 @@ class CountPagesTest {
     Page page = keeper().get("/stores/counts");
     assertThat(page.document().select("section")).hasSizeBetween(1, 12);
     assertThat(page.words()).doesNotContain("book:").contains("counted last", "every");
-    List<String> bins = page.document().select("section h2").eachText();
+    List<String> bins = page.document().select("section h2 a").eachText();
     assertThat(bins).isSorted();
     assertThat(shown().words()).contains("book:");
   }
@@ -62,44 +83,96 @@ class CountPagesTest {
     Page page = shown();
     Element row =
         rows(page).stream().filter(one -> !one.text().contains("washer")).findFirst().orElseThrow();
-    String action = form(row).attr("action");
-    Page after = keeper().submit(form(row), Map.of("counted", String.valueOf(book(row))));
-    assertThat(after.document().select("form[action=" + action + "]")).isEmpty();
-    assertThat(after.words()).contains("of 12 a day begun");
+    String field = counted(row);
+    String bin = row.closest("[data-bin]").attr("data-bin");
+    Page after = keeper().submit(form(row), Map.of(field, String.valueOf(book(row))));
+    assertThat(after.document().select("input[name=" + field + "]")).isEmpty();
+    assertThat(after.document().select(".count-done li:contains(" + bin + ")").text())
+        .contains("agrees");
   }
 
-  /** A reason is asked for, then it is booked. */
+  /** A reason is asked for, with what it comes to and what moved there last; then it is booked. */
   @Test
   void aDifferenceIsBookedWithItsReason() {
-    Page page = shown();
     // the cheapest washers: one more of them is worth far less than ten
-    Element row =
-        rows(page).stream().filter(one -> one.text().contains("washer")).findFirst().orElseThrow();
+    Element row = washers(shown());
     int book = book(row);
-    String action = form(row).attr("action");
-    Page asked = keeper().submit(form(row), Map.of("counted", String.valueOf(book + 1)));
-    assertThat(asked.words()).contains("you counted " + (book + 1));
+    String more = String.valueOf(book + 1);
+    Page asked = keeper().submit(form(row), Map.of(counted(row), more));
+    assertThat(asked.words())
+        .contains(more + " counted, the book has " + book + ": 1 too many, 0.")
+        .contains("Last moved");
+    Element again = asked.document().selectFirst("[data-count=" + row.attr("data-count") + "]");
     Page done =
         keeper()
-            .submit(
-                (FormElement) asked.document().selectFirst("form[action=" + action + "]"),
-                Map.of("counted", String.valueOf(book + 1), "why", "found behind the shelf"));
-    assertThat(done.document().select("form[action=" + action + "]")).isEmpty();
+            .submit(form(again), Map.of(counted(row), more, why(row), "found behind the shelf"));
+    assertThat(done.document().select("input[name=" + counted(row) + "]")).isEmpty();
+    assertThat(done.words()).contains("1 too many");
     assertThat(SERVER.isSound()).isTrue();
   }
 
   @Test
   void whatMovedMeanwhileIsCountedAgain() {
-    Page page = shown();
-    Element row = rows(page).get(2);
-    Map<String, String> old = new HashMap<>(Map.of("counted", String.valueOf(book(row))));
-    old.put("stamp", "1");
+    Element row = rows(shown()).get(2);
+    Map<String, String> old = new HashMap<>(Map.of(counted(row), String.valueOf(book(row))));
+    old.put("stamp-" + row.attr("data-count"), "1");
     assertThat(keeper().submit(form(row), old).words())
         .contains("Some of it moved since this list was opened.");
-    assertThat(keeper().submit(form(row), Map.of("counted", "2.5")).words())
+    assertThat(keeper().submit(form(row), Map.of(counted(row), "2.5")).words())
         .contains("pieces are counted whole");
-    assertThat(keeper().submit(form(row), Map.of("counted", "-1")).words())
+    assertThat(keeper().submit(form(row), Map.of(counted(row), "-1")).words())
         .contains("What you counted is -1");
+    assertThat(keeper().submit(form(row), Map.of()).words())
+        .contains("Nothing was counted. Where nothing lies, write 0.");
+  }
+
+  /** One wrong figure of a bin, and nothing of the bin is taken. */
+  @Test
+  void aBinIsTakenWholeOrNotAtAll() {
+    Page page = shown();
+    Element bin =
+        page.document().select("[data-bin]").stream()
+            .filter(one -> one.select("[data-count]").size() > 1)
+            .findFirst()
+            .orElseThrow();
+    Element first = bin.select("[data-count]").get(0);
+    Element second = bin.select("[data-count]").get(1);
+    Page after =
+        keeper()
+            .submit(
+                form(first),
+                Map.of(counted(first), String.valueOf(book(first)), counted(second), "many"));
+    assertThat(after.words()).contains("\"many\" is not a number");
+    assertThat(after.document().select("[name=" + counted(first) + "]").attr("value"))
+        .isEqualTo(String.valueOf(book(first)));
+    assertThat(after.document().select("[name=" + counted(second) + "]").attr("value"))
+        .isEqualTo("many");
+    assertThat(keeper().get("/stores/counts").document().select("[name=" + counted(first) + "]"))
+        .isNotEmpty();
+  }
+
+  /** A bin that is not due is counted because somebody stands before it. */
+  @Test
+  void aBinIsCountedOutOfTurn() {
+    Set<String> due =
+        Set.copyOf(
+            keeper().get("/stores/counts").document().select("[data-bin]").eachAttr("data-bin"));
+    String other =
+        SERVER
+            .store()
+            .<String>read(
+                session ->
+                    session.items().bins().stream()
+                        .filter(bin -> !session.ledger().itemsIn(bin.id()).isEmpty())
+                        .map(Item.Bin::address)
+                        .filter(address -> !due.contains(address))
+                        .filter(address -> !address.startsWith("T"))
+                        .findFirst()
+                        .orElseThrow());
+    Page page = keeper().get("/stores/counts?at=" + other.toLowerCase(Locale.ROOT));
+    assertThat(page.document().select("[data-bin]").first().attr("data-bin")).isEqualTo(other);
+    assertThat(keeper().get("/stores/counts?at=Q-99").words())
+        .contains("No bin is called \"Q-99\".");
   }
 
   /** Worth far more than ten: another person counts, and the second count is booked. */
@@ -120,11 +193,18 @@ class CountPagesTest {
                       .orElseThrow();
                 });
     Item item = SERVER.store().<Item>read(s -> s.items().byId(dear.item()).orElseThrow());
-    String path = "/stores/counts/" + dear.bin() + "/" + dear.item();
+    String path = "/stores/counts/" + dear.bin();
     String stamp = String.valueOf(SERVER.store().<Long>read(s -> s.counts().stamp(dear)));
     Map<String, String> none =
         Map.of(
-            "counted", "0", "stamp", stamp, "requestKey", "count-one-c1", "_csrf", csrf(keeper()));
+            "counted-" + dear.item(),
+            "0",
+            "stamp-" + dear.item(),
+            stamp,
+            "requestKey",
+            "count-one-c1",
+            "_csrf",
+            csrf(keeper()));
     keeper().post(path, none);
     Map<String, String> again = new HashMap<>(none);
     again.put("requestKey", "count-two-c1");
@@ -133,10 +213,17 @@ class CountPagesTest {
     Map<String, String> second = new HashMap<>(none);
     second.put("requestKey", "count-three-c1");
     second.put("_csrf", csrf(other));
-    second.put("why", "stolen over the weekend");
+    second.put("why-" + dear.item(), "stolen over the weekend");
     other.post(path, second);
     assertThat(SERVER.onHand(item.number()).isZero()).isTrue();
     assertThat(SERVER.isSound()).isTrue();
+  }
+
+  @Test
+  void theListIsPrintedToBeWrittenOn() throws IOException {
+    try (PDDocument sheet = Loader.loadPDF(keeper().bytes("/stores/counts/sheet.pdf"))) {
+      assertThat(new PDFTextStripper().getText(sheet)).contains("Count sheet", "Counted by");
+    }
   }
 
   private static String csrf(Visitor visitor) {

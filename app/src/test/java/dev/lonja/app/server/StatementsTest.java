@@ -44,7 +44,8 @@ class StatementsTest {
   @CsvSource({
     "/, 78",
     "/stores/waste, 12",
-    "/stores/counts, 16",
+    "/stores/counts, 18",
+    "/stores/stocktake, 8",
     "/stores/waste/1, 12",
     "/fleet, 3",
     "/fleet/due, 3",
@@ -66,7 +67,7 @@ class StatementsTest {
     "/buy/replay, 6",
     "/book/accuracy, 22",
     "/stores, 42",
-    "/stores/tanks/1, 42",
+    "/stores/tanks/1, 50",
     "/stores/bins/A-03, 9",
     "/buy/orders, 10",
     "/buy/orders/7, 12",

@@ -9,6 +9,11 @@ public record CountId(long value) {
     RowNumber.check("count", value);
   }
 
+  /** Reads plain digits; other text is refused with a NumberFormatException. */
+  public static CountId valueOf(String digits) {
+    return new CountId(Long.parseLong(digits));
+  }
+
   /** The plain digits, as an address or a form writes them. */
   @Override
   public String toString() {

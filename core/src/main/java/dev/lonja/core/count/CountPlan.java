@@ -11,12 +11,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What is to be counted today (rules §12). */
 public final class CountPlan {
 
-  /** At most so many bins a day, those counted already included. */
+  /** At most so many bins a day, those counted already included, unless the store says so. */
   public static final int BINS_A_DAY = 12;
+
+  /** The most that a store may say. */
+  public static final int MOST_BINS_A_DAY = 500;
 
   private CountPlan() {}
 
@@ -67,13 +71,35 @@ public final class CountPlan {
         .map(Map.Entry::getKey)
         .filter(bin -> countedToday.contains(bin) || fits(chosen, countedToday, mostBins))
         .forEach(chosen::add);
-    List<Kept> list = new ArrayList<>();
-    kept.stream()
-        .filter(one -> chosen.contains(one.bin()) && one.isDue(today))
+    return walked(
+        kept.stream().filter(one -> chosen.contains(one.bin()) && one.isDue(today)).toList());
+  }
+
+  /** In walking order, within a bin by name. */
+  private static List<Kept> walked(List<Kept> kept) {
+    return kept.stream()
         .sorted(
             Comparator.comparing(Kept::walk).thenComparing(Kept::name).thenComparing(Kept::item))
-        .forEach(list::add);
-    return list;
+        .toList();
+  }
+
+  /**
+   * The next of what is still to be counted of a whole store: whole bins in walking order from one
+   * bin on and round to it again.
+   *
+   * @param from where on the walk to begin
+   */
+  public static List<Kept> next(List<Kept> left, int from, int mostBins) {
+    List<Kept> walked = walked(left);
+    List<Kept> turned = new ArrayList<>(walked.stream().filter(one -> one.walk() >= from).toList());
+    walked.stream().filter(one -> one.walk() < from).forEach(turned::add);
+    Set<BinId> bins =
+        turned.stream()
+            .map(Kept::bin)
+            .distinct()
+            .limit(mostBins)
+            .collect(Collectors.toUnmodifiableSet());
+    return turned.stream().filter(one -> bins.contains(one.bin())).toList();
   }
 
   private static boolean fits(Set<BinId> chosen, Set<BinId> countedToday, int mostBins) {

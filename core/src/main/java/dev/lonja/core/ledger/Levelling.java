@@ -4,10 +4,11 @@ import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Quantity;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * Puts the book of one place right over all lots in it, where they have run together and nobody can
- * tell them apart: a tank.
+ * Puts the book of one bin right over all lots in it: of a tank, where they have run together, and
+ * of a bin that is counted, where nobody looks at each piece's lot.
  */
 public final class Levelling {
 
@@ -32,18 +33,34 @@ public final class Levelling {
    * @param change not zero
    */
   public static Booking of(ItemStock stock, BinId bin, Quantity change, As as) {
+    return of(stock, bin, change, as, Optional.empty());
+  }
+
+  /**
+   * The same where nothing may lie in the bin by the book.
+   *
+   * @param known the lot to which more goes if there is none in the bin
+   */
+  public static Booking of(
+      ItemStock stock, BinId bin, Quantity change, As as, Optional<LotId> known) {
     List<StockedLot> there =
         stock.lots().stream().filter(lot -> lot.place().binId().equals(bin)).toList();
     return change.isPositive()
-        ? more(stock, there, change, as.kind)
+        ? more(stock, there, known.map(lot -> new Place(stock.itemId(), lot, bin)), change, as.kind)
         : less(stock, there, change.negated(), as.kind);
   }
 
   private static Booking more(
-      ItemStock stock, List<StockedLot> there, Quantity change, MovementKind kind) {
+      ItemStock stock,
+      List<StockedLot> there,
+      Optional<Place> known,
+      Quantity change,
+      MovementKind kind) {
     return there.stream()
         .max(Comparator.comparing(StockedLot::receivedOn).thenComparing(lot -> lot.place().lotId()))
-        .map(lot -> Ledger.more(stock, lot.place(), change, kind))
+        .map(StockedLot::place)
+        .or(() -> known)
+        .map(place -> Ledger.more(stock, place, change, kind))
         .orElseGet(
             () -> Booking.refused(new Refusal.NotThere(change, Quantity.zero(stock.measure()))));
   }

@@ -2,6 +2,7 @@ package dev.lonja.core.ledger;
 
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import java.time.LocalDate;
 
 /** Why a booking is refused; worded for people in the view. */
 public sealed interface Refusal {
@@ -54,4 +55,7 @@ public sealed interface Refusal {
 
   /** Both ends of a transfer are the same bin. */
   record SameBin() implements Refusal {}
+
+  /** All bins are being counted, so that nothing moves. */
+  record Frozen(LocalDate since, String by) implements Refusal {}
 }

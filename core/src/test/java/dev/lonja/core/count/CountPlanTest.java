@@ -106,4 +106,21 @@ class CountPlanTest {
     assertThat(CountVerdict.of(Quantity.pieces(counted), Quantity.pieces(book), eur(worth)))
         .isEqualTo(verdict);
   }
+
+  /** From the third bin on and round; the two of bin 3 go together, by name. */
+  @Test
+  void aStocktakeWalksOnFromWhereOneStands() {
+    List<CountPlan.Kept> left =
+        List.of(
+            kept(1, 1, AbcClass.C, ""),
+            kept(4, 3, AbcClass.C, ""),
+            kept(2, 2, AbcClass.A, "2027-03-14"),
+            kept(3, 3, AbcClass.C, ""));
+    assertThat(CountPlan.next(left, 30, 2))
+        .extracting(one -> one.item().value())
+        .containsExactly(3L, 4L, 1L);
+    assertThat(CountPlan.next(left, 0, 99))
+        .extracting(one -> one.item().value())
+        .containsExactly(1L, 2L, 3L, 4L);
+  }
 }

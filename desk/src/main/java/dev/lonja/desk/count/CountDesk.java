@@ -3,6 +3,7 @@ package dev.lonja.desk.count;
 import dev.lonja.core.count.AbcClass;
 import dev.lonja.core.count.CountPlan;
 import dev.lonja.core.count.Spot;
+import dev.lonja.core.count.Stocktake;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.place.BinId;
@@ -11,24 +12,30 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.count.CountRepository;
+import dev.lonja.store.count.CountRepository.Stored;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
-/** Answers what is to be counted today. */
+/** Answers what is to be counted: today, or of a whole store. */
 @Service
 @Allowed.ToSeeStore
 public class CountDesk {
 
   private static final int YEAR = 365;
+
+  /** So many bins of a stocktake are on one list; the next follow once these are counted. */
+  private static final int BINS_OF_STOCKTAKE = 24;
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -48,69 +55,192 @@ public class CountDesk {
   public record Due(
       CountPlan.Kept kept,
       Item item,
+      List<String> barcodes,
       Item.Bin bin,
       Quantity book,
-      Optional<CountRepository.First> first,
+      Optional<Stored> first,
       long stamp) {}
 
+  /** What was counted to an end, or waits for the end of the stocktake, with what it is. */
+  public record Done(Item item, Item.Bin bin, Stored count) {}
+
   /**
-   * Today's list.
+   * How far it is.
+   *
+   * @param stocktake the one that is open; without one it is the day's list
+   * @param binsDone bins in which something was counted today, or that are counted of the stocktake
+   * @param binsOf how many bins it is of
+   */
+  public record Progress(Optional<Stocktake> stocktake, int binsDone, int binsOf) {}
+
+  /**
+   * What is to be counted.
    *
    * @param due in walking order
-   * @param binsDone how many bins were counted in today
+   * @param done in the order in which it was counted
+   * @param addresses of all bins
    */
-  public record Today(List<Due> due, int binsDone) {}
+  public record Sheet(List<Due> due, List<Done> done, Progress progress, List<String> addresses) {}
 
-  /** What is due and fits into the day. */
-  public Today today() {
-    return store.read(this::today);
+  /**
+   * What is due and fits into the day; while a stocktake is open, the next of what is left of it.
+   *
+   * @param at a bin that is to be counted now, whether it is due or not, or from which on; ignored
+   *     if there is none of this address
+   */
+  public Sheet sheet(String at) {
+    return store.read(session -> sheet(session, at));
   }
 
-  private Today today(Session session) {
+  /** How many bins are on the day's list. */
+  public int bins() {
+    return store.<Integer>read(
+        session -> {
+          Set<BinId> begun = new HashSet<>();
+          session.counts().since(clock.beginOf(clock.today())).stream()
+              .filter(count -> count.count().state().isFinal())
+              .forEach(count -> begun.add(count.count().spot().bin()));
+          List<BinId> walk = session.items().bins().stream().map(Item.Bin::id).toList();
+          List<CountPlan.Kept> kept = kept(session, book(session).keySet(), walk, item -> "");
+          int most = session.settings().binsADay();
+          return binsOf(CountPlan.today(kept, begun, clock.today(), most));
+        });
+  }
+
+  /** By the book; of what was found once and waits for a second count, nothing. */
+  private static Map<Spot, Quantity> book(Session session) {
     Map<Spot, Quantity> book = session.counts().book();
+    session
+        .counts()
+        .firsts()
+        .forEach(
+            (spot, first) ->
+                book.putIfAbsent(spot, Quantity.zero(first.count().counted().measure())));
+    return book;
+  }
+
+  private Sheet sheet(Session session, String at) {
+    Map<Spot, Quantity> book = book(session);
+    Map<BinId, Item.Bin> bins = new LinkedHashMap<>();
+    session.items().bins().forEach(bin -> bins.put(bin.id(), bin));
+    List<BinId> walk = List.copyOf(bins.keySet());
+    Optional<Integer> from =
+        walk.stream()
+            .filter(id -> bins.get(id).address().equalsIgnoreCase(at.strip()))
+            .map(walk::indexOf)
+            .findFirst();
+    Optional<Stocktake> open = session.stocktakes().open();
+    List<Stored> counted =
+        open.map(stocktake -> session.counts().of(stocktake.id()))
+            .orElseGet(() -> session.counts().since(clock.beginOf(clock.today())));
+    Map<ItemId, Item> items = items(session, book.keySet(), counted);
+    List<CountPlan.Kept> kept =
+        kept(session, book.keySet(), walk, item -> items.get(item).number());
+    List<Stored> ended = counted.stream().filter(count -> count.count().state().isFinal()).toList();
+    Set<Spot> endedSpots = new HashSet<>();
+    Set<BinId> begun = new HashSet<>();
+    for (Stored count : ended) {
+      endedSpots.add(count.count().spot());
+      begun.add(count.count().spot().bin());
+    }
+    List<CountPlan.Kept> list;
+    Progress progress;
+    if (open.isPresent()) {
+      List<CountPlan.Kept> left =
+          kept.stream()
+              .filter(one -> !endedSpots.contains(new Spot(one.item(), one.bin())))
+              .toList();
+      list = CountPlan.next(left, from.orElse(0), BINS_OF_STOCKTAKE);
+      progress = new Progress(open, binsOf(kept) - binsOf(left), binsOf(kept));
+    } else {
+      int most = session.settings().binsADay();
+      list = withBin(kept, from, CountPlan.today(kept, begun, clock.today(), most));
+      progress = new Progress(open, begun.size(), most);
+    }
+    return new Sheet(
+        due(session, list, new Known(items, bins, book, session.counts().firsts())),
+        ended.stream()
+            .map(
+                count ->
+                    new Done(
+                        items.get(count.count().spot().item()),
+                        bins.get(count.count().spot().bin()),
+                        count))
+            .toList(),
+        progress,
+        bins.values().stream().map(Item.Bin::address).toList());
+  }
+
+  private static int binsOf(List<CountPlan.Kept> kept) {
+    return (int) kept.stream().map(CountPlan.Kept::bin).distinct().count();
+  }
+
+  private static Map<ItemId, Item> items(Session session, Set<Spot> spots, List<Stored> counted) {
+    Set<ItemId> ids = new LinkedHashSet<>();
+    spots.forEach(spot -> ids.add(spot.item()));
+    counted.forEach(count -> ids.add(count.count().spot().item()));
+    return session.items().byIds(List.copyOf(ids));
+  }
+
+  private List<CountPlan.Kept> kept(
+      Session session, Set<Spot> spots, List<BinId> walk, Function<ItemId, String> name) {
     Map<Spot, Instant> last = session.counts().last();
-    Map<Spot, CountRepository.First> firsts = session.counts().firsts();
-    Map<Spot, Long> stamps = session.counts().stamps();
     Map<ItemId, AbcClass> classes =
         AbcClass.of(session.counts().usedSince(clock.beginOf(clock.today().minusDays(YEAR))));
-    Map<ItemId, Item> items =
-        session.items().byIds(book.keySet().stream().map(Spot::item).distinct().toList());
-    Map<BinId, Item.Bin> bins = new HashMap<>();
-    Map<BinId, Integer> walk = new HashMap<>();
-    for (Item.Bin bin : session.items().bins()) {
-      walk.put(bin.id(), bins.size());
-      bins.put(bin.id(), bin);
-    }
+    Map<BinId, Integer> places = new HashMap<>();
+    walk.forEach(bin -> places.put(bin, places.size()));
     List<CountPlan.Kept> kept = new ArrayList<>();
-    Set<BinId> done = new HashSet<>();
-    for (Spot spot : book.keySet()) {
+    for (Spot spot : spots) {
       Optional<LocalDate> on = Optional.ofNullable(last.get(spot)).map(clock::dayOf);
-      if (on.filter(clock.today()::equals).isPresent()) {
-        done.add(spot.bin());
-      }
       kept.add(
           new CountPlan.Kept(
               spot.item(),
               spot.bin(),
-              walk.get(spot.bin()),
-              items.get(spot.item()).number(),
+              places.get(spot.bin()),
+              name.apply(spot.item()),
               classes.getOrDefault(spot.item(), AbcClass.C),
               on));
     }
-    List<Due> due =
-        CountPlan.today(kept, done, clock.today(), CountPlan.BINS_A_DAY).stream()
-            .map(
-                one -> {
-                  Spot spot = new Spot(one.item(), one.bin());
-                  return new Due(
-                      one,
-                      items.get(one.item()),
-                      bins.get(one.bin()),
-                      book.get(spot),
-                      Optional.ofNullable(firsts.get(spot)),
-                      stamps.getOrDefault(spot, 0L));
-                })
-            .toList();
-    return new Today(due, done.size());
+    return kept;
+  }
+
+  /** The day's list with all of one more bin before it. */
+  private static List<CountPlan.Kept> withBin(
+      List<CountPlan.Kept> kept, Optional<Integer> place, List<CountPlan.Kept> list) {
+    if (place.isEmpty()) {
+      return list;
+    }
+    List<CountPlan.Kept> first =
+        CountPlan.next(
+            kept.stream().filter(one -> one.walk() == place.get().intValue()).toList(), 0, 1);
+    List<CountPlan.Kept> all = new ArrayList<>(first);
+    list.stream().filter(one -> one.walk() != place.get().intValue()).forEach(all::add);
+    return all;
+  }
+
+  private record Known(
+      Map<ItemId, Item> items,
+      Map<BinId, Item.Bin> bins,
+      Map<Spot, Quantity> book,
+      Map<Spot, Stored> firsts) {}
+
+  private static List<Due> due(Session session, List<CountPlan.Kept> list, Known known) {
+    Map<Spot, Long> stamps = session.counts().stamps();
+    Map<ItemId, List<String>> barcodes =
+        session.keeping().barcodes(list.stream().map(CountPlan.Kept::item).distinct().toList());
+    return list.stream()
+        .map(
+            one -> {
+              Spot spot = new Spot(one.item(), one.bin());
+              return new Due(
+                  one,
+                  known.items().get(one.item()),
+                  barcodes.getOrDefault(one.item(), List.of()),
+                  known.bins().get(one.bin()),
+                  known.book().get(spot),
+                  Optional.ofNullable(known.firsts().get(spot)),
+                  stamps.getOrDefault(spot, 0L));
+            })
+        .toList();
   }
 }

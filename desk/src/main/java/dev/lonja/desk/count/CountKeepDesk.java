@@ -2,26 +2,36 @@ package dev.lonja.desk.count;
 
 import dev.lonja.core.count.CountVerdict;
 import dev.lonja.core.count.Spot;
+import dev.lonja.core.count.StocktakeId;
+import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Levelling;
+import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.StockKey;
-import dev.lonja.core.person.Role;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.find.ScannedItems;
 import dev.lonja.desk.ledger.SignedPostings;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
-import dev.lonja.store.count.CountRepository;
+import dev.lonja.store.count.CountRepository.Count;
 import dev.lonja.store.count.CountRepository.State;
+import dev.lonja.store.count.CountRepository.Stored;
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -41,103 +51,185 @@ public class CountKeepDesk extends KeepersDesk {
   }
 
   /**
-   * What somebody counted.
+   * What somebody counted of one thing.
    *
    * @param counted new ones of all lots in the bin, in the item's measure
    * @param stamp as the list had it
    * @param why it differs; empty if nothing was said
    */
-  public record Entry(BigDecimal counted, long stamp, String why) {}
+  public record Figure(ItemId item, BigDecimal counted, long stamp, String why) {}
 
-  /** Takes a count of an item in a bin. */
+  /**
+   * What lay there and was not to.
+   *
+   * @param number as typed or scanned
+   */
+  public record Found(String number, BigDecimal counted, String why) {}
+
+  /** What somebody counted in a bin; what has no figure stays on the list. */
+  public record Figures(List<Figure> rows, Optional<Found> found) {
+    public Figures {
+      rows = List.copyOf(rows);
+    }
+  }
+
+  /** Takes what was counted in a bin, all of it or nothing. */
   @Allowed.ToKeepStore
-  public Outcome count(Sent sent, Spot spot, Entry entry, SecondPerson.Signature signature) {
-    return once.run(sent, session -> count(session, sent, spot, entry, signature));
+  public Outcome count(Sent sent, BinId bin, Figures figures, SecondPerson.Signature signature) {
+    return once.run(
+        sent,
+        session -> {
+          List<Refusal> reasons = new ArrayList<>();
+          Bin at =
+              new Bin(
+                  session,
+                  sent,
+                  bin,
+                  session.counts().book(),
+                  session.counts().firsts(),
+                  session.stocktakes().open().map(open -> open.id()),
+                  signature);
+          for (Figure figure : figures.rows()) {
+            refused(row(at, figure), reasons);
+          }
+          figures.found().ifPresent(found -> refused(found(at, found), reasons));
+          if (figures.rows().isEmpty() && figures.found().isEmpty()) {
+            reasons.add(new CountRefusal.NothingCounted());
+          }
+          return reasons.isEmpty() ? Outcome.done() : new Outcome.Refused(reasons);
+        });
   }
 
-  private Outcome count(
-      Session session, Sent sent, Spot spot, Entry entry, SecondPerson.Signature signature) {
-    Optional<Quantity> there = Optional.ofNullable(session.counts().book().get(spot));
-    if (there.isEmpty()) {
-      return Outcome.refused(new CountRefusal.NothingThere());
+  private static void refused(Outcome outcome, List<Refusal> reasons) {
+    if (outcome instanceof Outcome.Refused refused) {
+      reasons.addAll(refused.reasons());
     }
-    Quantity book = there.get();
-    Quantity counted = Quantity.of(book.measure(), entry.counted());
+  }
+
+  /** A bin that is counted, with what is known of all. */
+  private record Bin(
+      Session session,
+      Sent sent,
+      BinId id,
+      Map<Spot, Quantity> book,
+      Map<Spot, Stored> firsts,
+      Optional<StocktakeId> stocktake,
+      SecondPerson.Signature signature) {
+
+    /** How much there is to be; nothing of what was found once and waits for a second count. */
+    Optional<Quantity> bookOf(Spot spot) {
+      return Optional.ofNullable(book.get(spot))
+          .or(
+              () ->
+                  Optional.ofNullable(firsts.get(spot))
+                      .map(first -> Quantity.zero(first.count().counted().measure())));
+    }
+  }
+
+  private Outcome row(Bin at, Figure figure) {
+    Spot spot = new Spot(figure.item(), at.id());
+    Optional<Quantity> book = at.bookOf(spot);
+    if (book.isEmpty()) {
+      return Outcome.refused(new CountRefusal.NothingThere(spot.item()));
+    }
+    if (at.session().counts().stamp(spot) != figure.stamp()) {
+      return Outcome.refused(new CountRefusal.MovedMeanwhile(spot.item()));
+    }
+    return taken(at, spot, book.get(), figure.counted(), figure.why());
+  }
+
+  private Outcome found(Bin at, Found found) {
+    List<Item> items = ScannedItems.of(at.session(), found.number());
+    if (items.size() != 1) {
+      return Outcome.refused(
+          items.isEmpty()
+              ? new CountRefusal.UnknownNumber(found.number())
+              : new CountRefusal.SeveralOfNumber(found.number(), items));
+    }
+    Item item = items.get(0);
+    Spot spot = new Spot(item.id(), at.id());
+    if (at.bookOf(spot).isPresent()) {
+      return Outcome.refused(new CountRefusal.OnTheList(item));
+    }
+    return taken(at, spot, Quantity.zero(item.measure()), found.counted(), found.why());
+  }
+
+  private Outcome taken(Bin at, Spot spot, Quantity book, BigDecimal figure, String why) {
+    Quantity counted = Quantity.of(book.measure(), figure);
     if (!counted.isCountable()) {
-      return Outcome.refused(new CountRefusal.NotWhole(counted));
+      return Outcome.refused(new CountRefusal.NotWhole(spot.item(), counted));
     }
-    if (session.counts().stamp(spot) != entry.stamp()) {
-      return Outcome.refused(new CountRefusal.MovedMeanwhile());
+    Optional<Stored> first = Optional.ofNullable(at.firsts().get(spot));
+    if (first.filter(one -> one.count().actor().equals(at.sent().actor())).isPresent()
+        && OtherCounters.are(at.session(), at.sent().actor())) {
+      return Outcome.refused(new CountRefusal.SamePerson(spot.item()));
     }
-    Optional<CountRepository.First> first =
-        Optional.ofNullable(session.counts().firsts().get(spot));
-    if (first.filter(one -> one.actor().equals(sent.actor())).isPresent()
-        && isAnotherThere(session, sent)) {
-      return Outcome.refused(new CountRefusal.SamePerson());
-    }
-    Taken taken = new Taken(session, sent, spot, counted, book, first);
-    if (counted.equals(book)) {
-      return note(taken, State.AGREED, "");
-    }
-    return differs(taken, entry, signature);
-  }
-
-  private static boolean isAnotherThere(Session session, Sent sent) {
-    return session.people().all().stream()
-        .filter(person -> person.active())
-        .filter(
-            person ->
-                person.roles().contains(Role.STOREKEEPER)
-                    || person.roles().contains(Role.ADMINISTRATOR))
-        .anyMatch(person -> !person.name().text().equals(sent.actor()));
-  }
-
-  private Outcome differs(Taken taken, Entry entry, SecondPerson.Signature signature) {
-    ItemStock stock = taken.session().ledger().stockOf(StockKey.ofNew(taken.spot().item()));
-    Booking booking =
-        Levelling.of(
-            stock, taken.spot().bin(), taken.counted().minus(taken.book()), Levelling.As.COUNT);
-    if (booking instanceof Booking.Booked booked) {
-      Money worth =
-          booked.lines().stream()
-              .map(MovementLine::value)
-              .reduce(Money.zero(stock.value().currency()), Money::plus);
-      CountVerdict verdict = CountVerdict.of(taken.counted(), taken.book(), worth);
-      if (verdict == CountVerdict.COUNT_AGAIN && taken.first().isEmpty()) {
-        return note(taken, State.FIRST, entry.why());
-      }
-    }
-    if (entry.why().isBlank()) {
-      return Outcome.refused(new CountRefusal.NeedsReason(taken.counted(), taken.book()));
-    }
-    Outcome done =
-        signed.write(
-            taken.session(), taken.spot().item(), booking, taken.sent(), entry.why(), signature);
-    return done instanceof Outcome.Done ? note(taken, State.BOOKED, entry.why()) : done;
-  }
-
-  private Outcome note(Taken taken, State state, String why) {
-    taken.first().ifPresent(one -> taken.session().counts().overrule(one.id()));
-    taken
-        .session()
-        .counts()
-        .add(
-            taken.spot(),
-            taken.counted(),
-            taken.book(),
-            state,
-            why,
-            taken.sent().actor(),
-            clock.now());
-    return Outcome.done();
+    Taken taken = new Taken(at, spot, counted, book, first, why);
+    return counted.equals(book) ? note(taken, State.AGREED) : differs(taken);
   }
 
   /** A count that was taken. */
   private record Taken(
-      Session session,
-      Sent sent,
-      Spot spot,
-      Quantity counted,
-      Quantity book,
-      Optional<CountRepository.First> first) {}
+      Bin at, Spot spot, Quantity counted, Quantity book, Optional<Stored> first, String why) {}
+
+  private Outcome differs(Taken taken) {
+    Session session = taken.at().session();
+    ItemId item = taken.spot().item();
+    ItemStock stock = session.ledger().stockOf(StockKey.ofNew(item));
+    Optional<LotId> lot = session.lots().latestNew(item);
+    Quantity change = taken.counted().minus(taken.book());
+    if (lot.isEmpty() && change.isPositive()) {
+      return Outcome.refused(
+          new CountRefusal.NeverReceived(session.items().byId(item).orElseThrow()));
+    }
+    Booking booking = Levelling.of(stock, taken.spot().bin(), change, Levelling.As.COUNT, lot);
+    Money worth = worth(booking, stock);
+    if (CountVerdict.of(taken.counted(), taken.book(), worth) == CountVerdict.COUNT_AGAIN
+        && taken.first().isEmpty()) {
+      return note(taken, State.FIRST);
+    }
+    if (taken.why().isBlank()) {
+      long last = session.counts().stamp(taken.spot());
+      return Outcome.refused(
+          new CountRefusal.NeedsReason(
+              item,
+              taken.counted(),
+              taken.book(),
+              worth,
+              last == 0 ? Optional.empty() : session.ledger().line(last)));
+    }
+    if (taken.at().stocktake().isPresent()) {
+      return note(taken, State.DIFFERS);
+    }
+    Outcome done =
+        signed.write(
+            session, item, booking, taken.at().sent(), taken.why(), taken.at().signature());
+    return done instanceof Outcome.Done ? note(taken, State.BOOKED) : done;
+  }
+
+  private static Money worth(Booking booking, ItemStock stock) {
+    return booking instanceof Booking.Booked booked
+        ? booked.lines().stream()
+            .map(MovementLine::value)
+            .reduce(Money.zero(stock.value().currency()), Money::plus)
+        : Money.zero(stock.value().currency());
+  }
+
+  private Outcome note(Taken taken, State state) {
+    Session session = taken.at().session();
+    taken.first().ifPresent(one -> session.counts().setState(one.id(), State.OVERRULED));
+    session
+        .counts()
+        .add(
+            new Count(
+                taken.spot(),
+                taken.counted(),
+                taken.book(),
+                state,
+                state == State.AGREED ? "" : taken.why(),
+                taken.at().sent().actor(),
+                clock.now(),
+                taken.at().stocktake()));
+    return Outcome.done();
+  }
 }

@@ -96,7 +96,8 @@ public final class Receiving {
             new Place(itemId, lot(item, receipt, here), bin.orElseThrow().id()),
             coming,
             Money.of(receipt.cost(), stock.value().currency()));
-    if (booking instanceof Booking.Booked booked) {
+    if (booking instanceof Booking.Booked booked
+        && Freeze.refusal(session, item, booked.lines()).isEmpty()) {
       return Outcome.done(session.ledger().append(booked.lines(), posting, lineNo).get(0));
     }
     return Postings.write(session, itemId, booking, posting, lineNo);

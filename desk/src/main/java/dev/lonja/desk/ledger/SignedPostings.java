@@ -22,7 +22,7 @@ public class SignedPostings {
   private final SecondPerson second;
   private final StoreClock clock;
 
-  SignedPostings(SecondPerson second, StoreClock clock) {
+  public SignedPostings(SecondPerson second, StoreClock clock) {
     this.second = second;
     this.clock = clock;
   }

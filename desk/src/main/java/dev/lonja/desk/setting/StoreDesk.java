@@ -1,5 +1,6 @@
 package dev.lonja.desk.setting;
 
+import dev.lonja.core.count.CountPlan;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -38,8 +39,9 @@ public class StoreDesk {
    * @param usUnits whether US customary units stand beside the metric ones
    * @param trialSeed of the forecast's trials, 0 to {@value #MOST_SEED}
    * @param coverWeeks for how long an order is to last, 1 to {@value Reordering#MOST_COVER_WEEKS}
+   * @param binsADay in how many bins is counted on a day, 1 to {@value CountPlan#MOST_BINS_A_DAY}
    */
-  public record Sign(String name, boolean usUnits, long trialSeed, int coverWeeks) {}
+  public record Sign(String name, boolean usUnits, long trialSeed, int coverWeeks, int binsADay) {}
 
   /** Its name is empty or too long. */
   public record BadName(String name, int most) implements Refusal {}
@@ -59,7 +61,8 @@ public class StoreDesk {
         session.settings().storeName(),
         session.settings().showsUsUnits(),
         session.settings().trialSeed(),
-        session.settings().coverWeeks());
+        session.settings().coverWeeks(),
+        session.settings().binsADay());
   }
 
   /** Names it anew, and says which units it shows. */
@@ -74,6 +77,7 @@ public class StoreDesk {
           Facts before = facts(sign(session));
           session.settings().set(wanted.name(), wanted.usUnits(), wanted.trialSeed());
           session.settings().setCoverWeeks(wanted.coverWeeks());
+          session.settings().setBinsADay(wanted.binsADay());
           session
               .audit()
               .add(sent.line(clock.now(), Matter.STORE, "", Deed.EDITED, before, facts(wanted)));
@@ -85,6 +89,7 @@ public class StoreDesk {
     return Facts.of("name", sign.name())
         .with("us_units", sign.usUnits() ? "yes" : "no")
         .with("trial_seed", String.valueOf(sign.trialSeed()))
-        .with("cover_weeks", String.valueOf(sign.coverWeeks()));
+        .with("cover_weeks", String.valueOf(sign.coverWeeks()))
+        .with("bins_a_day", String.valueOf(sign.binsADay()));
   }
 }

@@ -9,6 +9,7 @@ import static dev.lonja.store.schema.Tables.TANK;
 
 import dev.lonja.core.count.CountId;
 import dev.lonja.core.count.Spot;
+import dev.lonja.core.count.StocktakeId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.MovementKind;
@@ -22,8 +23,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.Record;
 import org.jooq.impl.DSL;
 
 /** What was counted, and what there is to count. */
@@ -46,13 +49,39 @@ public final class CountRepository {
     AGREED,
     /** It waits for a second count. */
     FIRST,
+    /** It differs, and waits for the end of its stocktake. */
+    DIFFERS,
     BOOKED,
     /** A second count was made. */
-    OVERRULED
+    OVERRULED,
+    /** Its stocktake was given up. */
+    DROPPED;
+
+    /** True if it is a last word on what lies there. */
+    public boolean isFinal() {
+      return this == AGREED || this == DIFFERS || this == BOOKED;
+    }
   }
 
-  /** A first count that waits for a second. */
-  public record First(CountId id, Quantity counted, String actor, Instant at) {}
+  /**
+   * A count.
+   *
+   * @param book how many there were to be
+   * @param why it differs; empty if it agrees or nobody said
+   * @param stocktake to which it belongs; empty for one of the day's
+   */
+  public record Count(
+      Spot spot,
+      Quantity counted,
+      Quantity book,
+      State state,
+      String why,
+      String actor,
+      Instant at,
+      Optional<StocktakeId> stocktake) {}
+
+  /** A count that is stored. */
+  public record Stored(CountId id, Count count) {}
 
   /** New ones in each bin by the book, by item; and nothing of what is at home there but out. */
   public Map<Spot, Quantity> book() {
@@ -103,28 +132,52 @@ public final class CountRepository {
   }
 
   /** First counts that wait for a second. */
-  public Map<Spot, First> firsts() {
-    Map<Spot, First> firsts = new HashMap<>();
-    context
+  public Map<Spot, Stored> firsts() {
+    Map<Spot, Stored> firsts = new HashMap<>();
+    stored(STOCK_COUNT.STATE.eq(State.FIRST.name()))
+        .forEach(first -> firsts.put(first.count().spot(), first));
+    return firsts;
+  }
+
+  /** All counts since a time, in the order in which they were made. */
+  public List<Stored> since(Instant from) {
+    return stored(STOCK_COUNT.COUNTED_AT.ge(from));
+  }
+
+  /** All counts of a stocktake, in the order in which they were made. */
+  public List<Stored> of(StocktakeId stocktake) {
+    return stored(STOCK_COUNT.STOCKTAKE_ID.eq(stocktake));
+  }
+
+  public Optional<Stored> byId(CountId id) {
+    return stored(STOCK_COUNT.ID.eq(id)).stream().findFirst();
+  }
+
+  private List<Stored> stored(Condition which) {
+    return context
         .select(STOCK_COUNT.fields())
         .select(ITEM.MEASURE)
         .from(STOCK_COUNT)
         .join(ITEM)
         .on(ITEM.ID.eq(STOCK_COUNT.ITEM_ID))
-        .where(STOCK_COUNT.STATE.eq(State.FIRST.name()))
+        .where(which)
         .orderBy(STOCK_COUNT.ID)
-        .forEach(
-            row ->
-                firsts.put(
-                    new Spot(row.get(STOCK_COUNT.ITEM_ID), row.get(STOCK_COUNT.BIN_ID)),
-                    new First(
-                        row.get(STOCK_COUNT.ID),
-                        new Quantity(
-                            Measure.ofSymbol(row.get(ITEM.MEASURE)),
-                            row.get(STOCK_COUNT.COUNTED_MICRO)),
-                        row.get(STOCK_COUNT.ACTOR),
-                        row.get(STOCK_COUNT.COUNTED_AT))));
-    return firsts;
+        .fetch(CountRepository::stored);
+  }
+
+  private static Stored stored(Record row) {
+    Measure measure = Measure.ofSymbol(row.get(ITEM.MEASURE));
+    return new Stored(
+        row.get(STOCK_COUNT.ID),
+        new Count(
+            new Spot(row.get(STOCK_COUNT.ITEM_ID), row.get(STOCK_COUNT.BIN_ID)),
+            new Quantity(measure, row.get(STOCK_COUNT.COUNTED_MICRO)),
+            new Quantity(measure, row.get(STOCK_COUNT.BOOK_MICRO)),
+            State.valueOf(row.get(STOCK_COUNT.STATE)),
+            row.get(STOCK_COUNT.REASON),
+            row.get(STOCK_COUNT.ACTOR),
+            row.get(STOCK_COUNT.COUNTED_AT),
+            Optional.ofNullable(row.get(STOCK_COUNT.STOCKTAKE_ID))));
   }
 
   /** What was used of each item since a time, at cost. */
@@ -161,38 +214,28 @@ public final class CountRepository {
             row -> row.get(last));
   }
 
-  /**
-   * Keeps a count.
-   *
-   * @param why it differs; empty if it agrees
-   */
-  public void add(
-      Spot spot,
-      Quantity counted,
-      Quantity book,
-      State state,
-      String why,
-      String actor,
-      Instant at) {
+  /** Keeps a count. */
+  public void add(Count count) {
     context
         .insertInto(STOCK_COUNT)
-        .set(STOCK_COUNT.ITEM_ID, spot.item())
-        .set(STOCK_COUNT.BIN_ID, spot.bin())
-        .set(STOCK_COUNT.COUNTED_MICRO, counted.millionths())
-        .set(STOCK_COUNT.BOOK_MICRO, book.millionths())
-        .set(STOCK_COUNT.STATE, state.name())
-        .set(STOCK_COUNT.REASON, why)
-        .set(STOCK_COUNT.ACTOR, actor)
-        .set(STOCK_COUNT.COUNTED_AT, at)
+        .set(STOCK_COUNT.ITEM_ID, count.spot().item())
+        .set(STOCK_COUNT.BIN_ID, count.spot().bin())
+        .set(STOCK_COUNT.COUNTED_MICRO, count.counted().millionths())
+        .set(STOCK_COUNT.BOOK_MICRO, count.book().millionths())
+        .set(STOCK_COUNT.STATE, count.state().name())
+        .set(STOCK_COUNT.REASON, count.why())
+        .set(STOCK_COUNT.ACTOR, count.actor())
+        .set(STOCK_COUNT.COUNTED_AT, count.at())
+        .set(STOCK_COUNT.STOCKTAKE_ID, count.stocktake().orElse(null))
         .execute();
   }
 
-  /** A second count was made. */
-  public void overrule(CountId first) {
+  /** What became of a count later. */
+  public void setState(CountId id, State state) {
     context
         .update(STOCK_COUNT)
-        .set(STOCK_COUNT.STATE, State.OVERRULED.name())
-        .where(STOCK_COUNT.ID.eq(first))
+        .set(STOCK_COUNT.STATE, state.name())
+        .where(STOCK_COUNT.ID.eq(id))
         .execute();
   }
 }

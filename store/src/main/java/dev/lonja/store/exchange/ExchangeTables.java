@@ -13,6 +13,7 @@ import static dev.lonja.store.schema.Tables.PERSON;
 import static dev.lonja.store.schema.Tables.PERSON_ROLE;
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.count.CountPlan;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.quantity.Limits;
@@ -98,7 +99,8 @@ final class ExchangeTables {
                     "second_person_above",
                     "us_units",
                     "trial_seed",
-                    "cover_weeks"),
+                    "cover_weeks",
+                    "bins_a_day"),
                 "which setting"))
         .with(of("value", SETTING.VALUE, text(Lengths.DESCRIPTION), "its value").orEmptyText())
         .rule(new RowRule("value", "what the setting may hold", ExchangeTables::isKnownSetting))
@@ -161,6 +163,7 @@ final class ExchangeTables {
       case "jug" -> isScaled(row, 3, 10, 1_000);
       case "trial_seed" -> isScaled(row, 0, 0, MOST_SEED);
       case "cover_weeks" -> isScaled(row, 0, 1, Reordering.MOST_COVER_WEEKS);
+      case "bins_a_day" -> isScaled(row, 0, 1, CountPlan.MOST_BINS_A_DAY);
       case "us_units" -> List.of("yes", "no").contains(row.get("value"));
       case "second_person_above" ->
           row.get("value").isEmpty() || isScaled(row, 2, 0, Limits.VALUE_MINOR);

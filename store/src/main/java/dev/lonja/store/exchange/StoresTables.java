@@ -13,6 +13,7 @@ import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.DELIVERY_TEMPERATURE;
+import static dev.lonja.store.schema.Tables.STOCKTAKE;
 import static dev.lonja.store.schema.Tables.STOCK_COUNT;
 import static dev.lonja.store.schema.Tables.TANK;
 import static dev.lonja.store.schema.Tables.TANK_CLEANING;
@@ -22,6 +23,7 @@ import static dev.lonja.store.schema.Tables.WASTE_CONTAINER;
 import static dev.lonja.store.schema.Tables.WASTE_ENTRY;
 import static dev.lonja.store.schema.Tables.WASTE_STREAM;
 
+import dev.lonja.core.count.Stocktake;
 import dev.lonja.core.tank.Dip;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankShape;
@@ -39,7 +41,14 @@ final class StoresTables {
 
   static final List<ExchangeTable> ALL =
       List.of(
-          tanks(), dips(), cleanings(), deliveryTemperatures(), streams(), containers(), counts());
+          tanks(),
+          dips(),
+          cleanings(),
+          deliveryTemperatures(),
+          streams(),
+          containers(),
+          stocktakes(),
+          counts());
 
   /** They name trays. */
   static final List<ExchangeTable> WASTE = List.of(entries(), collections());
@@ -193,6 +202,44 @@ final class StoresTables {
             of("reason", STOCK_COUNT.REASON, text(Lengths.REASON), "why it differs").orEmptyText())
         .with(of("actor", STOCK_COUNT.ACTOR, text(Lengths.NAME), "who counted"))
         .with(of("counted_at", STOCK_COUNT.COUNTED_AT, instant(), "when"))
+        .with(
+            reference(
+                    "stocktake_id",
+                    STOCK_COUNT.STOCKTAKE_ID,
+                    "stocktakes",
+                    "of which it is; empty for one of the day's")
+                .optional())
+        .rule(
+            new RowRule(
+                "stocktake_id",
+                "a stocktake where the state is differs or dropped",
+                row ->
+                    !List.of("differs", "dropped").contains(row.get("state"))
+                        || !row.get("stocktake_id").isEmpty()))
+        .build();
+  }
+
+  private static ExchangeTable stocktakes() {
+    return ExchangeTable.named("stocktakes", STOCKTAKE)
+        .with(number("id", STOCKTAKE.ID, "number of the row"))
+        .with(of("begun_by", STOCKTAKE.BEGUN_BY, text(Lengths.NAME), "who began it"))
+        .with(of("begun_at", STOCKTAKE.BEGUN_AT, instant(), "when"))
+        .with(
+            of(
+                    "how",
+                    STOCKTAKE.HOW,
+                    words(Stocktake.How.values()),
+                    "how it ended; empty while it is open")
+                .optional())
+        .with(of("ended_by", STOCKTAKE.ENDED_BY, text(Lengths.NAME), "who ended it").optional())
+        .with(of("ended_at", STOCKTAKE.ENDED_AT, instant(), "when").optional())
+        .rule(
+            new RowRule(
+                "how",
+                "ended_by and ended_at with it, or none of the three",
+                row ->
+                    row.get("how").isEmpty() == row.get("ended_by").isEmpty()
+                        && row.get("how").isEmpty() == row.get("ended_at").isEmpty()))
         .build();
   }
 

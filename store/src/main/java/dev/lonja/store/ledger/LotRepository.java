@@ -134,6 +134,20 @@ public final class LotRepository {
     return known(like);
   }
 
+  /** The lot of new ones that came last and is not set aside, whether any of it is left or not. */
+  public Optional<LotId> latestNew(ItemId itemId) {
+    return context
+        .select(LOT.ID)
+        .from(LOT)
+        .where(
+            LOT.ITEM_ID.eq(itemId),
+            LOT.CONDITION.eq(LotCondition.NEW.name()),
+            LOT.QUARANTINED.eq(0L))
+        .orderBy(LOT.RECEIVED_ON.desc(), LOT.ID.desc())
+        .limit(1)
+        .fetchOptional(LOT.ID);
+  }
+
   /** In which condition a lot is; an unknown lot is broken data and throws. */
   public LotCondition conditionOf(LotId id) {
     return context

@@ -2,6 +2,7 @@ package dev.lonja.store.setting;
 
 import static dev.lonja.store.schema.Tables.SETTING;
 
+import dev.lonja.core.count.CountPlan;
 import dev.lonja.core.mixture.MixPolicy;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.quantity.Money;
@@ -33,6 +34,8 @@ public final class SettingRepository {
   private static final String TRIAL_SEED = "trial_seed";
 
   private static final String COVER_WEEKS = "cover_weeks";
+
+  private static final String BINS_A_DAY = "bins_a_day";
 
   private static final String US_UNITS = "us_units";
 
@@ -137,6 +140,15 @@ public final class SettingRepository {
   /** For how many weeks an order is to last. */
   public int coverWeeks() {
     return Integer.parseInt(value(COVER_WEEKS, String.valueOf(Reordering.COVER_DAYS / DAYS)));
+  }
+
+  /** In how many bins is counted on a day, at most. */
+  public int binsADay() {
+    return Integer.parseInt(value(BINS_A_DAY, String.valueOf(CountPlan.BINS_A_DAY)));
+  }
+
+  public void setBinsADay(int bins) {
+    put(BINS_A_DAY, String.valueOf(bins));
   }
 
   public void setCoverWeeks(int weeks) {

@@ -1218,20 +1218,36 @@ CREATE TABLE delivery_temperature (
   temperature_tenths INTEGER NOT NULL CHECK (temperature_tenths BETWEEN -400 AND 650)
 ) STRICT;
 
+-- A count of all bins. While it is open nothing moves, but for what tanks hold; what differs is booked at its end.
+CREATE TABLE stocktake (
+  id INTEGER NOT NULL PRIMARY KEY,
+  begun_by TEXT NOT NULL,
+  begun_at TEXT NOT NULL,
+  how TEXT CHECK (how IN ('BOOKED', 'GIVEN_UP')),
+  ended_by TEXT,
+  ended_at TEXT,
+  CHECK ((how IS NULL) = (ended_at IS NULL) AND (how IS NULL) = (ended_by IS NULL))
+) STRICT;
+CREATE UNIQUE INDEX stocktake_open ON stocktake (how IS NULL) WHERE how IS NULL;
+
 -- That an item was counted in a bin, whether it agreed or not. A first count waits for a second one,
--- which is booked or agrees.
+-- which is booked or agrees; within a stocktake what differs waits for its end.
 CREATE TABLE stock_count (
   id INTEGER NOT NULL PRIMARY KEY,
   item_id INTEGER NOT NULL REFERENCES item,
   bin_id INTEGER NOT NULL REFERENCES bin,
   counted_micro INTEGER NOT NULL CHECK (counted_micro BETWEEN 0 AND 1000000000000),
   book_micro INTEGER NOT NULL CHECK (book_micro BETWEEN 0 AND 1000000000000),
-  state TEXT NOT NULL CHECK (state IN ('AGREED', 'FIRST', 'BOOKED', 'OVERRULED')),
+  state TEXT NOT NULL CHECK (state IN ('AGREED', 'FIRST', 'DIFFERS', 'BOOKED', 'OVERRULED', 'DROPPED')),
   reason TEXT NOT NULL CHECK (length(reason) <= 200),
   actor TEXT NOT NULL,
-  counted_at TEXT NOT NULL
+  counted_at TEXT NOT NULL,
+  stocktake_id INTEGER REFERENCES stocktake,
+  CHECK (state NOT IN ('DIFFERS', 'DROPPED') OR stocktake_id IS NOT NULL)
 ) STRICT;
 CREATE INDEX stock_count_place ON stock_count (item_id, bin_id, counted_at);
+CREATE INDEX stock_count_stocktake ON stock_count (stocktake_id) WHERE stocktake_id IS NOT NULL;
+CREATE INDEX stock_count_day ON stock_count (counted_at);
 
 -- Waste of one kind, as the place where the store is names it.
 CREATE TABLE waste_stream (

@@ -1,6 +1,7 @@
 package dev.lonja.web.book;
 
 import dev.lonja.core.cases.Cases;
+import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.Refusal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.ledger.LedgerRefusal;
@@ -8,6 +9,7 @@ import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /** What the ledger refuses, in words. */
 public final class LedgerWording {
@@ -77,6 +79,13 @@ public final class LedgerWording {
                       + " and cannot lose "
                       + r.difference().abs().display()
                       + ".")
+          .when(
+              Refusal.Frozen.class,
+              r ->
+                  r.by()
+                      + " began to count all bins on "
+                      + r.since()
+                      + "; until that is booked or given up, nothing moves.")
           .when(Refusal.SameBin.class, r -> "from and to are the same bin.")
           .all();
 
@@ -84,10 +93,17 @@ public final class LedgerWording {
 
   /** What the ledger refuses, each reason at this field of the form. */
   public static RefusalWording at(String field) {
+    return at(item -> field);
+  }
+
+  /** The same where each item has a field of its own. */
+  public static RefusalWording at(Function<Item, String> field) {
     return RefusalWording.of(
         LedgerRefusal.class,
         refusal ->
-            new Problem(field, refusal.item().number() + ": " + WORDS.apply(refusal.reason())));
+            new Problem(
+                field.apply(refusal.item()),
+                refusal.item().number() + ": " + WORDS.apply(refusal.reason())));
   }
 
   private static String notEnough(Refusal.NotEnough refusal) {

@@ -1,5 +1,6 @@
 package dev.lonja.web.setup;
 
+import dev.lonja.core.count.CountPlan;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.setting.StoreDesk;
@@ -49,7 +50,8 @@ class StoreController {
             sign.name(),
             sign.usUnits(),
             String.valueOf(sign.trialSeed()),
-            String.valueOf(sign.coverWeeks())),
+            String.valueOf(sign.coverWeeks()),
+            String.valueOf(sign.binsADay())),
         List.of(),
         model);
   }
@@ -61,19 +63,27 @@ class StoreController {
       @RequestParam(defaultValue = "no") String usUnits,
       @RequestParam(defaultValue = "") String seed,
       @RequestParam(defaultValue = "") String cover,
+      @RequestParam(defaultValue = "") String bins,
       Model model) {
     desk.toChange();
     Typed typed = new Typed();
-    Shown shown = new Shown(name.strip(), usUnits.equals("yes"), seed, cover);
+    Shown shown = new Shown(name.strip(), usUnits.equals("yes"), seed, cover, bins);
     Optional<Integer> number = typed.wholeBetween("seed", "The seed", seed, 0, StoreDesk.MOST_SEED);
     Optional<Integer> weeks =
         typed.wholeBetween(
             "cover", "How many weeks an order lasts", cover, 1, Reordering.MOST_COVER_WEEKS);
+    Optional<Integer> counted =
+        typed.wholeBetween(
+            "bins", "How many bins a day are counted", bins, 1, CountPlan.MOST_BINS_A_DAY);
     return typed
         .all(
             () ->
                 new StoreDesk.Sign(
-                    shown.name(), shown.usUnits(), number.orElseThrow(), weeks.orElseThrow()))
+                    shown.name(),
+                    shown.usUnits(),
+                    number.orElseThrow(),
+                    weeks.orElseThrow(),
+                    counted.orElseThrow()))
         .map(
             wanted ->
                 Reply.to(desk.change(sent, wanted))
@@ -84,7 +94,7 @@ class StoreController {
   }
 
   /** The form as it stands. */
-  public record Shown(String name, boolean usUnits, String seed, String cover) {}
+  public record Shown(String name, boolean usUnits, String seed, String cover, String bins) {}
 
   private static String page(Shown shown, List<Problem> problems, Model model) {
     model.addAttribute("sign", shown);

@@ -15,10 +15,18 @@ final class StoresNeeds {
   private StoresNeeds() {}
 
   static List<TodayView.Need> of(
-      List<TankStand> tanks, List<ContainerStand> waste, LocalDate today) {
+      List<TankStand> tanks, List<ContainerStand> waste, int binsToCount, LocalDate today) {
     List<TodayView.Need> needs = new ArrayList<>();
     tanks.forEach(tank -> of(tank).ifPresent(needs::add));
     waste.forEach(container -> of(container, today).ifPresent(needs::add));
+    if (binsToCount > 0) {
+      needs.add(
+          new TodayView.Need(
+              false,
+              Words.count(binsToCount, "bin is", "bins are") + " to be counted",
+              "In walking order, with a phone or on paper.",
+              "/stores/counts"));
+    }
     return needs;
   }
 

@@ -1,6 +1,7 @@
 package dev.lonja.web.today;
 
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.count.CountDesk;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tank.TankDesk;
@@ -18,9 +19,17 @@ class TodayController {
   private final BuyDesk buy;
   private final TankDesk tanks;
   private final WasteDesk waste;
+  private final CountDesk counts;
   private final StoreClock clock;
 
-  TodayController(TodayDesk desk, BuyDesk buy, TankDesk tanks, WasteDesk waste, StoreClock clock) {
+  TodayController(
+      TodayDesk desk,
+      BuyDesk buy,
+      TankDesk tanks,
+      WasteDesk waste,
+      CountDesk counts,
+      StoreClock clock) {
+    this.counts = counts;
     this.tanks = tanks;
     this.waste = waste;
     this.desk = desk;
@@ -38,7 +47,7 @@ class TodayController {
         TodayWording.view(
             desk.week(),
             buy.dueThisWeek(),
-            StoresNeeds.of(tanks.all(), waste.stands(), clock.today()),
+            StoresNeeds.of(tanks.all(), waste.stands(), counts.bins(), clock.today()),
             clock.today()));
     return "today/today";
   }

@@ -4,12 +4,14 @@ import dev.lonja.app.demo.master.DemoMaster;
 import dev.lonja.core.count.Spot;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
+import dev.lonja.store.count.CountRepository.Count;
 import dev.lonja.store.count.CountRepository.State;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** A year of counts, a few bins a day: all agreed but what was booked, and some are due today. */
 public final class DemoCounts {
@@ -42,13 +44,15 @@ public final class DemoCounts {
         session
             .counts()
             .add(
-                spot,
-                there,
-                there,
-                State.AGREED,
-                "",
-                KEEPER,
-                DemoMaster.morning(today.minusDays(back)));
+                new Count(
+                    spot,
+                    there,
+                    there,
+                    State.AGREED,
+                    "",
+                    KEEPER,
+                    DemoMaster.morning(today.minusDays(back)),
+                    Optional.empty()));
       }
     }
   }
