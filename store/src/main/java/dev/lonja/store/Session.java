@@ -34,6 +34,7 @@ import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.PastMovements;
 import dev.lonja.store.ledger.QuoteRepository;
+import dev.lonja.store.ledger.StockList;
 import dev.lonja.store.ledger.UnplannedIssues;
 import dev.lonja.store.order.ClaimRepository;
 import dev.lonja.store.order.InvoiceRepository;
@@ -328,6 +329,10 @@ public final class Session {
 
   public StocktakeRepository stocktakes() {
     return new StocktakeRepository(context);
+  }
+
+  public StockList stockList() {
+    return new StockList(context, settings().currency());
   }
 
   public LotRepository lots() {

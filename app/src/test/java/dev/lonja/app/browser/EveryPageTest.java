@@ -106,6 +106,7 @@ class EveryPageTest {
           "/stores/bins/A-03",
           "/stores/tanks/2",
           "/stores/tanks/new",
+          "/stores/health",
           "/stores/counts",
           "/stores/stocktake",
           "/stores/waste",

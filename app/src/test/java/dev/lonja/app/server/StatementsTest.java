@@ -44,6 +44,7 @@ class StatementsTest {
   @CsvSource({
     "/, 78",
     "/stores/waste, 12",
+    "/stores/health, 34",
     "/stores/counts, 18",
     "/stores/stocktake, 8",
     "/stores/waste/1, 12",

@@ -71,7 +71,7 @@ public class ShelfDesk {
    * @param lots that lie in it, by item
    * @param items what lies in it or belongs there, in order of their numbers
    * @param before the address of the bin before it on the walk, and {@code after} that behind it
-   * @param counted when a count of it was last booked
+   * @param counted when something in it was counted last
    */
   public record Opened(
       Shelf shelf,
@@ -103,7 +103,7 @@ public class ShelfDesk {
         items,
         at > 0 ? Optional.of(walk.get(at - 1).address()) : Optional.empty(),
         at + 1 < walk.size() ? Optional.of(walk.get(at + 1).address()) : Optional.empty(),
-        session.binContents().lastCounted(bin.id()));
+        session.counts().lastIn(bin.id()));
   }
 
   private static boolean belongs(

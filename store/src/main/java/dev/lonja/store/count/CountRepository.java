@@ -13,6 +13,7 @@ import dev.lonja.core.count.StocktakeId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.MovementKind;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -129,6 +130,17 @@ public final class CountRepository {
         .fetchMap(
             row -> new Spot(row.get(STOCK_COUNT.ITEM_ID), row.get(STOCK_COUNT.BIN_ID)),
             row -> row.get(at));
+  }
+
+  /** When something in a bin was last counted to an end; empty if it never was. */
+  public Optional<Instant> lastIn(BinId bin) {
+    return context
+        .select(DSL.max(STOCK_COUNT.COUNTED_AT).as("at"))
+        .from(STOCK_COUNT)
+        .where(
+            STOCK_COUNT.BIN_ID.eq(bin),
+            STOCK_COUNT.STATE.in(State.AGREED.name(), State.BOOKED.name()))
+        .fetchOptional(row -> row.get("at", Instant.class));
   }
 
   /** First counts that wait for a second. */

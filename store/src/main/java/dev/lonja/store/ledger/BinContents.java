@@ -3,15 +3,11 @@ package dev.lonja.store.ledger;
 import static dev.lonja.store.schema.Tables.BIN;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
-import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.STOCK;
 
-import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.place.BinId;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
@@ -48,14 +44,5 @@ public final class BinContents {
         .where(STOCK.QUANTITY_MICRO.gt(0L), which)
         .orderBy(STOCK.ITEM_ID, LOT.RECEIVED_ON, STOCK.LOT_ID)
         .fetchGroups(STOCK.BIN_ID, LedgerRepository::lotFacts);
-  }
-
-  /** When something in a bin was counted last and did not agree; empty if it never was. */
-  public Optional<Instant> lastCounted(BinId bin) {
-    return context
-        .select(DSL.max(MOVEMENT.RECORDED_AT).as("last"))
-        .from(MOVEMENT)
-        .where(MOVEMENT.BIN_ID.eq(bin), MOVEMENT.KIND.eq(MovementKind.COUNT.name()))
-        .fetchOptional(row -> row.get("last", Instant.class));
   }
 }

@@ -116,8 +116,8 @@ final class ShelfWording {
         opened.after().orElse(""),
         opened
             .counted()
-            .map(at -> "A count was last booked " + Words.day(clock.dayOf(at), today) + ".")
-            .orElse("No count of it was ever booked."),
+            .map(at -> "Counted last " + Words.day(clock.dayOf(at), today) + ".")
+            .orElse("Never counted."),
         opened.shelf().stand().marks(today).stream().map(ShelfWording::word).toList(),
         opened.items().stream().map(item -> thing(opened, item)).toList());
   }
