@@ -45,6 +45,7 @@ import dev.lonja.store.part.KitRangeRepository;
 import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
+import dev.lonja.store.place.BinRepository;
 import dev.lonja.store.policy.PolicyRepository;
 import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.replay.PastRepository;
@@ -333,6 +334,10 @@ public final class Session {
 
   public StockList stockList() {
     return new StockList(context, settings().currency());
+  }
+
+  public BinRepository bins() {
+    return new BinRepository(context);
   }
 
   public LotRepository lots() {

@@ -107,6 +107,7 @@ class EveryPageTest {
           "/stores/tanks/2",
           "/stores/tanks/new",
           "/stores/health",
+          "/stores/arrange",
           "/stores/counts",
           "/stores/stocktake",
           "/stores/waste",

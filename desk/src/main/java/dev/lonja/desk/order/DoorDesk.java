@@ -17,6 +17,7 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.ledger.Receiving;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.BuyersDesk;
+import dev.lonja.desk.place.PutAways;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -129,11 +130,21 @@ public class DoorDesk extends BuyersDesk {
    * A line at the door, with what the sample is held against.
    *
    * @param box what is to come in its box
+   * @param into where it is put
    */
-  public record Sample(Awaited awaited, Part part, List<BoxContent> box, boolean hasPicture) {}
+  public record Sample(
+      Awaited awaited,
+      Part part,
+      List<BoxContent> box,
+      boolean hasPicture,
+      List<PutAways.Into> into) {}
 
-  /** A line of an order that was sent; empty if there is none such. */
-  public Optional<Sample> sample(OrderId id, OrderLineId lineId) {
+  /**
+   * A line of an order that was sent; empty if there is none such.
+   *
+   * @param count how many came as a code says; empty if none does
+   */
+  public Optional<Sample> sample(OrderId id, OrderLineId lineId, Optional<BigDecimal> count) {
     return store.read(
         session ->
             session
@@ -141,16 +152,22 @@ public class DoorDesk extends BuyersDesk {
                 .byId(id)
                 .filter(order -> order.sentOn().isPresent())
                 .flatMap(order -> order.line(lineId).map(line -> new Awaited(order, line)))
-                .map(awaited -> sample(session, awaited)));
+                .map(awaited -> sample(session, awaited, count)));
   }
 
-  private static Sample sample(Session session, Awaited awaited) {
+  private static Sample sample(Session session, Awaited awaited, Optional<BigDecimal> count) {
+    Quantity came =
+        count
+            .map(read -> Quantity.of(awaited.line().item().measure(), read))
+            .filter(Quantity::isPositive)
+            .orElse(awaited.line().outstanding());
     Item item = awaited.line().item();
     return new Sample(
         awaited,
         session.parts().byId(item.partId()).orElseThrow(),
         session.boxes().of(item.partId()),
-        session.keeping().hasPicture(item.id()));
+        session.keeping().hasPicture(item.id()),
+        came.isPositive() ? new PutAways(session).of(item, came) : List.of());
   }
 
   private static List<Awaited> awaited(Session session) {

@@ -65,6 +65,38 @@ public class ShelfDesk {
     return kept;
   }
 
+  /** A bin with what lies in it or is at home there, in order of the numbers. */
+  public record Content(Item.Bin bin, List<Item> items) {}
+
+  /** All bins in walking order with what is to be found in each. */
+  public List<Content> contents() {
+    return store.read(
+        session -> {
+          Map<BinId, List<LotFacts>> lots = session.binContents().all();
+          Map<BinId, Map<ItemId, ItemBin>> kept = kept(session);
+          List<Item> items = session.items().all();
+          return session.items().bins().stream()
+              .map(
+                  bin ->
+                      new Content(
+                          bin,
+                          found(
+                              items,
+                              bin,
+                              lots.getOrDefault(bin.id(), List.of()),
+                              kept.getOrDefault(bin.id(), Map.of()))))
+              .toList();
+        });
+  }
+
+  private static List<Item> found(
+      List<Item> items, Item.Bin bin, List<LotFacts> lots, Map<ItemId, ItemBin> kept) {
+    return items.stream()
+        .filter(item -> belongs(item, bin, lots, kept))
+        .sorted((a, b) -> a.number().compareTo(b.number()))
+        .toList();
+  }
+
   /**
    * One bin opened.
    *
@@ -90,11 +122,7 @@ public class ShelfDesk {
   private static Opened opened(Session session, Item.Bin bin) {
     List<LotFacts> lots = session.binContents().of(bin.id());
     Map<ItemId, ItemBin> kept = kept(session).getOrDefault(bin.id(), Map.of());
-    List<Item> items =
-        session.items().all().stream()
-            .filter(item -> belongs(item, bin, lots, kept))
-            .sorted((a, b) -> a.number().compareTo(b.number()))
-            .toList();
+    List<Item> items = found(session.items().all(), bin, lots, kept);
     List<Item.Bin> walk = new ArrayList<>(session.items().bins());
     int at = walk.indexOf(bin);
     return new Opened(

@@ -90,7 +90,7 @@ class DoorController {
   private String form(OrderId id, OrderLineId line, Optional<Gs1> scanned, Form form, Model model) {
     model.addAttribute(
         "view",
-        desk.sample(id, line)
+        desk.sample(id, line, scanned.flatMap(Gs1::count))
             .map(sample -> new DoorWording(clock.today()).line(sample, scanned))
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)));
     model.addAttribute("typed", form.typed());
@@ -108,7 +108,7 @@ class DoorController {
       Model model) {
     desk.admit();
     Measure measure =
-        desk.sample(id, line)
+        desk.sample(id, line, Optional.empty())
             .map(sample -> sample.awaited().line().item().measure())
             .orElse(Measure.PIECES);
     Typed typed = new Typed();

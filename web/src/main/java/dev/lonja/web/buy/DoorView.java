@@ -38,6 +38,7 @@ public record DoorView(String summary, String scanned, List<Row> rows, List<InPl
    * What the form begins with.
    *
    * @param measure pc, L or kg
+   * @param putAway how it is shared out over bins; empty if all of it goes home
    * @param lot as it was scanned, if it was
    */
   public record Proposed(
@@ -45,6 +46,7 @@ public record DoorView(String summary, String scanned, List<Row> rows, List<InPl
       String quantity,
       String cost,
       String bin,
+      String putAway,
       boolean needsLot,
       Optional<String> lot,
       Optional<String> expires) {}

@@ -50,4 +50,16 @@ public record ShelfView(String summary, List<OneRack> racks) {
 
   /** A lot of it. */
   public record Lot(String code, String quantity, String received, State state) {}
+
+  /** The map on paper. */
+  public record Paper(String day, List<PaperRack> racks) {}
+
+  /** A rack on paper, its bins in walking order. */
+  public record PaperRack(String name, List<PaperBin> bins) {}
+
+  /** A bin on paper. */
+  public record PaperBin(String address, List<PaperThing> things) {}
+
+  /** What is found in a bin. */
+  public record PaperThing(String number, String description) {}
 }

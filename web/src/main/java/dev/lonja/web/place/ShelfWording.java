@@ -55,6 +55,26 @@ final class ShelfWording {
             .toList());
   }
 
+  /** By racks in walking order, each bin with what is found in it. */
+  ShelfView.Paper paper(List<ShelfDesk.Content> contents) {
+    Map<String, List<ShelfView.PaperBin>> racks = new LinkedHashMap<>();
+    for (ShelfDesk.Content content : contents) {
+      racks
+          .computeIfAbsent(Rack.of(content.bin().address()), rack -> new ArrayList<>())
+          .add(
+              new ShelfView.PaperBin(
+                  content.bin().address(),
+                  content.items().stream()
+                      .map(item -> new ShelfView.PaperThing(item.number(), item.description()))
+                      .toList()));
+    }
+    return new ShelfView.Paper(
+        Words.day(today, today),
+        racks.entrySet().stream()
+            .map(entry -> new ShelfView.PaperRack(entry.getKey(), entry.getValue()))
+            .toList());
+  }
+
   private ShelfView.OneBin bin(ShelfDesk.Shelf shelf) {
     BinStand stand = shelf.stand();
     Set<BinStand.Mark> marks = stand.marks(today);
