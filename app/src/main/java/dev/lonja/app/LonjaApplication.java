@@ -2,6 +2,7 @@ package dev.lonja.app;
 
 import dev.lonja.desk.backup.BackupPlaces;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.forecast.TrialCount;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.PendingLines;
 import dev.lonja.store.StoreCheck;
@@ -21,7 +22,8 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.util.unit.DataSize;
 
 /**
- * The server. {@code lonja.data} names the folder of the data, {@code lonja.today} pins the day.
+ * The server. {@code lonja.data} names the folder of the data, {@code lonja.today} pins the day,
+ * {@code lonja.trials} draws fewer trials of the forecast.
  */
 @SpringBootApplication(scanBasePackages = "dev.lonja")
 @EnableScheduling
@@ -73,5 +75,10 @@ public class LonjaApplication {
     Optional<LocalDate> pinned =
         Optional.of(today).filter(text -> !text.isEmpty()).map(LocalDate::parse);
     return StoreClock.of(store.read(session -> session.settings().timeZone()), pinned);
+  }
+
+  @Bean
+  TrialCount trialCount(@Value("${lonja.trials:0}") int trials) {
+    return trials == 0 ? TrialCount.USUAL : new TrialCount(trials);
   }
 }

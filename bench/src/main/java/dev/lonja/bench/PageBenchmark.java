@@ -6,6 +6,10 @@ import dev.lonja.store.LonjaStore;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -55,6 +59,53 @@ public class PageBenchmark {
     private String get(String path) {
       return server.orElseThrow().get(path);
     }
+  }
+
+  /** The same in a store of two thousand bins, something in each second one. */
+  @State(Scope.Benchmark)
+  public static class ManyBins {
+    private static final int BINS = 2_000;
+    private static final int IN_A_RACK = 40;
+
+    private Optional<RunningServer> server = Optional.empty();
+
+    @Setup
+    public void start() throws IOException, SQLException {
+      Path folder = Files.createTempDirectory("lonja-bench");
+      Path database = folder.resolve(LonjaApplication.DATABASE);
+      try (LonjaStore store = LonjaStore.open(database)) {
+        DemoStore.create(store, LargeFleet.TODAY);
+        store.<Boolean>write(
+            session -> {
+              for (int bin = session.items().bins().size(); bin < BINS; bin++) {
+                session.items().addBin("R" + bin / IN_A_RACK + "-" + bin % IN_A_RACK);
+              }
+              return true;
+            });
+      }
+      try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + database);
+          Statement statement = connection.createStatement()) {
+        statement.executeUpdate(
+            "INSERT INTO stock (item_id, lot_id, bin_id, quantity_micro)"
+                + " SELECT lot.item_id, lot.id, bin.id, 5000000 FROM bin"
+                + " JOIN lot ON lot.id = 1 + bin.id % 100"
+                + " WHERE bin.address LIKE 'R%' AND bin.id % 2 = 0");
+      }
+      server = Optional.of(new RunningServer(folder));
+    }
+
+    @TearDown
+    public void stop() {
+      server.ifPresent(RunningServer::close);
+    }
+  }
+
+  /** The shelf map. */
+  @Benchmark
+  @BenchmarkMode(Mode.SampleTime)
+  @OutputTimeUnit(TimeUnit.MILLISECONDS)
+  public String shelfMap(ManyBins bins) {
+    return bins.server.orElseThrow().get("/stores");
   }
 
   /** Which page is asked for. */

@@ -58,6 +58,7 @@ import dev.lonja.store.service.WorkLog;
 import dev.lonja.store.setting.SettingRepository;
 import dev.lonja.store.supplier.SupplierRepository;
 import dev.lonja.store.supplier.SupplyRepository;
+import dev.lonja.store.tank.DispenserRepository;
 import dev.lonja.store.tank.TankRepository;
 import dev.lonja.store.tray.TrayLineRepository;
 import dev.lonja.store.tray.TrayRepository;
@@ -338,6 +339,10 @@ public final class Session {
 
   public BinRepository bins() {
     return new BinRepository(context);
+  }
+
+  public DispenserRepository dispensers() {
+    return new DispenserRepository(context);
   }
 
   public LotRepository lots() {

@@ -75,6 +75,8 @@ class MemoryTest {
           "outgoing",
           "stock_count",
           "stocktake",
+          "dispenser",
+          "dispenser_use",
           "waste_stream",
           "waste_container",
           "waste_entry",

@@ -1,6 +1,7 @@
 package dev.lonja.app.demo;
 
 import dev.lonja.app.demo.bulk.DemoCounts;
+import dev.lonja.app.demo.bulk.DemoDispensers;
 import dev.lonja.app.demo.bulk.DemoTanks;
 import dev.lonja.app.demo.bulk.DemoWaste;
 import dev.lonja.app.demo.buying.DemoBuying;
@@ -68,6 +69,7 @@ public final class DemoStore {
     step(store, today, session -> layTrays(session, today));
     step(store, today, session -> keepForecasts(session, today));
     step(store, today, session -> new DemoCounts(session, today).fill());
+    step(store, today, session -> new DemoDispensers(session, today).fill());
   }
 
   /**

@@ -107,6 +107,7 @@ class EveryPageTest {
           "/stores/tanks/2",
           "/stores/tanks/new",
           "/stores/health",
+          "/stores/dispensers",
           "/stores/arrange",
           "/stores/counts",
           "/stores/stocktake",

@@ -65,6 +65,28 @@ class StockHealthTest {
         .contains("set aside", "Set aside since 10 Mar.", "gasket too small");
   }
 
+  /** Every open container of the ledger stands there, what keeps shortest in front. */
+  @Test
+  void whatIsOpenStandsWithHowLongItKeeps() {
+    List<String> open =
+        keeper()
+            .get("/stores/health")
+            .document()
+            .select("section:has(h2:contains(Open containers)) li")
+            .eachText();
+    assertThat(open).isNotEmpty().allMatch(words -> words.contains("Opened"));
+    long lots =
+        SERVER
+            .store()
+            .<Long>read(
+                session ->
+                    session.binContents().all().values().stream()
+                        .flatMap(List::stream)
+                        .filter(lot -> lot.lot().openedOn().isPresent())
+                        .count());
+    assertThat(open).hasSize((int) lots);
+  }
+
   /** What is booked today is in today's list and not in yesterday's. */
   @Test
   void aListOfADayIsWhatTheBookSaidThen() throws IOException {

@@ -58,6 +58,9 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   private static final int MOST_CLASSES = 10_000;
 
+  /** All of them would be a fifth of what the tests of pages take. */
+  private static final int FEW_TRIALS = 400;
+
   /** Of the first server of this process: templates that are read once need not be read again. */
   private static Optional<ISpringTemplateEngine> templates = Optional.empty();
 
@@ -130,6 +133,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     settings.put("lonja.data", data.toString());
     settings.put("server.port", "0");
     settings.put("lonja.today", TODAY.toString());
+    settings.putIfAbsent("lonja.trials", FEW_TRIALS);
     SpringApplicationBuilder server =
         new SpringApplicationBuilder(LonjaApplication.class)
             .initializers(

@@ -5,7 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.app.server.Visitor.Page;
+import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.tank.Flow;
+import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankId;
+import dev.lonja.store.Session;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -93,6 +98,53 @@ class TankPagesTest {
                 .submit(bench.form("/bench/gauges"), Map.of("tank", "Tank 1", "height", "high"))
                 .words())
         .contains("The dip is");
+  }
+
+  /** How warm a delivery came is kept of what goes into a tank, and of nothing else. */
+  @Test
+  void aDeliveryIsAsWarmAsItsNoteSays() {
+    String item = "/items/" + SERVER.store().<Long>read(s -> tank(s, 1).itemId().value());
+    Map<String, String> came = new HashMap<>();
+    came.put("quantity", "20");
+    came.put("cost", "62");
+    came.put("lot", "W-77");
+    came.put("bin", "A-03");
+    came.put("warmth", "31");
+    Page page = keeper().get(item);
+    assertThat(keeper().submit(page.form("/receive"), came).text("#rw-wrong"))
+        .contains("A-03 is no tank");
+    came.put("bin", SERVER.store().<String>read(s -> address(s, tank(s, 1).binId())));
+    came.put("warmth", "77 C");
+    assertThat(keeper().submit(page.form("/receive"), came).text("#rw-wrong"))
+        .contains("The temperature is 77");
+    came.put("warmth", "31 C");
+    keeper().submit(keeper().get(item).form("/receive"), came);
+    assertThat(
+            SERVER
+                .store()
+                .<List<Flow>>read(
+                    s ->
+                        s.tanks()
+                            .flows(List.of(new TankId(1)), Instant.parse("2027-03-15T00:00:00Z"))
+                            .get(new TankId(1))))
+        .anySatisfy(
+            flow -> {
+              assertThat(flow.way()).isEqualTo(Flow.Way.DELIVERED);
+              assertThat(flow.temperature()).contains(new Temperature(310));
+            });
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
+  private static Tank tank(Session session, long id) {
+    return session.tanks().byId(new TankId(id)).orElseThrow();
+  }
+
+  private static String address(Session session, BinId bin) {
+    return session.items().bins().stream()
+        .filter(one -> one.id().equals(bin))
+        .findFirst()
+        .orElseThrow()
+        .address();
   }
 
   @Test

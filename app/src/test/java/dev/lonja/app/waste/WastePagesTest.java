@@ -91,6 +91,7 @@ class WastePagesTest {
     assertThat(done.document().select("ul[aria-label='Put in']")).isEmpty();
     // 10 weeks of 47.9 or 14 L since New Year, 828 fetched
     assertThat(keeper().get("/stores/waste/years/2027").words()).contains("828.00 L fetched");
+    assertThat(keeper().bytes("/stores/waste/years/2027.pdf")).startsWith('%', 'P', 'D', 'F');
     assertThat(keeper().ask("/stores/waste/years/2027.csv").response().body())
         .contains(
             "Used oil,used_oil,13 02 05,2027-03-15,Used oil tote,828,L,Harbour Collection,W-27-9");

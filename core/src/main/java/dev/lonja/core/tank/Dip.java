@@ -25,4 +25,9 @@ public record Dip(
   public static final Temperature COLDEST = new Temperature(-400);
 
   public static final Temperature WARMEST = new Temperature(650);
+
+  /** True of what no stored fluid is taken to be. */
+  public static boolean isOutside(Temperature warmth) {
+    return warmth.compareTo(COLDEST) < 0 || warmth.compareTo(WARMEST) > 0;
+  }
 }

@@ -86,7 +86,7 @@ public class DipDesk extends KeepersDesk {
     }
     reading
         .temperature()
-        .filter(warmth -> warmth.compareTo(Dip.COLDEST) < 0 || warmth.compareTo(Dip.WARMEST) > 0)
+        .filter(Dip::isOutside)
         .map(TankRefusal.NoSuchWarmth::new)
         .ifPresent(refusals::add);
     if (at.isAfter(clock.now())) {

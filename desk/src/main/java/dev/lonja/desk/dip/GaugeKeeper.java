@@ -75,9 +75,7 @@ public class GaugeKeeper {
             .flatMap(stand -> stand.dips().stream())
             .anyMatch(dip -> dip.at().equals(read.at()));
     return read.height().compareTo(tank.shape().height()) <= 0
-        && read.temperature()
-            .filter(w -> w.compareTo(Dip.COLDEST) < 0 || w.compareTo(Dip.WARMEST) > 0)
-            .isEmpty()
+        && read.temperature().filter(Dip::isOutside).isEmpty()
         && !read.at().isAfter(clock.now())
         && read.at().isAfter(cleaned)
         && !isKnown;

@@ -3,7 +3,6 @@ package dev.lonja.desk.forecast;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.trial.Band;
-import dev.lonja.core.trial.TrialRules;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import java.time.LocalDate;
@@ -40,13 +39,15 @@ public class Trials implements DisposableBean {
 
   private final LonjaStore store;
   private final StoreClock clock;
+  private final TrialCount count;
   private final ForkJoinPool pool =
       new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1));
   private Optional<Job> running = Optional.empty();
   private Optional<Tried> failed = Optional.empty();
   private Optional<Kept> kept = Optional.empty();
 
-  Trials(LonjaStore store, StoreClock clock) {
+  Trials(LonjaStore store, StoreClock clock, TrialCount count) {
+    this.count = count;
     this.store = store;
     this.clock = clock;
   }
@@ -174,8 +175,7 @@ public class Trials implements DisposableBean {
     private Kept draw() {
       TrialDrawing.Inputs inputs =
           store.read(
-              session ->
-                  TrialDrawing.Inputs.load(session, what.today(), TrialRules.USUAL_TRIALS, WEEKS));
+              session -> TrialDrawing.Inputs.load(session, what.today(), count.trials(), WEEKS));
       return new Kept(what.writes(), TrialDrawing.of(inputs, before.map(Kept::drawing), this));
     }
 

@@ -8,6 +8,9 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.service.Occurrence;
+import dev.lonja.core.tank.Dispenser;
+import dev.lonja.core.tank.DispenserId;
+import dev.lonja.core.tank.DispenserStand;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -123,6 +126,10 @@ public class LabelDesk extends KeepersDesk {
 
   public Optional<Item.Bin> bin(String address) {
     return store.read(session -> session.items().binByAddress(address));
+  }
+
+  public Optional<Dispenser> dispenser(DispenserId id) {
+    return store.read(session -> session.dispensers().byId(id).map(DispenserStand::dispenser));
   }
 
   public Optional<Tray> tray(TrayId id) {

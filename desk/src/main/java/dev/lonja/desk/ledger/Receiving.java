@@ -11,6 +11,8 @@ import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.tank.Dip;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
@@ -44,6 +46,7 @@ public final class Receiving {
    * @param expiresOn the last good day as printed; empty if none is
    * @param cost of the whole delivery, in the store's currency; 0 or more
    * @param note the delivery note; may be empty
+   * @param warmth as the note states it of what goes into a tank; empty if it does not
    */
   public record Receipt(
       BigDecimal amount,
@@ -52,6 +55,7 @@ public final class Receiving {
       Optional<LocalDate> expiresOn,
       BigDecimal cost,
       String note,
+      Optional<Temperature> warmth,
       Answers answers) {}
 
   /**
@@ -72,7 +76,8 @@ public final class Receiving {
   public Outcome receive(ItemId itemId, Receipt receipt, Posting posting, int lineNo) {
     Item item = session.items().byId(itemId).orElseThrow();
     Optional<Item.Bin> bin = session.items().binByAddress(receipt.bin());
-    Optional<StockRefusal> refusal = notInto(session, item, receipt.bin(), bin);
+    Optional<StockRefusal> refusal =
+        notInto(session, item, receipt.bin(), bin).or(() -> notSoWarm(receipt, bin.orElseThrow()));
     if (refusal.isPresent()) {
       return Outcome.refused(refusal.get());
     }
@@ -98,9 +103,22 @@ public final class Receiving {
             Money.of(receipt.cost(), stock.value().currency()));
     if (booking instanceof Booking.Booked booked
         && Freeze.refusal(session, item, booked.lines()).isEmpty()) {
-      return Outcome.done(session.ledger().append(booked.lines(), posting, lineNo).get(0));
+      long movement = session.ledger().append(booked.lines(), posting, lineNo).get(0);
+      receipt.warmth().ifPresent(warmth -> session.tanks().delivered(movement, warmth));
+      return Outcome.done(movement);
     }
     return Postings.write(session, itemId, booking, posting, lineNo);
+  }
+
+  /** How warm it came is kept only of what goes into a tank. */
+  private Optional<StockRefusal> notSoWarm(Receipt receipt, Item.Bin bin) {
+    if (receipt.warmth().isEmpty()) {
+      return Optional.empty();
+    }
+    if (session.tanks().at(bin.id()).isEmpty()) {
+      return Optional.of(new StockRefusal.NoTank(bin));
+    }
+    return receipt.warmth().filter(Dip::isOutside).map(StockRefusal.NoSuchWarmth::new);
   }
 
   /**

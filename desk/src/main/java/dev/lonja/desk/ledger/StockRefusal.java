@@ -6,6 +6,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.request.Refusal;
 import java.time.LocalDate;
@@ -38,6 +39,12 @@ public sealed interface StockRefusal extends Refusal {
 
   /** A stand for bulk does not take that much more. */
   record NoRoom(Item.Bin bin, Quantity room, Quantity coming) implements StockRefusal {}
+
+  /** How warm it came is said, and it does not go into a tank. */
+  record NoTank(Item.Bin bin) implements StockRefusal {}
+
+  /** No oil is delivered so cold or so warm. */
+  record NoSuchWarmth(Temperature asked) implements StockRefusal {}
 
   /** The item has no such lot, or there is no such bin. */
   record NoSuchPlace(LotId lotId, BinId binId) implements StockRefusal {}

@@ -314,6 +314,7 @@ public class DoorDesk extends BuyersDesk {
           good.expiresOn(),
           line.holds().valueOf(quantity(came.damaged())).amount(),
           good.note(),
+          good.warmth(),
           new Receiving.Answers(good.answers().keepApart(), true));
     }
 

@@ -67,18 +67,27 @@ public class StockHealthDesk {
   public record Apart(
       Item item, LotFacts lot, Money worth, Optional<StockList.SetAside> setAside) {}
 
+  /**
+   * A container that is open.
+   *
+   * @param taken when some was taken last; empty if none was since it was opened
+   */
+  public record Open(Item item, LotFacts lot, Optional<StockList.Taken> taken) {}
+
   /** What all of a kind is worth. */
   public record Worth(String name, Money money) {}
 
   /**
    * @param expiring the soonest first
    * @param apart what is set aside longest first, then what is expired
+   * @param open what keeps shortest in front
    * @param total of all that lies there, as the book has it
    * @param byRack each of them adds up to the total, the dearest first
    */
   public record Health(
       List<Expiring> expiring,
       List<Apart> apart,
+      List<Open> open,
       Money total,
       List<Worth> byRack,
       List<Worth> byFamily,
@@ -101,6 +110,7 @@ public class StockHealthDesk {
     return new Health(
         expiring(session, lots, averages, none),
         apart(session, lots, items, averages, none),
+        open(session, lots, items),
         rows.stream().map(StockList.Row::worth).reduce(none, Money::plus),
         byRack(rows, lots),
         sums(rows, row -> items.get(row.key().itemId()).family().words()),
@@ -180,6 +190,22 @@ public class StockHealthDesk {
             Comparator.comparing((Apart one) -> one.setAside().isEmpty())
                 .thenComparing(
                     one -> one.setAside().map(StockList.SetAside::at).orElse(Instant.MAX))
+                .thenComparing(one -> one.lot().lot().place().lotId()))
+        .toList();
+  }
+
+  private static List<Open> open(Session session, List<LotFacts> lots, Map<ItemId, Item> items) {
+    Map<LotId, StockList.Taken> taken = session.stockList().lastTaken();
+    return lots.stream()
+        .filter(lot -> lot.lot().openedOn().isPresent())
+        .map(
+            lot ->
+                new Open(
+                    items.get(lot.lot().place().itemId()),
+                    lot,
+                    Optional.ofNullable(taken.get(lot.lot().place().lotId()))))
+        .sorted(
+            Comparator.comparing((Open one) -> one.lot().lot().expiresOn().orElse(LocalDate.MAX))
                 .thenComparing(one -> one.lot().lot().place().lotId()))
         .toList();
   }

@@ -7,6 +7,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tank.DispenserStand;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
@@ -21,6 +22,7 @@ import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tank.Dispensing;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
@@ -124,18 +126,25 @@ public class TrayDesk extends KeepersDesk {
         });
   }
 
-  /** Lays by a scanned or typed number: one piece, or the whole amount of a fluid. */
+  /**
+   * Lays by a scanned or typed number: one piece, or the whole amount of a fluid. Scanning a jug, a
+   * funnel or a pump notes that what was laid is poured with it.
+   */
   @Allowed.ToKeepStore
   public Outcome scan(Sent sent, TrayId trayId, String code) {
-    return onTray(sent, trayId, (session, tray) -> scan(session, tray, code));
+    return onTray(sent, trayId, (session, tray) -> scan(session, sent, tray, code));
   }
 
-  private Outcome scan(Session session, Tray tray, String code) {
+  private Outcome scan(Session session, Sent sent, Tray tray, String code) {
     if (PartKey.of(code).isEmpty()) {
       return Outcome.refused(new TrayRefusal.NoNumber(code));
     }
     List<Item> items = ScannedItems.of(session, code);
     if (items.isEmpty()) {
+      Optional<DispenserStand> dispenser = session.dispensers().named(code);
+      if (dispenser.isPresent()) {
+        return new Dispensing(session, clock, sent.actor()).onTray(dispenser.get(), tray);
+      }
       return Outcome.refused(
           receiver
               .badge(session, code)

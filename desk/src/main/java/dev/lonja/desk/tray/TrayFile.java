@@ -1,6 +1,7 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PackPick;
@@ -18,6 +19,7 @@ import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.Take;
+import dev.lonja.core.tank.Dispenser;
 import dev.lonja.core.tray.JobFacts;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
@@ -99,6 +101,7 @@ public record TrayFile(
    * @param packs what a fluid will be taken from, as long as the tray is open
    * @param used how many used, good ones would do for what it lacks, on an open tray
    * @param substitutes for a short one, on an open tray
+   * @param with what its fluid was poured with
    */
   public record Line(
       TrayProgress.Step step,
@@ -108,7 +111,8 @@ public record TrayFile(
       Optional<FluidLine> fluid,
       List<Packed> packs,
       Quantity used,
-      Instead substitutes) {}
+      Instead substitutes,
+      List<Dispenser> with) {}
 
   /** A pack that a fluid is taken from, and where it stands. */
   public record Packed(PackPick pick, LotFacts lot) {}
@@ -263,6 +267,7 @@ public record TrayFile(
         session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());
     Map<Long, List<Packed>> packs = tray.isOpen() ? packs(session, today, tray, items) : Map.of();
     Map<Long, SignOff> signed = session.pours().ofTrayLines(tray.id());
+    Map<ProductId, List<Dispenser>> poured = session.dispensers().ofTray(tray.id());
     boolean isShort = onRack.progress().state() == TrayProgress.State.SHORT && tray.isOpen();
     NextDelivery deliveries = isShort ? NextDelivery.load(session) : NextDelivery.NONE;
     return onRack.progress().steps().stream()
@@ -283,7 +288,12 @@ public record TrayFile(
                   asks
                       ? instead(session, today, book, needs, step, fluid)
                           .with(deliveries.of(items.get(step.line().itemId())))
-                      : Instead.NOTHING);
+                      : Instead.NOTHING,
+                  items
+                      .get(step.line().itemId())
+                      .product()
+                      .map(product -> poured.getOrDefault(product.id(), List.of()))
+                      .orElse(List.of()));
             })
         .toList();
   }

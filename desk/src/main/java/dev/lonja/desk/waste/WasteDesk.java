@@ -122,6 +122,11 @@ public class WasteDesk {
   /** A collection and what it emptied. */
   public record Fetched(WasteContainer container, WasteCollection collection) {}
 
+  /** The name under which the store reports. */
+  public String store() {
+    return store.read(session -> session.settings().storeName());
+  }
+
   /** By stream, what was put in and fetched in a calendar year. */
   public List<YearOfStream> year(int year) {
     return store.read(

@@ -124,7 +124,7 @@ class TrialsTest {
   @Test
   @Timeout(60)
   void nobodyWaits() {
-    Trials trials = new Trials(cage.store(), cage.clock());
+    Trials trials = new Trials(cage.store(), cage.clock(), TrialCount.USUAL);
     try {
       Drawn first = trials.drawn();
       assertThat(first.bands()).isEmpty();

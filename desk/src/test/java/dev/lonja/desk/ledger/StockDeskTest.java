@@ -99,6 +99,7 @@ class StockDeskTest {
         Optional.empty(),
         amount("20"),
         "note 7",
+        Optional.empty(),
         Receiving.Answers.NONE);
   }
 
@@ -253,6 +254,7 @@ class StockDeskTest {
             Optional.of(goodThrough).filter(day -> !day.isEmpty()).map(LocalDate::parse),
             amount("20"),
             "",
+            Optional.empty(),
             answers));
   }
 
@@ -280,6 +282,7 @@ class StockDeskTest {
                         Optional.empty(),
                         amount("20"),
                         "",
+                        Optional.empty(),
                         Receiving.Answers.NONE))))
         .containsExactly(new StockRefusal.LotNeeded());
   }

@@ -80,6 +80,7 @@ class InvoiceDeskTest {
             Optional.empty(),
             new BigDecimal("113.40"),
             "DN 7",
+            Optional.empty(),
             Receiving.Answers.NONE);
     assertThat(
             door.receive(

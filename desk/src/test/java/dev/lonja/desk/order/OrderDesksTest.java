@@ -206,6 +206,7 @@ class OrderDesksTest {
         Optional.empty(),
         amount("18.90").multiply(amount(good)),
         "LN 20711",
+        Optional.empty(),
         Receiving.Answers.NONE);
   }
 
@@ -306,6 +307,7 @@ class OrderDesksTest {
                             Optional.empty(),
                             amount("1"),
                             "",
+                            Optional.empty(),
                             Receiving.Answers.NONE),
                         false,
                         List.of(),

@@ -13,6 +13,8 @@ import static dev.lonja.store.exchange.Format.whole;
 import static dev.lonja.store.exchange.Format.words;
 import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.DELIVERY_TEMPERATURE;
+import static dev.lonja.store.schema.Tables.DISPENSER;
+import static dev.lonja.store.schema.Tables.DISPENSER_USE;
 import static dev.lonja.store.schema.Tables.STOCKTAKE;
 import static dev.lonja.store.schema.Tables.STOCK_COUNT;
 import static dev.lonja.store.schema.Tables.TANK;
@@ -25,6 +27,7 @@ import static dev.lonja.store.schema.Tables.WASTE_STREAM;
 
 import dev.lonja.core.count.Stocktake;
 import dev.lonja.core.tank.Dip;
+import dev.lonja.core.tank.Dispenser;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankShape;
 import dev.lonja.core.text.Lengths;
@@ -47,11 +50,12 @@ final class StoresTables {
           deliveryTemperatures(),
           streams(),
           containers(),
+          dispensers(),
           stocktakes(),
           counts());
 
   /** They name trays. */
-  static final List<ExchangeTable> WASTE = List.of(entries(), collections());
+  static final List<ExchangeTable> WASTE = List.of(entries(), collections(), dispenserUses());
 
   private static final long MICROMETRES = 1_000;
 
@@ -216,6 +220,42 @@ final class StoresTables {
                 row ->
                     !List.of("differs", "dropped").contains(row.get("state"))
                         || !row.get("stocktake_id").isEmpty()))
+        .build();
+  }
+
+  private static ExchangeTable dispensers() {
+    return ExchangeTable.named("dispensers", DISPENSER)
+        .with(number("id", DISPENSER.ID, "number of the row"))
+        .with(of("name", DISPENSER.NAME, text(Lengths.SHORT), "what its label says"))
+        .with(of("kind", DISPENSER.KIND, words(Dispenser.Kind.values()), "what it is"))
+        .with(of("retired", DISPENSER.RETIRED, yesNo(), "whether it is out of use"))
+        .unique("name")
+        .build();
+  }
+
+  private static ExchangeTable dispenserUses() {
+    return ExchangeTable.named("dispenser_uses", DISPENSER_USE)
+        .with(number("id", DISPENSER_USE.ID, "number of the row"))
+        .with(
+            reference(
+                "dispenser_id", DISPENSER_USE.DISPENSER_ID, "dispensers", "what was poured with"))
+        .with(
+            reference(
+                    "product_id",
+                    DISPENSER_USE.PRODUCT_ID,
+                    "products",
+                    "what was poured; empty if it was cleaned")
+                .optional())
+        .with(
+            reference("tray_id", DISPENSER_USE.TRAY_ID, "trays", "for which it was poured")
+                .optional())
+        .with(of("actor", DISPENSER_USE.ACTOR, text(Lengths.NAME), "who did it"))
+        .with(of("used_at", DISPENSER_USE.USED_AT, instant(), "when"))
+        .rule(
+            new RowRule(
+                "tray_id",
+                "empty where it was cleaned",
+                row -> row.get("tray_id").isEmpty() || !row.get("product_id").isEmpty()))
         .build();
   }
 

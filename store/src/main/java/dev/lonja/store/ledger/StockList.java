@@ -7,6 +7,7 @@ import static dev.lonja.store.schema.Tables.STOCK;
 
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
@@ -63,6 +64,36 @@ public final class StockList {
                         row.get(MOVEMENT.ITEM_ID), LotCondition.valueOf(row.get(LOT.CONDITION))),
                     new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(quantity)),
                     new Money(row.get(worth), currency)));
+  }
+
+  /** When some of a lot left it last, by whom it was booked, and what for. */
+  public record Taken(Instant at, String actor, String reference) {}
+
+  /** Of each opened container with something in it, when some was taken out last. */
+  public Map<LotId, Taken> lastTaken() {
+    Map<LotId, Taken> taken = new HashMap<>();
+    context
+        .select(MOVEMENT.LOT_ID, MOVEMENT.RECORDED_AT, MOVEMENT.ACTOR, MOVEMENT.REFERENCE)
+        .from(MOVEMENT)
+        .where(
+            MOVEMENT.QUANTITY_MICRO.lt(0L),
+            MOVEMENT.KIND.in(MovementKind.ISSUE.name(), MovementKind.POUR.name()),
+            MOVEMENT.LOT_ID.in(
+                DSL.select(LOT.ID)
+                    .from(LOT)
+                    .join(STOCK)
+                    .on(STOCK.LOT_ID.eq(LOT.ID))
+                    .where(LOT.OPENED_ON.isNotNull(), STOCK.QUANTITY_MICRO.gt(0L))))
+        .orderBy(MOVEMENT.ID)
+        .forEach(
+            row ->
+                taken.put(
+                    row.get(MOVEMENT.LOT_ID),
+                    new Taken(
+                        row.get(MOVEMENT.RECORDED_AT),
+                        row.get(MOVEMENT.ACTOR),
+                        row.get(MOVEMENT.REFERENCE))));
+    return taken;
   }
 
   /** Since when a lot is set aside, and why in the words of whoever did it. */

@@ -220,6 +220,15 @@ public final class TankRepository {
         .fetchSingle(TANK_DIP.ID);
   }
 
+  /** How warm a delivery was, as its note says. */
+  public void delivered(long movement, Temperature warmth) {
+    context
+        .insertInto(DELIVERY_TEMPERATURE)
+        .set(DELIVERY_TEMPERATURE.MOVEMENT_ID, movement)
+        .set(DELIVERY_TEMPERATURE.TEMPERATURE_TENTHS, (long) warmth.tenthsCelsius())
+        .execute();
+  }
+
   /** Who noted something, and when. */
   public record Noted(String actor, Instant at) {}
 

@@ -1218,6 +1218,27 @@ CREATE TABLE delivery_temperature (
   temperature_tenths INTEGER NOT NULL CHECK (temperature_tenths BETWEEN -400 AND 650)
 ) STRICT;
 
+-- What fluids are poured with.
+CREATE TABLE dispenser (
+  id INTEGER NOT NULL PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 40),
+  kind TEXT NOT NULL CHECK (kind IN ('JUG', 'FUNNEL', 'PUMP')),
+  retired INTEGER NOT NULL DEFAULT 0 CHECK (retired IN (0, 1))
+) STRICT;
+
+-- That a fluid went through one, or, without a product, that it was cleaned.
+CREATE TABLE dispenser_use (
+  id INTEGER NOT NULL PRIMARY KEY,
+  dispenser_id INTEGER NOT NULL REFERENCES dispenser,
+  product_id INTEGER REFERENCES product,
+  tray_id INTEGER REFERENCES tray,
+  actor TEXT NOT NULL,
+  used_at TEXT NOT NULL,
+  CHECK (tray_id IS NULL OR product_id IS NOT NULL)
+) STRICT;
+CREATE INDEX dispenser_use_dispenser ON dispenser_use (dispenser_id);
+CREATE INDEX dispenser_use_tray ON dispenser_use (tray_id) WHERE tray_id IS NOT NULL;
+
 -- A count of all bins. While it is open nothing moves, but for what tanks hold; what differs is booked at its end.
 CREATE TABLE stocktake (
   id INTEGER NOT NULL PRIMARY KEY,

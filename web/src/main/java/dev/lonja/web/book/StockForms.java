@@ -7,6 +7,8 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.tank.Dip;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.ledger.Receiving;
 import dev.lonja.desk.ledger.StockDesk;
@@ -23,6 +25,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** The counter's forms on an item: what was typed, read and refused in words. */
 public final class StockForms {
@@ -106,6 +109,26 @@ public final class StockForms {
                                     + " would go into it. Take in what fits, and put the rest"
                                     + " elsewhere."))
                     .when(
+                        StockRefusal.NoTank.class,
+                        none ->
+                            new Problem(
+                                "warmth",
+                                none.bin().address()
+                                    + " is no tank; how warm it came is kept of what goes into"
+                                    + " one. Leave it empty."))
+                    .when(
+                        StockRefusal.NoSuchWarmth.class,
+                        none ->
+                            new Problem(
+                                "warmth",
+                                "The temperature is "
+                                    + none.asked().display()
+                                    + "; allowed is "
+                                    + Dip.COLDEST.display()
+                                    + " to "
+                                    + Dip.WARMEST.display()
+                                    + "."))
+                    .when(
                         StockRefusal.NoSuchPlace.class,
                         none ->
                             new Problem(
@@ -159,6 +182,7 @@ public final class StockForms {
       String expires,
       String cost,
       String reason,
+      @Nullable String warmth,
       String apart,
       String aside) {
     /** Empty, with the problems noted, if it cannot be read. */
@@ -173,6 +197,7 @@ public final class StockForms {
         typed.refuse("cost", "The cost is " + cost.strip() + "; allowed is 0 or more.");
       }
       Optional<String> note = orNone(typed, "reason", "The delivery note", reason, LONGEST_REASON);
+      Optional<Temperature> warm = typed.warmth("warmth", warmth == null ? "" : warmth);
       return typed.all(
           () ->
               desk.receive(
@@ -185,6 +210,7 @@ public final class StockForms {
                       expiresOn,
                       paid.orElseThrow(),
                       note.orElseThrow(),
+                      warm,
                       new Receiving.Answers("yes".equals(apart), "yes".equals(aside)))));
     }
   }

@@ -5,6 +5,7 @@ import dev.lonja.core.order.OrderId;
 import dev.lonja.core.order.OrderLineId;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.scan.Gs1;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
@@ -142,6 +143,7 @@ class DoorController {
       Optional<BigDecimal> cost =
           typed.decimalFromZero("cost", "The cost", field("cost"), Limits.PRICE_MINOR);
       Optional<String> note = orNone("note", "The delivery note", Lengths.BARCODE);
+      Optional<Temperature> warmth = typed.warmth("warmth", field("warmth"));
       Optional<List<DoorDesk.Wrong>> claims = claims();
       Optional<Optional<DoorDesk.Instead>> instead = instead();
       return typed.all(
@@ -155,6 +157,7 @@ class DoorController {
                       expires,
                       cost.orElseThrow(),
                       note.orElseThrow(),
+                      warmth,
                       new Receiving.Answers(
                           "yes".equals(field("apart")), "yes".equals(field("aside")))),
                   "yes".equals(field("more")),

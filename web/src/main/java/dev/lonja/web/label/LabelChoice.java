@@ -3,6 +3,7 @@ package dev.lonja.web.label;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.tank.DispenserId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.label.LabelDesk;
 import java.time.LocalDate;
@@ -56,6 +57,7 @@ final class LabelChoice {
       case "bins" -> desk.bin(name).map(LabelView::of);
       case "trays" -> desk.tray(TrayId.valueOf(name)).map(LabelView::of);
       case "machines" -> desk.machine(name).map(LabelView::of);
+      case "dispensers" -> desk.dispenser(DispenserId.valueOf(name)).map(LabelView::of);
       default -> Optional.empty();
     };
   }

@@ -4,6 +4,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.tank.Dispenser;
 import dev.lonja.desk.fluid.Hazards;
 import dev.lonja.desk.label.LabelDesk;
 import dev.lonja.store.tray.Tray;
@@ -86,6 +87,11 @@ public record LabelView(String small, String large, List<String> lines, String c
 
   static LabelView of(Item.Bin bin) {
     return coded("bin", bin.address(), List.of(), bin.address());
+  }
+
+  /** What fluids are poured with; scanned on a tray it says with what. */
+  static LabelView of(Dispenser dispenser) {
+    return coded("pour with", dispenser.name(), List.of(), dispenser.name());
   }
 
   static LabelView of(Tray tray) {

@@ -1,5 +1,6 @@
 package dev.lonja.web.place;
 
+import dev.lonja.core.ledger.BinStand;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
@@ -79,6 +80,7 @@ class StockHealthController {
         clock.today().toString(),
         health.expiring().stream().map(this::expiring).toList(),
         health.apart().stream().map(this::apart).toList(),
+        health.open().stream().map(this::open).toList(),
         List.of(
             table("rack", health.byRack(), health.total()),
             table("kind", health.byFamily(), health.total()),
@@ -126,6 +128,41 @@ class StockHealthController {
             + expiry,
         one.setAside().map(StockList.SetAside::why).orElse(""),
         one.worth().display());
+  }
+
+  private StockHealthView.Lot open(StockHealthDesk.Open one) {
+    LotFacts lot = one.lot();
+    LocalDate today = clock.today();
+    return new StockHealthView.Lot(
+        lot.binAddress(),
+        Plate.of(one.item()),
+        one.item().description(),
+        lot.lotCode(),
+        lot.lot().quantity().display(),
+        lot.lot()
+            .expiresOn()
+            .map(day -> keeps(day, today))
+            .orElse(State.open("nothing is said of how long it keeps")),
+        "Opened " + Words.day(lot.lot().openedOn().orElseThrow(), today) + ".",
+        one.taken()
+            .map(
+                taken ->
+                    "Some was taken "
+                        + Words.day(clock.dayOf(taken.at()), today)
+                        + " by "
+                        + taken.actor()
+                        + (taken.reference().isEmpty() ? "." : ", " + taken.reference() + "."))
+            .orElse("Nothing was taken yet."),
+        "");
+  }
+
+  private static State keeps(LocalDate last, LocalDate today) {
+    if (last.isBefore(today)) {
+      return State.ofShort("was good through " + Words.day(last, today));
+    }
+    return last.isAfter(today.plusDays(BinStand.EXPIRING_DAYS))
+        ? State.ready("keeps until " + Words.day(last, today))
+        : State.note("keeps until " + Words.day(last, today));
   }
 
   private static StockHealthView.Table table(

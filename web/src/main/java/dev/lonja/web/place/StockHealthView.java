@@ -10,13 +10,19 @@ import java.util.List;
  * @param today as a form takes it
  */
 public record StockHealthView(
-    String summary, String today, List<Lot> expiring, List<Lot> apart, List<Table> worth) {
+    String summary,
+    String today,
+    List<Lot> expiring,
+    List<Lot> apart,
+    List<Lot> open,
+    List<Table> worth) {
 
   /**
    * A lot to be looked at.
    *
    * @param what how it stands, in a sentence
-   * @param why it is set aside; empty if it is not
+   * @param why it is set aside, or by whom and for what some was taken last; empty if neither
+   * @param worth empty where it is not the matter
    */
   public record Lot(
       String bin,

@@ -6,6 +6,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Spoken;
+import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -379,6 +380,13 @@ public final class Typed {
   }
 
   /** What was read, if nothing was wrong with any of it. */
+  /** How warm something in a tank is; nothing if nothing was typed. */
+  public Optional<Temperature> warmth(String field, String text) {
+    return text.isBlank()
+        ? Optional.empty()
+        : spoken(field, "The temperature", text.strip(), "−40 to 65 °C", Spoken.TEMPERATURE);
+  }
+
   public <T> Optional<T> all(Supplier<T> read) {
     return problems.isEmpty() ? Optional.of(read.get()) : Optional.empty();
   }

@@ -72,7 +72,7 @@ class TankController {
             fields.getOrDefault("height", ""),
             "0 up to the height of the tank",
             Spoken.LENGTH);
-    Optional<Temperature> warmth = warmth(typed, fields.getOrDefault("warmth", "").strip());
+    Optional<Temperature> warmth = typed.warmth("warmth", fields.getOrDefault("warmth", ""));
     Optional<Instant> at = when(typed, fields.getOrDefault("when", "").strip());
     return next(
         typed.all(() -> dips.dip(sent, id, new DipDesk.Reading(at, height.orElseThrow(), warmth))),
@@ -80,12 +80,6 @@ class TankController {
         id,
         fields,
         model);
-  }
-
-  private static Optional<Temperature> warmth(Typed typed, String text) {
-    return text.isEmpty()
-        ? Optional.empty()
-        : typed.spoken("warmth", "The temperature", text, "−40 to 65 °C", Spoken.TEMPERATURE);
   }
 
   private Optional<Instant> when(Typed typed, String text) {

@@ -6,6 +6,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Measure;
+import dev.lonja.core.tank.Dispenser;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.Tightening;
 import dev.lonja.core.tray.TrayLine;
@@ -173,6 +174,15 @@ final class TrayPage {
         may(line, item));
   }
 
+  /** " With Jug 3 and Funnel A."; nothing if nobody said with what. */
+  private static String with(List<Dispenser> dispensers) {
+    return dispensers.isEmpty()
+        ? ""
+        : dispensers.stream()
+            .map(Dispenser::name)
+            .collect(Collectors.joining(" and ", " With ", "."));
+  }
+
   /** A code as a browser compares it: what of it counts, without blanks. */
   private static String code(String barcode) {
     return PartKey.of(barcode).map(PartKey::text).orElse("");
@@ -189,7 +199,7 @@ final class TrayPage {
         new TrayView.Fluid(
             line.fluid().map(FluidLineWording::words).orElse(""),
             line.fluid().filter(f -> file.tray().isOpen()).map(FluidLineWording::keeps).orElse(""),
-            PackWording.of(line.packs(), today)),
+            (PackWording.of(line.packs(), today) + with(line.with())).strip()),
         replaced ? file.items().get(asked.askedItemId()).number() : "",
         asked.substitution().map(TrayWording::why).orElse(""),
         asked.leftOut().orElse(""),

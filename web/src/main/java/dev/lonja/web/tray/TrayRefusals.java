@@ -15,6 +15,7 @@ import dev.lonja.web.meter.ReadingWording;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.sign.PersonProblems;
+import dev.lonja.web.tank.DispenserRefusals;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -365,6 +366,7 @@ public final class TrayRefusals {
   /** At the fields of the tray's page. */
   public static final RefusalWording WORDS =
       RefusalWording.of(TrayRefusal.class, REFUSED)
+          .and(DispenserRefusals.at("code"))
           .and(LedgerWording.at("back"))
           .and(PersonProblems.SECOND)
           .and(RefusalWording.of(ReadingRefusal.class, TrayRefusals::reading));

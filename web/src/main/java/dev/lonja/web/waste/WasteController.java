@@ -15,6 +15,7 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.waste.WasteDesk;
 import dev.lonja.desk.waste.WasteKeepDesk;
+import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
@@ -43,8 +44,10 @@ class WasteController {
   private final WasteDesk desk;
   private final WasteKeepDesk keep;
   private final StoreClock clock;
+  private final PdfRenderer pdf;
 
-  WasteController(WasteDesk desk, WasteKeepDesk keep, StoreClock clock) {
+  WasteController(WasteDesk desk, WasteKeepDesk keep, StoreClock clock, PdfRenderer pdf) {
+    this.pdf = pdf;
     this.desk = desk;
     this.keep = keep;
     this.clock = clock;
@@ -64,6 +67,15 @@ class WasteController {
   @GetMapping("/years/{year:[0-9]{4}}.csv")
   ResponseEntity<byte[]> csv(@PathVariable int year) {
     return new WasteWording(clock).csv(desk.year(year)).as("waste-" + year + ".csv");
+  }
+
+  /** For the authority, with a place to sign. */
+  @GetMapping("/years/{year:[0-9]{4}}.pdf")
+  ResponseEntity<byte[]> paper(@PathVariable int year) {
+    return pdf.answer(
+        "waste-year",
+        "waste-" + year + ".pdf",
+        Map.of("view", new WasteWording(clock).year(year, desk.year(year)), "store", desk.store()));
   }
 
   @GetMapping("/{id:[0-9]{1,18}}")

@@ -39,6 +39,7 @@ public final class DemoMaster {
           "climate_months",
           "compartments",
           "deviations",
+          "dispensers",
           "fluid_intervals",
           "item_bins",
           "items",
