@@ -28,13 +28,30 @@ Alpine.data("countSheet", () => ({
   },
   judge(code, typed) {
     const bin = this.binOf(code);
+    const isBin = this.$root.dataset.addresses.split(" ").some((address) => keyOf(address) === code);
     if (bin) {
       this.goTo(bin);
-    } else if (this.$root.dataset.addresses.split(" ").some((address) => keyOf(address) === code)) {
-      location.assign(`${location.pathname}?at=${encodeURIComponent(typed)}`);
+    } else if (isBin && document.documentElement.dataset.kept) {
+      this.says = `${typed.toUpperCase()} is not on the list that this device keeps.`;
+    } else if (isBin) {
+      this.holds(undefined) || location.assign(`${location.pathname}?at=${encodeURIComponent(typed)}`);
     } else {
       this.piece(code, typed);
     }
+  },
+  // the page is loaded anew, and figures of another bin would be lost
+  holds(sent) {
+    const isTyped = (input) => input.value.trim() !== "";
+    const other = this.bins().find((bin) => bin !== sent && [...bin.querySelectorAll("input:not([type=hidden])")].some(isTyped));
+    if (other) {
+      this.goTo(other);
+      this.says = `What you counted in ${other.dataset.bin} is not sent yet. Send it first.`;
+    }
+    return other !== undefined;
+  },
+  send(event) {
+    const bin = event.target.closest("[data-bin]");
+    bin && this.holds(bin) && event.preventDefault();
   },
   piece(code, typed) {
     const at = this.$root.querySelector(".is-at");

@@ -48,7 +48,8 @@ public class CountDesk {
   /**
    * Something to be counted.
    *
-   * @param book new ones in the bin by the book
+   * @param book new ones that are to be found in the bin
+   * @param onTrays how many more the book has there, which lie on trays
    * @param first the count that waits for a second one
    * @param stamp tells whether anything moved since
    */
@@ -58,8 +59,9 @@ public class CountDesk {
       List<String> barcodes,
       Item.Bin bin,
       Quantity book,
+      Optional<Quantity> onTrays,
       Optional<Stored> first,
-      long stamp) {}
+      String stamp) {}
 
   /** What was counted to an end, or waits for the end of the stocktake, with what it is. */
   public record Done(Item item, Item.Bin bin, Stored count) {}
@@ -101,26 +103,15 @@ public class CountDesk {
               .filter(count -> count.count().state().isFinal())
               .forEach(count -> begun.add(count.count().spot().bin()));
           List<BinId> walk = session.items().bins().stream().map(Item.Bin::id).toList();
-          List<CountPlan.Kept> kept = kept(session, book(session).keySet(), walk, item -> "");
+          Set<Spot> spots = BinBook.load(session, clock.today()).spots();
+          List<CountPlan.Kept> kept = kept(session, spots, walk, item -> "");
           int most = session.settings().binsADay();
           return binsOf(CountPlan.today(kept, begun, clock.today(), most));
         });
   }
 
-  /** By the book; of what was found once and waits for a second count, nothing. */
-  private static Map<Spot, Quantity> book(Session session) {
-    Map<Spot, Quantity> book = session.counts().book();
-    session
-        .counts()
-        .firsts()
-        .forEach(
-            (spot, first) ->
-                book.putIfAbsent(spot, Quantity.zero(first.count().counted().measure())));
-    return book;
-  }
-
   private Sheet sheet(Session session, String at) {
-    Map<Spot, Quantity> book = book(session);
+    BinBook book = BinBook.load(session, clock.today());
     Map<BinId, Item.Bin> bins = new LinkedHashMap<>();
     session.items().bins().forEach(bin -> bins.put(bin.id(), bin));
     List<BinId> walk = List.copyOf(bins.keySet());
@@ -133,9 +124,8 @@ public class CountDesk {
     List<Stored> counted =
         open.map(stocktake -> session.counts().of(stocktake.id()))
             .orElseGet(() -> session.counts().since(clock.beginOf(clock.today())));
-    Map<ItemId, Item> items = items(session, book.keySet(), counted);
-    List<CountPlan.Kept> kept =
-        kept(session, book.keySet(), walk, item -> items.get(item).number());
+    Map<ItemId, Item> items = items(session, book.spots(), counted);
+    List<CountPlan.Kept> kept = kept(session, book.spots(), walk, item -> items.get(item).number());
     List<Stored> ended = counted.stream().filter(count -> count.count().state().isFinal()).toList();
     Set<Spot> endedSpots = new HashSet<>();
     Set<BinId> begun = new HashSet<>();
@@ -219,13 +209,9 @@ public class CountDesk {
   }
 
   private record Known(
-      Map<ItemId, Item> items,
-      Map<BinId, Item.Bin> bins,
-      Map<Spot, Quantity> book,
-      Map<Spot, Stored> firsts) {}
+      Map<ItemId, Item> items, Map<BinId, Item.Bin> bins, BinBook book, Map<Spot, Stored> firsts) {}
 
   private static List<Due> due(Session session, List<CountPlan.Kept> list, Known known) {
-    Map<Spot, Long> stamps = session.counts().stamps();
     Map<ItemId, List<String>> barcodes =
         session.keeping().barcodes(list.stream().map(CountPlan.Kept::item).distinct().toList());
     return list.stream()
@@ -237,9 +223,10 @@ public class CountDesk {
                   known.items().get(one.item()),
                   barcodes.getOrDefault(one.item(), List.of()),
                   known.bins().get(one.bin()),
-                  known.book().get(spot),
+                  known.book().of(spot).orElseThrow(),
+                  known.book().onTrays(spot),
                   Optional.ofNullable(known.firsts().get(spot)),
-                  stamps.getOrDefault(spot, 0L));
+                  known.book().stamp(spot));
             })
         .toList();
   }

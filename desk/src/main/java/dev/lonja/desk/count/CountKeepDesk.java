@@ -57,7 +57,7 @@ public class CountKeepDesk extends KeepersDesk {
    * @param stamp as the list had it
    * @param why it differs; empty if nothing was said
    */
-  public record Figure(ItemId item, BigDecimal counted, long stamp, String why) {}
+  public record Figure(ItemId item, BigDecimal counted, String stamp, String why) {}
 
   /**
    * What lay there and was not to.
@@ -85,7 +85,7 @@ public class CountKeepDesk extends KeepersDesk {
                   session,
                   sent,
                   bin,
-                  session.counts().book(),
+                  BinBook.load(session, clock.today()),
                   session.counts().firsts(),
                   session.stocktakes().open().map(open -> open.id()),
                   signature);
@@ -111,28 +111,18 @@ public class CountKeepDesk extends KeepersDesk {
       Session session,
       Sent sent,
       BinId id,
-      Map<Spot, Quantity> book,
+      BinBook book,
       Map<Spot, Stored> firsts,
       Optional<StocktakeId> stocktake,
-      SecondPerson.Signature signature) {
-
-    /** How much there is to be; nothing of what was found once and waits for a second count. */
-    Optional<Quantity> bookOf(Spot spot) {
-      return Optional.ofNullable(book.get(spot))
-          .or(
-              () ->
-                  Optional.ofNullable(firsts.get(spot))
-                      .map(first -> Quantity.zero(first.count().counted().measure())));
-    }
-  }
+      SecondPerson.Signature signature) {}
 
   private Outcome row(Bin at, Figure figure) {
     Spot spot = new Spot(figure.item(), at.id());
-    Optional<Quantity> book = at.bookOf(spot);
+    Optional<Quantity> book = at.book().of(spot);
     if (book.isEmpty()) {
       return Outcome.refused(new CountRefusal.NothingThere(spot.item()));
     }
-    if (at.session().counts().stamp(spot) != figure.stamp()) {
+    if (!at.book().stamp(spot).equals(figure.stamp())) {
       return Outcome.refused(new CountRefusal.MovedMeanwhile(spot.item()));
     }
     return taken(at, spot, book.get(), figure.counted(), figure.why());
@@ -148,7 +138,7 @@ public class CountKeepDesk extends KeepersDesk {
     }
     Item item = items.get(0);
     Spot spot = new Spot(item.id(), at.id());
-    if (at.bookOf(spot).isPresent()) {
+    if (at.book().of(spot).isPresent()) {
       return Outcome.refused(new CountRefusal.OnTheList(item));
     }
     return taken(at, spot, Quantity.zero(item.measure()), found.counted(), found.why());

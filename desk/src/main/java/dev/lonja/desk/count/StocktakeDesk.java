@@ -8,11 +8,13 @@ import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
+import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.count.CountRepository.State;
 import dev.lonja.store.count.CountRepository.Stored;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -27,9 +29,11 @@ import org.springframework.stereotype.Service;
 public class StocktakeDesk {
 
   private final LonjaStore store;
+  private final StoreClock clock;
 
-  StocktakeDesk(LonjaStore store) {
+  StocktakeDesk(LonjaStore store, StoreClock clock) {
     this.store = store;
+    this.clock = clock;
   }
 
   /**
@@ -71,19 +75,21 @@ public class StocktakeDesk {
     return store.read(
         session ->
             new Overview(
-                session.stocktakes().open().map(stocktake -> open(session, stocktake)),
+                session
+                    .stocktakes()
+                    .open()
+                    .map(stocktake -> open(session, stocktake, clock.today())),
                 session.stocktakes().all().stream().filter(one -> !one.isOpen()).toList(),
                 session.tanks().all().size()));
   }
 
-  static Open open(Session session, Stocktake stocktake) {
+  static Open open(Session session, Stocktake stocktake, LocalDate today) {
     List<Stored> counts = session.counts().of(stocktake.id());
     Set<Spot> ended = new HashSet<>();
     counts.stream()
         .filter(count -> count.count().state().isFinal())
         .forEach(count -> ended.add(count.count().spot()));
-    Set<Spot> left = new HashSet<>(session.counts().book().keySet());
-    left.addAll(session.counts().firsts().keySet());
+    Set<Spot> left = new HashSet<>(BinBook.load(session, today).spots());
     left.removeAll(ended);
     List<Stored> differing =
         counts.stream().filter(count -> count.count().state() == State.DIFFERS).toList();

@@ -85,7 +85,7 @@ public class StocktakeKeepDesk extends KeepersDesk {
     if (stocktake.isEmpty()) {
       return Outcome.refused(new CountRefusal.NoStocktake());
     }
-    StocktakeDesk.Open open = StocktakeDesk.open(session, stocktake.get());
+    StocktakeDesk.Open open = StocktakeDesk.open(session, stocktake.get(), clock.today());
     if (open.binsLeft() > 0) {
       return Outcome.refused(new CountRefusal.BinsLeft(open.binsLeft()));
     }

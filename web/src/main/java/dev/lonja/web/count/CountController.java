@@ -37,6 +37,7 @@ class CountController {
   private static final int FINE = 3;
   private static final String COUNTED = "counted-";
   private static final Pattern NUMBER = Pattern.compile("[0-9]{1,18}");
+  private static final Pattern STAMP = Pattern.compile("[0-9]{1,18}-[0-9]{1,18}");
 
   private final CountDesk desk;
   private final CountKeepDesk keep;
@@ -105,7 +106,7 @@ class CountController {
       return Optional.empty();
     }
     String stamp = fields.getOrDefault("stamp-" + id, "");
-    if (!NUMBER.matcher(id).matches() || !NUMBER.matcher(stamp).matches()) {
+    if (!NUMBER.matcher(id).matches() || !STAMP.matcher(stamp).matches()) {
       typed.refuse(COUNTED + id, "The list is not whole any more. Load the page again.");
       return Optional.empty();
     }
@@ -115,8 +116,7 @@ class CountController {
         figure ->
             reason.map(
                 said ->
-                    new CountKeepDesk.Figure(
-                        new ItemId(Long.parseLong(id)), figure, Long.parseLong(stamp), said)));
+                    new CountKeepDesk.Figure(new ItemId(Long.parseLong(id)), figure, stamp, said)));
   }
 
   private static Optional<CountKeepDesk.Found> found(Typed typed, Map<String, String> fields) {

@@ -58,7 +58,7 @@ public record CountView(Head head, List<OneBin> bins, List<DoneBin> done) {
       String why,
       State state,
       String book,
-      long stamp) {}
+      String stamp) {}
 
   /** A bin that was counted. */
   public record DoneBin(String address, List<State> what) {}

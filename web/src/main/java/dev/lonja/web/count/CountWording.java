@@ -219,7 +219,10 @@ final class CountWording {
         Plate.of(item),
         item.description(),
         due.book().measure().symbol(),
-        why(due.kept()),
+        why(due.kept())
+            + due.onTrays()
+                .map(laid -> "; " + laid.display() + " more on trays, not to be counted")
+                .orElse(""),
         due.first()
             .map(first -> State.note("second count; " + first.count().actor() + " made the first"))
             .orElse(State.open("")),
