@@ -2,6 +2,7 @@ package dev.lonja.desk.count;
 
 import dev.lonja.core.count.CountVerdict;
 import dev.lonja.core.count.Spot;
+import dev.lonja.core.count.Stocktake;
 import dev.lonja.core.count.StocktakeId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
@@ -33,6 +34,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Takes counts: what agrees is noted, what differs is booked, and much is counted again first. */
@@ -87,7 +90,8 @@ public class CountKeepDesk extends KeepersDesk {
                   bin,
                   BinBook.load(session, clock.today()),
                   session.counts().firsts(),
-                  session.stocktakes().open().map(open -> open.id()),
+                  session.stocktakes().open().map(Stocktake::id),
+                  counted(session),
                   signature);
           for (Figure figure : figures.rows()) {
             refused(row(at, figure), reasons);
@@ -98,6 +102,15 @@ public class CountKeepDesk extends KeepersDesk {
           }
           return reasons.isEmpty() ? Outcome.done() : new Outcome.Refused(reasons);
         });
+  }
+
+  /** What is counted to an end of the open stocktake: twice it would be booked twice. */
+  private static Set<Spot> counted(Session session) {
+    return session.stocktakes().open().stream()
+        .flatMap(open -> session.counts().of(open.id()).stream())
+        .filter(stored -> stored.count().state().isFinal())
+        .map(stored -> stored.count().spot())
+        .collect(Collectors.toSet());
   }
 
   private static void refused(Outcome outcome, List<Refusal> reasons) {
@@ -114,6 +127,7 @@ public class CountKeepDesk extends KeepersDesk {
       BinBook book,
       Map<Spot, Stored> firsts,
       Optional<StocktakeId> stocktake,
+      Set<Spot> counted,
       SecondPerson.Signature signature) {}
 
   private Outcome row(Bin at, Figure figure) {
@@ -145,6 +159,9 @@ public class CountKeepDesk extends KeepersDesk {
   }
 
   private Outcome taken(Bin at, Spot spot, Quantity book, BigDecimal figure, String why) {
+    if (at.counted().contains(spot)) {
+      return Outcome.refused(new CountRefusal.CountedAlready(spot.item()));
+    }
     Quantity counted = Quantity.of(book.measure(), figure);
     if (!counted.isCountable()) {
       return Outcome.refused(new CountRefusal.NotWhole(spot.item(), counted));

@@ -21,6 +21,9 @@ public sealed interface CountRefusal extends Refusal {
   /** Something of it moved since the list was opened. */
   record MovedMeanwhile(ItemId item) implements CountRefusal {}
 
+  /** Somebody else counted it for this stocktake meanwhile. */
+  record CountedAlready(ItemId item) implements CountRefusal {}
+
   /** Part of a piece. */
   record NotWhole(ItemId item, Quantity counted) implements CountRefusal {}
 

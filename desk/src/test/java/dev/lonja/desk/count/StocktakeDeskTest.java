@@ -194,6 +194,17 @@ class StocktakeDeskTest {
     assertThat(overview().open().orElseThrow().agree()).isEqualTo(1);
   }
 
+  /** Two people count one bin from lists that were opened before: it is booked once. */
+  @Test
+  void whatIsCountedIsNotCountedTwice() {
+    aFilterIsMissing();
+    assertThat(Cage.reasons(count(FILTERS, "4", "lost")))
+        .containsExactly(new CountRefusal.CountedAlready(FILTER));
+    countAllBut(FILTERS);
+    assertThat(stocktake.book(cage.sent(), NONE)).isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(4));
+  }
+
   /** What agreed was counted all the same. */
   @Test
   void givenUpItBooksNothing() {

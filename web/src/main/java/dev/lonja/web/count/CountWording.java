@@ -58,6 +58,13 @@ final class CountWording {
                     "counted-" + moved.item(),
                     "Some of it moved since this list was opened. Count it again."))
         .when(
+            CountRefusal.CountedAlready.class,
+            already ->
+                new Problem(
+                    "counted-" + already.item(),
+                    "It is counted already. Empty the field; if it has to be counted once more, say so"
+                        + " on the page of the stocktake."))
+        .when(
             CountRefusal.NotWhole.class,
             part ->
                 new Problem(
