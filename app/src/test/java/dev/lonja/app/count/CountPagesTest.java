@@ -113,6 +113,46 @@ class CountPagesTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
+  /**
+   * A washer lies in another bin: why is asked where it was written, and then it is booked there.
+   */
+  @Test
+  void whatLiesWhereItDoesNotBelongIsWrittenBesideTheList() {
+    Page page = shown();
+    Element washers = washers(page);
+    String here = washers.closest("[data-bin]").attr("data-bin");
+    Element other =
+        page.document().select("[data-bin]").stream()
+            .filter(bin -> !bin.attr("data-bin").equals(here))
+            .findFirst()
+            .orElseThrow();
+    Map<String, String> found = new HashMap<>();
+    found.put("found", washers.attr("data-words"));
+    found.put("foundCounted", "1");
+    FormElement form = (FormElement) other.selectFirst("form");
+    Page asked = keeper().submit(form, found);
+    String wrong = "[id^=foundWhy-][id$=-wrong] .field-error";
+    assertThat(asked.document().select(wrong).text()).contains("1 counted, the book has 0");
+    found.put("foundWhy", "fell out of its box");
+    keeper()
+        .submit(
+            (FormElement)
+                asked.document().selectFirst("[data-bin=" + other.attr("data-bin") + "] form"),
+            found);
+    assertThat(
+            keeper()
+                .get("/stores/counts?at=" + other.attr("data-bin"))
+                .document()
+                .select(
+                    "[data-bin="
+                        + other.attr("data-bin")
+                        + "] [data-words='"
+                        + washers.attr("data-words")
+                        + "']"))
+        .hasSize(1);
+    assertThat(SERVER.isSound()).isTrue();
+  }
+
   @Test
   void whatMovedMeanwhileIsCountedAgain() {
     Element row = rows(shown()).get(2);

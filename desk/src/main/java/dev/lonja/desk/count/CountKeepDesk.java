@@ -205,7 +205,7 @@ public class CountKeepDesk extends KeepersDesk {
               worth,
               last == 0 ? Optional.empty() : session.ledger().line(last)));
     }
-    if (taken.at().stocktake().isPresent()) {
+    if (taken.at().stocktake().isPresent() && booking instanceof Booking.Booked) {
       return note(taken, State.DIFFERS);
     }
     Outcome done =

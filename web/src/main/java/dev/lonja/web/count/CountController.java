@@ -93,8 +93,24 @@ class CountController {
                 Reply.to(done)
                     .onto(PATH + (shown.withBook() ? "?book=yes" : ""))
                     .worded(wording.refusals())
-                    .or(problems -> page(shown, fields, problems, model)))
+                    .or(
+                        problems ->
+                            page(
+                                shown,
+                                fields,
+                                problems.stream().map(problem -> at(problem, fields)).toList(),
+                                model)))
         .orElseGet(() -> page(shown, fields, typed.problems(), model));
+  }
+
+  /** What is wrong with something that has no row stands where it was written beside the list. */
+  private static Problem at(Problem problem, Map<String, String> fields) {
+    String field = problem.field();
+    String id = field.substring(field.indexOf('-') + 1);
+    if (!NUMBER.matcher(id).matches() || fields.containsKey(COUNTED + id)) {
+      return problem;
+    }
+    return new Problem(field.startsWith(COUNTED) ? "foundCounted" : "foundWhy", problem.text());
   }
 
   /** What a row says; nothing if no figure is in it. */
