@@ -120,6 +120,8 @@ class ArrangeTest {
         .contains("\"first\" is not a number");
     assertThat(keeper().submit(form(), Map.of("address-" + one.id(), "A-THIRTEEN-13")).words())
         .contains("13 characters; allowed are 12");
+    assertThat(keeper().submit(form(), Map.of("address-" + one.id(), "A 03")).words())
+        .contains("allowed are 12, without blanks");
     assertThat(addresses()).isEqualTo(before);
   }
 

@@ -111,13 +111,20 @@ public class ArrangeDesk extends KeepersDesk {
         if (before.used().contains(one.bin())) {
           refusals.add(new ArrangeRefusal.Used(one.bin(), one.address()));
         }
-      } else if (one.address().isBlank() || one.address().length() > LONGEST_ADDRESS) {
+      } else if (!isAddress(one.address())) {
         refusals.add(new ArrangeRefusal.BadAddress(one.bin(), one.address(), LONGEST_ADDRESS));
       } else if (!taken.add(one.address())) {
         refusals.add(new ArrangeRefusal.SameAddress(one.bin(), one.address()));
       }
     }
     return refusals;
+  }
+
+  /** A list of addresses is written with a blank between two. */
+  private static boolean isAddress(String text) {
+    return !text.isEmpty()
+        && text.length() <= LONGEST_ADDRESS
+        && text.chars().noneMatch(Character::isWhitespace);
   }
 
   private void arrange(Session session, Sent sent, Arrangement before, List<Wanted> wanted) {

@@ -9,7 +9,7 @@ public sealed interface ArrangeRefusal extends Refusal {
   /** The bins are not those that there are. */
   record OtherBins() implements ArrangeRefusal {}
 
-  /** An address is empty or too long. */
+  /** An address is empty, too long or has a blank in it. */
   record BadAddress(BinId bin, String address, int most) implements ArrangeRefusal {}
 
   /** Two bins would have one address. */

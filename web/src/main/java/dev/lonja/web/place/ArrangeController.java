@@ -54,7 +54,7 @@ class ArrangeController {
                                   + bad.address().length()
                                   + " characters; allowed are "
                                   + bad.most()
-                                  + "."))
+                                  + ", without blanks."))
               .when(
                   ArrangeRefusal.SameAddress.class,
                   same ->
