@@ -31,9 +31,6 @@ import org.springframework.stereotype.Service;
 @Allowed.ToKeepStore
 public class ArrangeDesk extends KeepersDesk {
 
-  /** Characters of an address. */
-  public static final int LONGEST_ADDRESS = Lengths.ADDRESS;
-
   private final LonjaStore store;
   private final OnceOnly once;
   private final StoreClock clock;
@@ -112,7 +109,7 @@ public class ArrangeDesk extends KeepersDesk {
           refusals.add(new ArrangeRefusal.Used(one.bin(), one.address()));
         }
       } else if (!isAddress(one.address())) {
-        refusals.add(new ArrangeRefusal.BadAddress(one.bin(), one.address(), LONGEST_ADDRESS));
+        refusals.add(new ArrangeRefusal.BadAddress(one.bin(), one.address(), Lengths.ADDRESS));
       } else if (!taken.add(one.address())) {
         refusals.add(new ArrangeRefusal.SameAddress(one.bin(), one.address()));
       }
@@ -123,7 +120,7 @@ public class ArrangeDesk extends KeepersDesk {
   /** A list of addresses is written with a blank between two. */
   private static boolean isAddress(String text) {
     return !text.isEmpty()
-        && text.length() <= LONGEST_ADDRESS
+        && text.length() <= Lengths.ADDRESS
         && text.chars().noneMatch(Character::isWhitespace);
   }
 
