@@ -54,13 +54,7 @@ public final class Neighbourhood {
    */
   public static Neighbourhood around(PartId start, StatementSource source) {
     Map<PartId, List<Statement>> byPart = new LinkedHashMap<>();
-    Map<PartId, Confidence> reach = new HashMap<>(Map.of(start, Confidence.FULL));
-    Set<PartId> frontier = new LinkedHashSet<>(Set.of(start));
-    for (int hop = 0; hop <= PathSearch.MOST_HOPS && !frontier.isEmpty(); hop++) {
-      read(frontier, source, byPart);
-      frontier = hop == PathSearch.MOST_HOPS ? Set.of() : next(frontier, byPart, reach);
-    }
-    readClasses(List.copyOf(byPart.keySet()), source, byPart);
+    readPaths(Set.of(start), source, byPart);
     Neighbourhood known = new Neighbourhood(start, Map.of(), byPart);
     readClasses(known.vetoedOnes(), source, byPart);
     Set<PartId> named = new LinkedHashSet<>(byPart.keySet());
@@ -72,7 +66,20 @@ public final class Neighbourhood {
     return new Neighbourhood(start, parts, byPart);
   }
 
-  private static void read(
+  /** Reads as far as paths from any of these may lead, and all that SAME joins to that. */
+  static void readPaths(
+      Collection<PartId> starts, StatementSource source, Map<PartId, List<Statement>> byPart) {
+    Map<PartId, Confidence> reach = new HashMap<>();
+    starts.forEach(start -> reach.put(start, Confidence.FULL));
+    Set<PartId> frontier = new LinkedHashSet<>(starts);
+    for (int hop = 0; hop <= PathSearch.MOST_HOPS && !frontier.isEmpty(); hop++) {
+      read(frontier, source, byPart);
+      frontier = hop == PathSearch.MOST_HOPS ? Set.of() : next(frontier, byPart, reach);
+    }
+    readClasses(List.copyOf(byPart.keySet()), source, byPart);
+  }
+
+  static void read(
       Collection<PartId> wanted, StatementSource source, Map<PartId, List<Statement>> byPart) {
     Set<PartId> unread = new LinkedHashSet<>(wanted);
     unread.removeAll(byPart.keySet());
@@ -111,7 +118,7 @@ public final class Neighbourhood {
     return next;
   }
 
-  private static void readClasses(
+  static void readClasses(
       Collection<PartId> from, StatementSource source, Map<PartId, List<Statement>> byPart) {
     Set<PartId> seen = new HashSet<>(from);
     Collection<PartId> round = from;

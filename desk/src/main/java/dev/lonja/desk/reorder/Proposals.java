@@ -106,6 +106,11 @@ public final class Proposals {
     this.manner = manner;
   }
 
+  /** By item, who sells it. */
+  Map<ItemId, List<Supply>> supplies() {
+    return known.supplies();
+  }
+
   /** Empty if nobody supplies it, or it is not bought any more. */
   public Optional<Proposal> of(Subject subject) {
     List<Proposal> all = new ArrayList<>();

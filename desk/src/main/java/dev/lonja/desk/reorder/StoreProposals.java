@@ -43,7 +43,7 @@ public final class StoreProposals {
   /** By subject, in their order, what is proposed of it; empty for what nobody supplies. */
   public static Map<Subject, Optional<Proposal>> of(
       Session session, FleetPicture fleet, List<Subject> subjects, Proposals proposals) {
-    PackMixes mixes = new PackMixes(session.supplies().all(), fleet.today());
+    PackMixes mixes = new PackMixes(proposals.supplies(), fleet.today());
     Map<Subject, Optional<Proposal>> all =
         new StoreProposals(session, fleet, proposals).all(subjects);
     all.replaceAll((subject, proposal) -> proposal.map(one -> one.isDue() ? mixes.of(one) : one));
@@ -62,8 +62,8 @@ public final class StoreProposals {
       }
     }
     due.sort(FIRST_TO_RUN_SHORT);
-    Map<ItemId, List<StandIns.StandIn>> offered = new LinkedHashMap<>();
-    due.forEach(one -> offered.put(lead(one).id(), standIns.of(lead(one))));
+    Map<ItemId, List<StandIns.StandIn>> offered =
+        standIns.of(due.stream().map(StoreProposals::lead).toList());
     UsedUpFirst first = UsedUpFirst.of(lacking(due, offered), spare(offered));
     for (Proposal proposal : due) {
       List<Proposal.Other> others = others(proposal, offered.get(lead(proposal).id()), first);
