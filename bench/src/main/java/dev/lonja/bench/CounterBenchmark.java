@@ -7,7 +7,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
@@ -82,12 +82,12 @@ public class CounterBenchmark {
               .findFirst()
               .orElseThrow();
       ItemStock stock = session.ledger().stockOf(clip.id());
-      Place place = stock.lots().get(0).place();
+      LotInBin place = stock.lots().get(0).place();
       Booking.Booked booked =
           (Booking.Booked)
               Ledger.receive(
                   stock,
-                  new Place(clip.id(), place.lotId(), place.binId()),
+                  new LotInBin(clip.id(), place.lotId(), place.binId()),
                   Quantity.pieces(PIECES),
                   Money.zero(stock.value().currency()));
       Instant now = Instant.now();

@@ -11,7 +11,7 @@ import dev.lonja.core.quantity.Quantity;
  * @param kind {@link MovementKind#RECONDITIONED} or {@link MovementKind#REGRADED}
  * @param cost what work on it cost, which is added to its worth; zero or more
  */
-public record ChangeOfCondition(MovementKind kind, Place from, LotId toLotId, Money cost) {
+public record ChangeOfCondition(MovementKind kind, LotInBin from, LotId toLotId, Money cost) {
 
   public ChangeOfCondition {
     if (cost.minor() < 0) {
@@ -33,6 +33,6 @@ public record ChangeOfCondition(MovementKind kind, Place from, LotId toLotId, Mo
     Money worth =
         left.lines().stream().map(line -> line.value().negated()).reduce(cost, Money::plus);
     return Ledger.putIn(
-        kind, stock, new Place(from.itemId(), toLotId, from.binId()), quantity, worth);
+        kind, stock, new LotInBin(from.itemId(), toLotId, from.binId()), quantity, worth);
   }
 }

@@ -62,7 +62,7 @@ public record ItemStock(
     return sum(StockedLot::quarantined);
   }
 
-  Quantity at(Place place) {
+  Quantity at(LotInBin place) {
     return sum(lot -> lot.place().equals(place));
   }
 

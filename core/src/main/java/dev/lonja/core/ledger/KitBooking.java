@@ -24,7 +24,7 @@ public final class KitBooking {
    * @param place where it goes
    * @param perKit pieces in one kit
    */
-  public record Out(ItemStock stock, Place place, int perKit) {}
+  public record Out(ItemStock stock, LotInBin place, int perKit) {}
 
   /**
    * Something that goes into a kit.
@@ -71,7 +71,7 @@ public final class KitBooking {
 
   /** Takes the contents of {@code kits} off the shelf and puts the kits at a place. */
   public static Result made(
-      ItemStock kit, Place place, Quantity kits, List<In> contents, LocalDate today) {
+      ItemStock kit, LotInBin place, Quantity kits, List<In> contents, LocalDate today) {
     Map<ItemId, Booking> byItem = new LinkedHashMap<>();
     Money worth = new Money(0, kit.value().currency());
     for (In content : contents) {

@@ -22,7 +22,7 @@ public final class Ledger {
   private Ledger() {}
 
   /** Receives {@code quantity} worth {@code cost} in all. */
-  public static Booking receive(ItemStock stock, Place place, Quantity quantity, Money cost) {
+  public static Booking receive(ItemStock stock, LotInBin place, Quantity quantity, Money cost) {
     return refusalOfAmount(quantity)
         .or(() -> refusalOfPrice(quantity, cost))
         .<Booking>map(Booking::refused)
@@ -35,7 +35,7 @@ public final class Ledger {
    * @param stock in the condition that it is in, which is not new
    * @param worth of all of it, zero unless somebody states one
    */
-  public static Booking salvage(ItemStock stock, Place place, Quantity quantity, Money worth) {
+  public static Booking salvage(ItemStock stock, LotInBin place, Quantity quantity, Money worth) {
     if (stock.condition() == LotCondition.NEW) {
       throw new IllegalArgumentException(
           "condition of what is salvaged is NEW; allowed are USED_GOOD and TO_RECONDITION");
@@ -57,7 +57,7 @@ public final class Ledger {
 
   /** Puts {@code quantity} in at a stated worth; the average is worked out anew. */
   static Booking putIn(
-      MovementKind kind, ItemStock stock, Place place, Quantity quantity, Money worth) {
+      MovementKind kind, ItemStock stock, LotInBin place, Quantity quantity, Money worth) {
     Optional<Refusal> refusal = refusalOfAmount(quantity);
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
@@ -156,7 +156,7 @@ public final class Ledger {
   }
 
   /** Moves a quantity of one lot between bins; the value goes along and the average stays. */
-  public static Booking transfer(ItemStock stock, Place from, BinId toBinId, Quantity quantity) {
+  public static Booking transfer(ItemStock stock, LotInBin from, BinId toBinId, Quantity quantity) {
     Optional<Refusal> refusal =
         refusalOfAmount(quantity)
             .or(() -> refusalOfPresence(stock, from, quantity))
@@ -177,25 +177,25 @@ public final class Ledger {
    * Moves a quantity of one lot into another lot of the item in the same bin: part of it is set
    * aside, or let go again. The value goes along and the average stays.
    */
-  public static Booking split(ItemStock stock, Place from, LotId toLotId, Quantity quantity) {
+  public static Booking split(ItemStock stock, LotInBin from, LotId toLotId, Quantity quantity) {
     Optional<Refusal> refusal =
         refusalOfAmount(quantity).or(() -> refusalOfPresence(stock, from, quantity));
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
     }
     RunningValue running = new RunningValue(stock);
-    Place to = new Place(from.itemId(), toLotId, from.binId());
+    LotInBin to = new LotInBin(from.itemId(), toLotId, from.binId());
     running.move(MovementKind.TRANSFER, from, to, quantity);
     return running.booked();
   }
 
   /** Throws away part of a lot; quarantined and expired lots may be scrapped. */
-  public static Booking scrap(ItemStock stock, Place place, Quantity quantity) {
+  public static Booking scrap(ItemStock stock, LotInBin place, Quantity quantity) {
     return takeOut(MovementKind.SCRAP, stock, place, quantity);
   }
 
   /** Takes part of one lot out at the moving average, whether it may be issued or not. */
-  static Booking takeOut(MovementKind kind, ItemStock stock, Place place, Quantity quantity) {
+  static Booking takeOut(MovementKind kind, ItemStock stock, LotInBin place, Quantity quantity) {
     Optional<Refusal> refusal =
         refusalOfAmount(quantity).or(() -> refusalOfPresence(stock, place, quantity));
     if (refusal.isPresent()) {
@@ -207,7 +207,7 @@ public final class Ledger {
   }
 
   /** Books the difference to what was counted of a lot in a bin; no line if the count agrees. */
-  public static Booking count(ItemStock stock, Place place, Quantity counted) {
+  public static Booking count(ItemStock stock, LotInBin place, Quantity counted) {
     if (counted.isNegative()) {
       return Booking.refused(new Refusal.NotPositive(counted));
     }
@@ -221,7 +221,7 @@ public final class Ledger {
   }
 
   /** Changes what lies at a place by a signed quantity, at the moving average. */
-  public static Booking adjust(ItemStock stock, Place place, Quantity change) {
+  public static Booking adjust(ItemStock stock, LotInBin place, Quantity change) {
     Quantity size = change.isNegative() ? change.negated() : change;
     Optional<Refusal> refusal =
         refusalOfAmount(size)
@@ -281,7 +281,7 @@ public final class Ledger {
   }
 
   /** Books more of one lot at the moving average. */
-  static Booking more(ItemStock stock, Place place, Quantity change, MovementKind kind) {
+  static Booking more(ItemStock stock, LotInBin place, Quantity change, MovementKind kind) {
     Optional<Refusal> refusal = refusalOfAmount(change);
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
@@ -292,7 +292,7 @@ public final class Ledger {
   }
 
   private static void change(
-      RunningValue running, MovementKind kind, Place place, Quantity change) {
+      RunningValue running, MovementKind kind, LotInBin place, Quantity change) {
     if (change.isPositive()) {
       running.inAtAverage(kind, place, change);
     } else if (change.isNegative()) {
@@ -329,7 +329,7 @@ public final class Ledger {
   }
 
   private static Optional<Refusal> refusalOfPresence(
-      ItemStock stock, Place place, Quantity quantity) {
+      ItemStock stock, LotInBin place, Quantity quantity) {
     Quantity present = stock.at(place);
     return quantity.compareTo(present) > 0
         ? Optional.of(new Refusal.NotThere(quantity, present))

@@ -46,14 +46,15 @@ public final class Levelling {
     List<StockedLot> there =
         stock.lots().stream().filter(lot -> lot.place().binId().equals(bin)).toList();
     return change.isPositive()
-        ? more(stock, there, known.map(lot -> new Place(stock.itemId(), lot, bin)), change, as.kind)
+        ? more(
+            stock, there, known.map(lot -> new LotInBin(stock.itemId(), lot, bin)), change, as.kind)
         : less(stock, there, change.negated(), as.kind);
   }
 
   private static Booking more(
       ItemStock stock,
       List<StockedLot> there,
-      Optional<Place> known,
+      Optional<LotInBin> known,
       Quantity change,
       MovementKind kind) {
     return there.stream()

@@ -15,7 +15,7 @@ import java.util.Optional;
  */
 public record MovementLine(
     MovementKind kind,
-    Place place,
+    LotInBin place,
     Quantity quantity,
     Money value,
     UnitPrice average,

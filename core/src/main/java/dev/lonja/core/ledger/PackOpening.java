@@ -54,7 +54,7 @@ public record PackOpening(StockedLot from, Quantity opened, Quantity poured) {
     if (refusal.isPresent()) {
       return Booking.refused(refusal.get());
     }
-    Place container = new Place(stock.itemId(), openLot, from.place().binId());
+    LotInBin container = new LotInBin(stock.itemId(), openLot, from.place().binId());
     RunningValue running = new RunningValue(stock);
     Quantity left = wanted;
     for (StockedLot lot : Ledger.pickingList(stock, today)) {

@@ -13,7 +13,7 @@ import dev.lonja.core.quantity.Quantity;
 public record PastMovement(
     long id,
     MovementKind kind,
-    Place place,
+    LotInBin place,
     LotCondition condition,
     Quantity quantity,
     Money value,

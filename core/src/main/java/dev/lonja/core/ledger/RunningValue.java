@@ -29,18 +29,18 @@ final class RunningValue {
   }
 
   /** Takes {@code amount} (positive) out at the moving average. */
-  void out(MovementKind kind, Place place, Quantity amount) {
+  void out(MovementKind kind, LotInBin place, Quantity amount) {
     Money atAverage = average.valueOf(amount);
     add(kind, place, amount.negated(), atAverage.negated(), Optional.empty());
   }
 
   /** Puts {@code amount} in at the moving average. */
-  void inAtAverage(MovementKind kind, Place place, Quantity amount) {
+  void inAtAverage(MovementKind kind, LotInBin place, Quantity amount) {
     add(kind, place, amount, average.valueOf(amount), Optional.empty());
   }
 
   /** Moves {@code amount} from one place to another with its value at the moving average. */
-  void move(MovementKind kind, Place from, Place to, Quantity amount) {
+  void move(MovementKind kind, LotInBin from, LotInBin to, Quantity amount) {
     Money atAverage = average.valueOf(amount);
     lines.add(
         new MovementLine(
@@ -48,7 +48,7 @@ final class RunningValue {
     lines.add(new MovementLine(kind, own(to), amount, atAverage, average, Optional.empty()));
   }
 
-  private Place own(Place place) {
+  private LotInBin own(LotInBin place) {
     if (!place.itemId().equals(itemId)) {
       throw new IllegalArgumentException(
           "place is a lot of item " + place.itemId() + "; allowed is one of item " + itemId);
@@ -57,7 +57,8 @@ final class RunningValue {
   }
 
   /** Adds a signed line of a stated value, which the rules of the last piece may still change. */
-  void add(MovementKind kind, Place place, Quantity change, Money stated, Optional<Long> refersTo) {
+  void add(
+      MovementKind kind, LotInBin place, Quantity change, Money stated, Optional<Long> refersTo) {
     quantity = quantity.plus(change);
     Money booked = bookedValue(stated);
     value = value.plus(booked);

@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param openedOn since when the container is open, if it is
  */
 public record StockedLot(
-    Place place,
+    LotInBin place,
     LotCondition condition,
     LocalDate receivedOn,
     Optional<LocalDate> expiresOn,

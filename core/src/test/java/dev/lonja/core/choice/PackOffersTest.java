@@ -9,7 +9,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
@@ -110,7 +110,7 @@ class PackOffersTest {
 
   private static StockedLot lot(long id, String litres, String expires, boolean open) {
     return new StockedLot(
-        new Place(CAN.id(), new LotId(id), new BinId(1)),
+        new LotInBin(CAN.id(), new LotId(id), new BinId(1)),
         LotCondition.NEW,
         TODAY.minusDays(30),
         Optional.of(LocalDate.parse(expires)),

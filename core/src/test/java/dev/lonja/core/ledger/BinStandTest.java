@@ -25,7 +25,7 @@ class BinStandTest {
 
   private static StockedLot lot(ItemId item, long id, int pieces, String expires, boolean aside) {
     return new StockedLot(
-        new Place(item, new LotId(id), BIN),
+        new LotInBin(item, new LotId(id), BIN),
         LotCondition.NEW,
         TODAY.minusDays(30),
         Optional.ofNullable(expires).map(LocalDate::parse),

@@ -23,15 +23,15 @@ class ChangeOfConditionTest {
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final ItemId BLADE = new ItemId(9);
   private static final LocalDate DAY = LocalDate.parse("2027-03-15");
-  private static final Place NEW = place(1);
-  private static final Place DULL = place(2);
-  private static final Place SHARP = place(3);
+  private static final LotInBin NEW = place(1);
+  private static final LotInBin DULL = place(2);
+  private static final LotInBin SHARP = place(3);
 
-  private static Place place(long lot) {
-    return new Place(BLADE, new LotId(lot), new BinId(4));
+  private static LotInBin place(long lot) {
+    return new LotInBin(BLADE, new LotId(lot), new BinId(4));
   }
 
-  private static ItemStock stock(LotCondition condition, Place place, int pieces, long cents) {
+  private static ItemStock stock(LotCondition condition, LotInBin place, int pieces, long cents) {
     Quantity quantity = Quantity.pieces(pieces);
     Money value = new Money(cents, EUR);
     List<StockedLot> lots =

@@ -17,7 +17,7 @@ class ExpiryOutlookTest {
 
   private static StockedLot lot(long id, int pieces, String expires, boolean quarantined) {
     return new StockedLot(
-        new Place(new ItemId(1), new LotId(id), new BinId(1)),
+        new LotInBin(new ItemId(1), new LotId(id), new BinId(1)),
         LotCondition.NEW,
         LocalDate.parse("2026-01-01"),
         expires.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(expires)),

@@ -28,7 +28,7 @@ class KitBookingTest {
             ? List.of()
             : List.of(
                 new StockedLot(
-                    new Place(item, new LotId(item.value() * 10), new BinId(item.value())),
+                    new LotInBin(item, new LotId(item.value() * 10), new BinId(item.value())),
                     LotCondition.NEW,
                     TODAY.minusDays(30),
                     Optional.empty(),
@@ -46,7 +46,7 @@ class KitBookingTest {
   private static KitBooking.Out out(ItemStock stock, int perKit) {
     long item = stock.itemId().value();
     return new KitBooking.Out(
-        stock, new Place(stock.itemId(), new LotId(item * 10 + 1), new BinId(7)), perKit);
+        stock, new LotInBin(stock.itemId(), new LotId(item * 10 + 1), new BinId(7)), perKit);
   }
 
   private static KitBooking.In in(ItemStock stock, int perKit) {
@@ -106,7 +106,7 @@ class KitBookingTest {
     KitBooking.Result result =
         KitBooking.made(
             stock(new ItemId(1), 1, 6_000),
-            new Place(new ItemId(1), new LotId(11), new BinId(1)),
+            new LotInBin(new ItemId(1), new LotId(11), new BinId(1)),
             Quantity.pieces(1),
             List.of(
                 in(stock(new ItemId(2), 10, 30_000), 1), in(stock(new ItemId(3), 10, 5_000), 2)),
@@ -123,7 +123,7 @@ class KitBookingTest {
     KitBooking.Result result =
         KitBooking.made(
             stock(new ItemId(1), 0, 0),
-            new Place(new ItemId(1), new LotId(11), new BinId(1)),
+            new LotInBin(new ItemId(1), new LotId(11), new BinId(1)),
             Quantity.pieces(2),
             List.of(
                 new KitBooking.In(stock(new ItemId(2), 3, 900), 1, Quantity.pieces(2)),

@@ -23,7 +23,7 @@ class LaidPiecesTest {
 
   private static StockedLot lot(long id, long bin, String received, int pieces, boolean aside) {
     return new StockedLot(
-        new Place(new ItemId(1), new LotId(id), new BinId(bin)),
+        new LotInBin(new ItemId(1), new LotId(id), new BinId(bin)),
         LotCondition.NEW,
         LocalDate.parse(received),
         Optional.empty(),

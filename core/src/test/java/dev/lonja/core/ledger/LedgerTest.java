@@ -21,7 +21,7 @@ class LedgerTest {
   private static final Currency EUR = Currency.getInstance("EUR");
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
   private static final Quantity NONE = Quantity.pieces(0);
-  private static final Place SHELF = new Place(new ItemId(9), new LotId(1), new BinId(1));
+  private static final LotInBin SHELF = new LotInBin(new ItemId(9), new LotId(1), new BinId(1));
 
   /**
    * Three lots: 1 expires in May, 2 on today's date and is good through it, 3 never; 4 expired
@@ -185,7 +185,7 @@ class LedgerTest {
     assertThat(lines.get(0).value()).isEqualTo(new Money(-667, EUR));
     assertThat(lines.get(1).value()).isEqualTo(new Money(667, EUR));
     assertThat(lines.get(1).place())
-        .isEqualTo(new Place(new ItemId(9), new LotId(1), new BinId(2)));
+        .isEqualTo(new LotInBin(new ItemId(9), new LotId(1), new BinId(2)));
     assertThat(lines.get(1).average()).isEqualTo(stock.average());
     assertThat(refusal(Ledger.transfer(stock, SHELF, new BinId(1), Quantity.pieces(1))))
         .isEqualTo(new Refusal.SameBin());
@@ -309,7 +309,7 @@ class LedgerTest {
   @Test
   void anotherItemsLotIsNoPlace() {
     ItemStock stock = stock(1_000, lot(new LotId(1), "2027-01-01", null, 3));
-    Place others = new Place(new ItemId(8), new LotId(1), new BinId(1));
+    LotInBin others = new LotInBin(new ItemId(8), new LotId(1), new BinId(1));
     assertThatThrownBy(() -> Ledger.count(stock, others, Quantity.pieces(2)))
         .hasMessage("place is a lot of item 8; allowed is one of item 9");
     assertThatThrownBy(() -> Ledger.receive(stock, others, Quantity.pieces(2), new Money(100, EUR)))
@@ -338,7 +338,7 @@ class LedgerTest {
 
   private static StockedLot lot(LotId id, String received, String expires, int pieces) {
     return new StockedLot(
-        new Place(new ItemId(9), id, new BinId(1)),
+        new LotInBin(new ItemId(9), id, new BinId(1)),
         LotCondition.NEW,
         LocalDate.parse(received),
         Optional.ofNullable(expires).map(LocalDate::parse),
@@ -350,7 +350,7 @@ class LedgerTest {
   /** Of lot 1, in another bin. */
   private static StockedLot lotIn(BinId binId, int pieces) {
     return new StockedLot(
-        new Place(new ItemId(9), new LotId(1), binId),
+        new LotInBin(new ItemId(9), new LotId(1), binId),
         LotCondition.NEW,
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
@@ -361,7 +361,7 @@ class LedgerTest {
 
   private static StockedLot quarantined(LotId id, int pieces) {
     return new StockedLot(
-        new Place(new ItemId(9), id, new BinId(1)),
+        new LotInBin(new ItemId(9), id, new BinId(1)),
         LotCondition.NEW,
         LocalDate.parse("2027-01-01"),
         Optional.empty(),
@@ -374,7 +374,7 @@ class LedgerTest {
     return new PastMovement(
         id,
         MovementKind.ISSUE,
-        new Place(new ItemId(9), lotId, new BinId(1)),
+        new LotInBin(new ItemId(9), lotId, new BinId(1)),
         LotCondition.NEW,
         Quantity.pieces(-pieces),
         new Money(-cents, EUR),
@@ -386,7 +386,7 @@ class LedgerTest {
     return new PastMovement(
         id,
         MovementKind.TRANSFER,
-        new Place(new ItemId(9), new LotId(1), binId),
+        new LotInBin(new ItemId(9), new LotId(1), binId),
         LotCondition.NEW,
         Quantity.pieces(pieces),
         new Money(cents, EUR),

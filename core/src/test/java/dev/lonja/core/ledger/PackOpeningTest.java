@@ -26,7 +26,7 @@ class PackOpeningTest {
 
   private static StockedLot lot(LotId id, String litres, boolean open, int goodForDays) {
     return new StockedLot(
-        new Place(new ItemId(7), id, new BinId(1)),
+        new LotInBin(new ItemId(7), id, new BinId(1)),
         LotCondition.NEW,
         TODAY.minusDays(30),
         Optional.of(TODAY.plusDays(goodForDays)),
@@ -130,7 +130,7 @@ class PackOpeningTest {
         new PastMovement(
             3,
             MovementKind.OPENED,
-            new Place(new ItemId(7), new LotId(9), new BinId(1)),
+            new LotInBin(new ItemId(7), new LotId(9), new BinId(1)),
             LotCondition.NEW,
             Quantity.litres("5"),
             new Money(2_000, EUR),

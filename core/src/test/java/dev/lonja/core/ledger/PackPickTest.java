@@ -20,7 +20,7 @@ class PackPickTest {
 
   private static StockedLot lot(int id, String litres, boolean open, int goodForDays) {
     return new StockedLot(
-        new Place(new ItemId(7), new LotId(id), new BinId(1)),
+        new LotInBin(new ItemId(7), new LotId(id), new BinId(1)),
         LotCondition.NEW,
         TODAY.minusDays(30),
         Optional.of(TODAY.plusDays(goodForDays)),

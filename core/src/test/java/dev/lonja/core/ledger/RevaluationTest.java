@@ -24,8 +24,8 @@ class RevaluationTest {
   private static final LotId LOT = new LotId(1);
   private static final LotId OTHER = new LotId(2);
 
-  private static Place in(LotId lot) {
-    return new Place(ITEM, lot, new BinId(1));
+  private static LotInBin in(LotId lot) {
+    return new LotInBin(ITEM, lot, new BinId(1));
   }
 
   private static Money money(long minor) {

@@ -6,7 +6,7 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.KitBooking;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
@@ -124,7 +124,7 @@ public class KitLedgerDesk {
   }
 
   /** A lot for what a kit brings or becomes, in the item's home bin. */
-  private Place place(Session session, Item item, String lot) {
+  private LotInBin place(Session session, Item item, String lot) {
     LocalDate today = clock.today();
     LotId lotId =
         session
@@ -140,7 +140,7 @@ public class KitLedgerDesk {
                             lot,
                             today,
                             item.keeping().shelfLifeDays().map(today::plusDays)));
-    return new Place(item.id(), lotId, item.homeBin().id());
+    return new LotInBin(item.id(), lotId, item.homeBin().id());
   }
 
   private Outcome write(Session session, Sent sent, Item kit, KitBooking.Result result) {

@@ -6,9 +6,9 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ChangeOfCondition;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
-import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
@@ -122,7 +122,7 @@ public class ConditionDesk extends KeepersDesk {
   }
 
   private Outcome change(
-      Session session, Sent sent, Place from, Change asked, SecondPerson.Signature signature) {
+      Session session, Sent sent, LotInBin from, Change asked, SecondPerson.Signature signature) {
     LotCondition before = session.lots().conditionOf(from.lotId());
     if (asked.condition() == LotCondition.NEW) {
       return Outcome.refused(new StockRefusal.IsNeverNew());

@@ -7,7 +7,7 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -98,7 +98,7 @@ public final class Receiving {
     Booking booking =
         Ledger.receive(
             stock,
-            new Place(itemId, lot(item, receipt, here), bin.orElseThrow().id()),
+            new LotInBin(itemId, lot(item, receipt, here), bin.orElseThrow().id()),
             coming,
             Money.of(receipt.cost(), stock.value().currency()));
     if (booking instanceof Booking.Booked booked

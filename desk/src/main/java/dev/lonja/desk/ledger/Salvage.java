@@ -4,7 +4,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotCondition;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.place.BinId;
@@ -40,8 +40,8 @@ public record Salvage(
 
   /** Books it into the lot of what came off there in that condition. */
   public Booking booking(Session session) {
-    Place place =
-        new Place(item.id(), session.lots().salvaged(item.id(), from, day, condition), binId);
+    LotInBin place =
+        new LotInBin(item.id(), session.lots().salvaged(item.id(), from, day, condition), binId);
     return Ledger.salvage(
         session.ledger().stockOf(new StockKey(item.id(), condition)), place, quantity, worth);
   }

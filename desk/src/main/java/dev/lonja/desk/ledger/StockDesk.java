@@ -6,7 +6,7 @@ import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Quantity;
@@ -124,7 +124,7 @@ public class StockDesk extends KeepersDesk {
       Item item = session.items().byId(itemId).orElseThrow();
       Receiving.notInto(session, item, asked.toBin(), to).ifPresent(refusals::add);
     }
-    Optional<Place> there = session.ledger().place(itemId, asked.lotId(), asked.binId());
+    Optional<LotInBin> there = session.ledger().place(itemId, asked.lotId(), asked.binId());
     if (there.isEmpty()) {
       refusals.add(new StockRefusal.NoSuchPlace(asked.lotId(), asked.binId()));
     }
@@ -137,7 +137,7 @@ public class StockDesk extends KeepersDesk {
     if (splits && other.equals(asked.lotId())) {
       return Outcome.refused(new StockRefusal.SetAsideAlready(aside));
     }
-    Place place = there.orElseThrow();
+    LotInBin place = there.orElseThrow();
     ItemStock stock =
         session.ledger().stockOf(new StockKey(itemId, session.lots().conditionOf(place.lotId())));
     Quantity quantity = Quantity.of(stock.measure(), asked.amount());

@@ -4,9 +4,9 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.PackPick;
 import dev.lonja.core.ledger.PastMovement;
-import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
@@ -318,7 +318,7 @@ public record TrayFile(
 
   private static Map<Long, List<Packed>> packs(
       Session session, LocalDate today, ItemId itemId, List<TrayLine> lines, Quantity pack) {
-    Map<Place, LotFacts> lots = new HashMap<>();
+    Map<LotInBin, LotFacts> lots = new HashMap<>();
     session.ledger().lotsOf(itemId).forEach(lot -> lots.put(lot.lot().place(), lot));
     List<List<PackPick>> picks =
         PackPick.of(

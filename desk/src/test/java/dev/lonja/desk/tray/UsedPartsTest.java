@@ -8,7 +8,7 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotCondition;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
@@ -87,8 +87,8 @@ class UsedPartsTest {
         .run(
             sent,
             session -> {
-              Place place =
-                  new Place(
+              LotInBin place =
+                  new LotInBin(
                       PLUG,
                       session.lots().salvaged(PLUG, "CH-2", Cage.TODAY, LotCondition.USED_GOOD),
                       new BinId(10));

@@ -1,8 +1,8 @@
 package dev.lonja.store.ledger;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.MovementKind;
-import dev.lonja.core.ledger.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -14,7 +14,7 @@ public record LedgerLine(
     long id,
     ItemId itemId,
     MovementKind kind,
-    Place place,
+    LotInBin place,
     String lotCode,
     String binAddress,
     Quantity quantity,

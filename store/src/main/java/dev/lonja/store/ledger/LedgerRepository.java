@@ -13,9 +13,9 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
-import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
@@ -277,11 +277,11 @@ public final class LedgerRepository {
   }
 
   /** A lot of this item in a bin; empty if the item has no such lot, or the store no such bin. */
-  public Optional<Place> place(ItemId itemId, LotId lotId, BinId binId) {
+  public Optional<LotInBin> place(ItemId itemId, LotId lotId, BinId binId) {
     boolean known =
         context.fetchExists(LOT, LOT.ITEM_ID.eq(itemId), LOT.ID.eq(lotId))
             && context.fetchExists(BIN, BIN.ID.eq(binId));
-    return known ? Optional.of(new Place(itemId, lotId, binId)) : Optional.empty();
+    return known ? Optional.of(new LotInBin(itemId, lotId, binId)) : Optional.empty();
   }
 
   /**
@@ -356,7 +356,7 @@ public final class LedgerRepository {
         row.get(MOVEMENT.ID),
         row.get(MOVEMENT.ITEM_ID),
         MovementKind.valueOf(row.get(MOVEMENT.KIND)),
-        new Place(row.get(MOVEMENT.ITEM_ID), row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
+        new LotInBin(row.get(MOVEMENT.ITEM_ID), row.get(MOVEMENT.LOT_ID), row.get(MOVEMENT.BIN_ID)),
         row.get(LOT.CODE),
         row.get(BIN.ADDRESS),
         new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(MOVEMENT.QUANTITY_MICRO)),
@@ -376,7 +376,7 @@ public final class LedgerRepository {
   static LotFacts lotFacts(Record row) {
     StockedLot lot =
         new StockedLot(
-            new Place(row.get(ITEM.ID), row.get(LOT.ID), row.get(BIN.ID)),
+            new LotInBin(row.get(ITEM.ID), row.get(LOT.ID), row.get(BIN.ID)),
             LotCondition.valueOf(row.get(LOT.CONDITION)),
             row.get(LOT.RECEIVED_ON),
             Optional.ofNullable(row.get(LOT.EXPIRES_ON)),

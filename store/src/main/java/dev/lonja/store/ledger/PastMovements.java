@@ -6,9 +6,9 @@ import static dev.lonja.store.schema.Tables.MOVEMENT;
 
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.PastMovement;
-import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
@@ -129,7 +129,7 @@ public final class PastMovements {
               return new PastMovement(
                   row.get(MOVEMENT.ID),
                   MovementKind.valueOf(row.get(MOVEMENT.KIND)),
-                  new Place(
+                  new LotInBin(
                       row.get(MOVEMENT.ITEM_ID),
                       row.get(MOVEMENT.LOT_ID),
                       row.get(MOVEMENT.BIN_ID)),

@@ -11,10 +11,10 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
-import dev.lonja.core.ledger.Place;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Money;
@@ -78,7 +78,7 @@ class LedgerRepositoryTest {
         stock ->
             Ledger.receive(
                 stock,
-                new Place(FILTER, new LotId(8), new BinId(1)),
+                new LotInBin(FILTER, new LotId(8), new BinId(1)),
                 Quantity.pieces(2),
                 new Money(2_000, EUR)));
     assertThat(stock(FILTER).average()).isEqualTo(new UnitPrice(16_357_143, EUR));
@@ -91,14 +91,14 @@ class LedgerRepositoryTest {
   @Test
   void aPlaceIsALotOfTheItemInABinThatExists() {
     assertThat(place(FILTER, new LotId(8), new BinId(1)))
-        .contains(new Place(FILTER, new LotId(8), new BinId(1)));
+        .contains(new LotInBin(FILTER, new LotId(8), new BinId(1)));
     assertThat(place(FILTER, new LotId(1), new BinId(1))).isEmpty();
     assertThat(place(BRISA, new LotId(8), new BinId(1))).isEmpty();
     assertThat(place(FILTER, new LotId(8), new BinId(999))).isEmpty();
   }
 
-  private Optional<Place> place(ItemId itemId, LotId lotId, BinId binId) {
-    return store.<Optional<Place>>read(session -> session.ledger().place(itemId, lotId, binId));
+  private Optional<LotInBin> place(ItemId itemId, LotId lotId, BinId binId) {
+    return store.<Optional<LotInBin>>read(session -> session.ledger().place(itemId, lotId, binId));
   }
 
   /** The last guard is the file's own: not even a statement by hand books another item's lot. */
@@ -124,7 +124,7 @@ class LedgerRepositoryTest {
               session,
               Ledger.receive(
                   session.ledger().stockOf(FILTER),
-                  new Place(FILTER, lot, new BinId(1)),
+                  new LotInBin(FILTER, lot, new BinId(1)),
                   Quantity.pieces(1),
                   new Money(0, EUR)));
           return true;
@@ -184,7 +184,7 @@ class LedgerRepositoryTest {
         stock ->
             Ledger.transfer(
                 stock,
-                new Place(FILTER, new LotId(8), new BinId(1)),
+                new LotInBin(FILTER, new LotId(8), new BinId(1)),
                 new BinId(2),
                 Quantity.pieces(2)));
     List<LedgerLine> lines = store.read(session -> session.ledger().latest(FILTER, 2));
@@ -218,7 +218,7 @@ class LedgerRepositoryTest {
             List.of(
                 new MovementLine(
                     MovementKind.ISSUE,
-                    new Place(FILTER, new LotId(8), new BinId(1)),
+                    new LotInBin(FILTER, new LotId(8), new BinId(1)),
                     Quantity.pieces(-6),
                     new Money(-1, EUR),
                     new UnitPrice(0, EUR),
@@ -305,7 +305,7 @@ class LedgerRepositoryTest {
               session,
               Ledger.salvage(
                   session.ledger().stockOf(new StockKey(FILTER, condition)),
-                  new Place(FILTER, lot, new BinId(1)),
+                  new LotInBin(FILTER, lot, new BinId(1)),
                   Quantity.pieces(pieces),
                   new Money(cents, EUR)));
           return true;

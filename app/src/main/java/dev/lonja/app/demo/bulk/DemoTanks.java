@@ -6,7 +6,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Quantity;
@@ -158,7 +158,7 @@ public final class DemoTanks {
         item.id(),
         Ledger.receive(
             stock,
-            new Place(item.id(), lot, tank.binId()),
+            new LotInBin(item.id(), lot, tank.binId()),
             quantity,
             session.supplies().of(item.id()).get(0).costOf(quantity)),
         "tanker",

@@ -7,7 +7,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.order.Claim;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.order.OrderLine;
@@ -179,7 +179,7 @@ public final class DemoBuying {
             item.id(),
             Ledger.receive(
                 stock,
-                new Place(item.id(), lot, item.homeBin().id()),
+                new LotInBin(item.id(), lot, item.homeBin().id()),
                 quantity,
                 session.supplies().of(item.id()).get(0).costOf(quantity)),
             reference.isEmpty() ? "opening stock" : "",

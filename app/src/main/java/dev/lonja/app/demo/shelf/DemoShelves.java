@@ -9,7 +9,7 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
-import dev.lonja.core.ledger.Place;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
@@ -134,7 +134,7 @@ public final class DemoShelves {
       LotFacts sealed =
           new LotFacts(
               new StockedLot(
-                  new Place(opening.itemId(), lot, opening.binId()),
+                  new LotInBin(opening.itemId(), lot, opening.binId()),
                   LotCondition.NEW,
                   day,
                   expiry,
@@ -162,7 +162,7 @@ public final class DemoShelves {
     Money cost = new Money(cents, stock.value().currency());
     write(
         opening.itemId(),
-        Ledger.receive(stock, new Place(opening.itemId(), lot, opening.binId()), quantity, cost),
+        Ledger.receive(stock, new LotInBin(opening.itemId(), lot, opening.binId()), quantity, cost),
         "opening stock",
         at);
   }
@@ -186,7 +186,7 @@ public final class DemoShelves {
 
   private void scrapOne(Session session, ItemId itemId, Instant at) {
     ItemStock stock = session.ledger().stockOf(itemId);
-    Place place = session.ledger().lotsOf(itemId).get(0).lot().place();
+    LotInBin place = session.ledger().lotsOf(itemId).get(0).lot().place();
     write(itemId, Ledger.scrap(stock, place, Quantity.pieces(1)), "box got wet", at);
   }
 
@@ -203,7 +203,7 @@ public final class DemoShelves {
     LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
     LotId lot = session.lots().addQuarantinedLot(itemId, "Q9-0042", day);
     ItemStock stock = session.ledger().stockOf(itemId);
-    Place place = new Place(itemId, lot, stock.lots().get(0).place().binId());
+    LotInBin place = new LotInBin(itemId, lot, stock.lots().get(0).place().binId());
     Money cost = new Money(2_600, stock.value().currency());
     write(
         itemId,

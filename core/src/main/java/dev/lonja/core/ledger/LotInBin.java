@@ -4,10 +4,10 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.place.BinId;
 
 /** A lot of an item in a bin: where a quantity lies. A lot is never named without its item. */
-public record Place(ItemId itemId, LotId lotId, BinId binId) {
+public record LotInBin(ItemId itemId, LotId lotId, BinId binId) {
 
   /** The same lot in another bin. */
-  Place in(BinId otherBinId) {
-    return new Place(itemId, lotId, otherBinId);
+  LotInBin in(BinId otherBinId) {
+    return new LotInBin(itemId, lotId, otherBinId);
   }
 }
