@@ -33,6 +33,7 @@ import dev.lonja.store.ledger.JobCosts;
 import dev.lonja.store.ledger.LedgerRepository;
 import dev.lonja.store.ledger.LotRepository;
 import dev.lonja.store.ledger.PastMovements;
+import dev.lonja.store.ledger.PlaceStockRepository;
 import dev.lonja.store.ledger.QuoteRepository;
 import dev.lonja.store.ledger.StockList;
 import dev.lonja.store.ledger.UnplannedIssues;
@@ -46,6 +47,7 @@ import dev.lonja.store.part.PartRepository;
 import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.place.BinRepository;
+import dev.lonja.store.place.PlaceRepository;
 import dev.lonja.store.policy.PolicyRepository;
 import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.replay.PastRepository;
@@ -335,6 +337,14 @@ public final class Session {
 
   public StockList stockList() {
     return new StockList(context, settings().currency());
+  }
+
+  public PlaceRepository places() {
+    return new PlaceRepository(context, settings::storeName);
+  }
+
+  public PlaceStockRepository placeStock() {
+    return new PlaceStockRepository(context, ledger(), places());
   }
 
   public BinRepository bins() {

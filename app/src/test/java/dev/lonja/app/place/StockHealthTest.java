@@ -47,7 +47,7 @@ class StockHealthTest {
             .amount();
     assertThat(page.words()).contains("worth " + book.toPlainString());
     List<Element> tables = page.document().select("table");
-    assertThat(tables).hasSize(3);
+    assertThat(tables).hasSize(4);
     for (Element table : tables) {
       assertThat(
               table.select("tbody td:nth-child(2)").eachText().stream()

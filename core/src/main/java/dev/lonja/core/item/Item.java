@@ -5,6 +5,7 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -66,8 +67,18 @@ public record Item(
         new Keeping(Optional.empty(), Optional.empty(), false, Optional.empty());
   }
 
-  /** A storage place; {@code walkOrder} says where it comes on the walk through the store. */
-  public record Bin(BinId id, String address, int walkOrder) {}
+  /**
+   * A storage place.
+   *
+   * @param walkOrder where it comes on the walk through the store
+   * @param place the store that it stands in
+   */
+  public record Bin(BinId id, String address, int walkOrder, Place place) {
+    /** One of the main store. */
+    public Bin(BinId id, String address, int walkOrder) {
+      this(id, address, walkOrder, Place.MAIN);
+    }
+  }
 
   /**
    * True if it is received with a lot: fluids, and what keeps for a time only. Anything else may be

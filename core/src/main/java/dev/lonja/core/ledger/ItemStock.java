@@ -1,12 +1,15 @@
 package dev.lonja.core.ledger;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /**
@@ -15,12 +18,25 @@ import java.util.function.Predicate;
  * @param lots all of this condition
  * @param value the value of all that is on hand
  * @param average the moving average cost since the last receipt or return
+ * @param within out of which bins something may be issued; empty for all
  */
 public record ItemStock(
-    StockKey key, Measure measure, List<StockedLot> lots, Money value, UnitPrice average) {
+    StockKey key,
+    Measure measure,
+    List<StockedLot> lots,
+    Money value,
+    UnitPrice average,
+    Optional<Set<BinId>> within) {
+
+  /** One of which something may be issued out of every bin. */
+  public ItemStock(
+      StockKey key, Measure measure, List<StockedLot> lots, Money value, UnitPrice average) {
+    this(key, measure, lots, value, average, Optional.empty());
+  }
 
   public ItemStock {
     lots = List.copyOf(lots);
+    within = within.map(Set::copyOf);
     for (StockedLot lot : lots) {
       if (lot.condition() != key.condition()) {
         throw new IllegalArgumentException(
@@ -32,6 +48,20 @@ public record ItemStock(
                 + key.condition());
       }
     }
+  }
+
+  /** The same, of which only what lies in these bins is issued. */
+  public ItemStock within(Set<BinId> bins) {
+    return new ItemStock(key, measure, lots, value, average, Optional.of(bins));
+  }
+
+  /** Lots out of which something may be issued, if they are good. */
+  List<StockedLot> reached() {
+    return lots.stream().filter(this::reaches).toList();
+  }
+
+  private boolean reaches(StockedLot lot) {
+    return within.map(bins -> bins.contains(lot.place().binId())).orElse(true);
   }
 
   public ItemId itemId() {
@@ -47,19 +77,19 @@ public record ItemStock(
     return sum(lot -> true);
   }
 
-  /** Neither expired nor quarantined: what may be issued. */
+  /** Neither expired nor quarantined, in the bins that are reached: what may be issued. */
   public Quantity usable(LocalDate today) {
-    return sum(lot -> lot.mayBeIssued(today));
+    return sum(lot -> reaches(lot) && lot.mayBeIssued(today));
   }
 
   /** What has expired by a day; a lot is good through its last. */
   public Quantity expired(LocalDate today) {
-    return sum(lot -> lot.isExpired(today));
+    return sum(lot -> reaches(lot) && lot.isExpired(today));
   }
 
   /** What is set aside. */
   public Quantity quarantined() {
-    return sum(StockedLot::quarantined);
+    return sum(lot -> reaches(lot) && lot.quarantined());
   }
 
   Quantity at(LotInBin place) {

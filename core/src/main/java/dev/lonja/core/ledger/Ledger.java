@@ -111,7 +111,7 @@ public final class Ledger {
 
   /** Usable lots in the order in which they are picked. */
   public static List<StockedLot> pickingList(ItemStock stock, LocalDate today) {
-    return stock.lots().stream()
+    return stock.reached().stream()
         .filter(lot -> lot.mayBeIssued(today))
         .filter(lot -> lot.quantity().isPositive())
         .sorted(StockedLot.PICKING_ORDER)

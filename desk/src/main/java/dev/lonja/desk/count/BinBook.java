@@ -6,6 +6,8 @@ import dev.lonja.core.ledger.LaidPieces;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
 import dev.lonja.store.count.CountRepository.Stored;
@@ -54,21 +56,33 @@ final class BinBook {
   }
 
   private static Map<Spot, Quantity> laid(Session session, LocalDate today) {
-    Map<ItemId, List<StockedLot>> lots = new HashMap<>();
+    Map<BinId, Place> places = session.places().ofBins();
+    Map<Place, Map<ItemId, List<StockedLot>>> lots = new HashMap<>();
     session.binContents().all().values().stream()
         .flatMap(List::stream)
         .map(facts -> facts.lot())
         .filter(lot -> lot.condition() == LotCondition.NEW)
         .forEach(
-            lot -> lots.computeIfAbsent(lot.place().itemId(), item -> new ArrayList<>()).add(lot));
+            lot ->
+                lots.computeIfAbsent(places.get(lot.place().binId()), place -> new HashMap<>())
+                    .computeIfAbsent(lot.place().itemId(), item -> new ArrayList<>())
+                    .add(lot));
     Map<Spot, Quantity> laid = new HashMap<>();
-    for (Map.Entry<StockKey, Quantity> held : session.ledger().held().entrySet()) {
-      ItemId item = held.getKey().itemId();
-      if (held.getKey().condition() == LotCondition.NEW) {
-        LaidPieces.byBin(lots.getOrDefault(item, List.of()), held.getValue(), today)
-            .forEach((bin, quantity) -> laid.put(new Spot(item, bin), quantity));
-      }
-    }
+    session
+        .placeStock()
+        .held()
+        .forEach(
+            (place, held) ->
+                held.forEach(
+                    (key, quantity) -> {
+                      if (key.condition() == LotCondition.NEW) {
+                        List<StockedLot> its =
+                            lots.getOrDefault(place, Map.of())
+                                .getOrDefault(key.itemId(), List.of());
+                        LaidPieces.byBin(its, quantity, today)
+                            .forEach((bin, part) -> laid.put(new Spot(key.itemId(), bin), part));
+                      }
+                    }));
     return laid;
   }
 

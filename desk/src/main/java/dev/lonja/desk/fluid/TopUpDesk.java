@@ -193,9 +193,11 @@ public class TopUpDesk extends KeepersDesk {
                   sent.actor(),
                   clock.now());
       StockKey key = StockKey.ofNew(item.id());
-      Quantity held = session.ledger().held(session.ledger().stockOf(key));
+      Quantity held =
+          session.placeStock().held(session.ledger().stockOf(key), unit.home());
       Booking booking =
-          PackedIssue.of(session, key, Quantity.of(wish.litres()), held, clock.today());
+          PackedIssue.of(
+              session, key, unit.home(), Quantity.of(wish.litres()), held, clock.today());
       Posting posting =
           new Posting(
               unit.code() + ", " + compartment.name(),

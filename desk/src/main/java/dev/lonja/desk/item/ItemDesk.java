@@ -11,6 +11,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.answer.KeptAnswer;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -97,7 +99,27 @@ public class ItemDesk {
             .getOrDefault(used.condition(), none)
             .minus(held.getOrDefault(used, none))
             .atLeastZero(),
-        money ? Optional.of(new ItemFile.Worth(stock.value(), stock.average())) : Optional.empty());
+        money ? Optional.of(new ItemFile.Worth(stock.value(), stock.average())) : Optional.empty(),
+        places(session, stock));
+  }
+
+  private List<ItemFile.AtPlace> places(Session session, ItemStock stock) {
+    SortedMap<Place, String> names = session.places().names();
+    if (names.size() == 1) {
+      return List.of();
+    }
+    Map<Place, Map<StockKey, Quantity>> held = session.placeStock().held();
+    Quantity none = Quantity.zero(stock.measure());
+    return names.entrySet().stream()
+        .map(
+            entry ->
+                new ItemFile.AtPlace(
+                    entry.getKey(),
+                    entry.getValue(),
+                    stock.within(session.places().bins(entry.getKey())).usable(clock.today()),
+                    held.getOrDefault(entry.getKey(), Map.of())
+                        .getOrDefault(stock.key(), none)))
+        .toList();
   }
 
   private static Map<LotCondition, Quantity> sums(

@@ -5,6 +5,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -42,6 +43,7 @@ public record ItemFile(
    * @param used what is not new, by condition; a condition of which there is none is absent
    * @param usedFree used, good ones that may be issued
    * @param worth of the new ones, only for those who may see money
+   * @param places what lies where, if there are satellites
    */
   public record Shelf(
       Quantity onHand,
@@ -49,7 +51,20 @@ public record ItemFile(
       Quantity held,
       Map<LotCondition, Quantity> used,
       Quantity usedFree,
-      Optional<Worth> worth) {}
+      Optional<Worth> worth,
+      List<AtPlace> places) {}
+
+  /**
+   * What of it is new and good at one place.
+   *
+   * @param held of it, what lies on trays or goes to another place
+   */
+  public record AtPlace(Place place, String name, Quantity there, Quantity held) {
+
+    public Quantity free() {
+      return there.minus(held).atLeastZero();
+    }
+  }
 
   /** What it is worth: all of it, and one of its measure on the average. */
   public record Worth(Money value, UnitPrice average) {}

@@ -7,9 +7,11 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.KitBooking;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.Part;
 import dev.lonja.core.part.PartId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.ledger.Postings;
@@ -80,12 +82,13 @@ public class KitLedgerDesk {
       return new Outcome.Refused(refusals);
     }
     LocalDate today = clock.today();
-    ItemStock stock = session.ledger().stockOf(itemId);
+    Place at = kit.homeBin().place();
+    ItemStock stock = session.placeStock().of(StockKey.ofNew(itemId), at);
     KitBooking.Result result =
         broken
             ? KitBooking.broken(
                 stock,
-                session.ledger().held(stock),
+                session.placeStock().held(stock, at),
                 kits,
                 out(session, kit, contents, items),
                 today)
@@ -93,7 +96,7 @@ public class KitLedgerDesk {
                 stock,
                 place(session, kit, "made " + today),
                 kits,
-                in(session, contents, items),
+                in(session, contents, items, at),
                 today);
     return write(session, sent, kit, result);
   }
@@ -113,12 +116,14 @@ public class KitLedgerDesk {
   }
 
   private static List<KitBooking.In> in(
-      Session session, List<BoxContent> contents, Map<PartId, Item> items) {
+      Session session, List<BoxContent> contents, Map<PartId, Item> items, Place at) {
     return contents.stream()
         .map(
             content -> {
-              ItemStock stock = session.ledger().stockOf(items.get(content.part().id()).id());
-              return new KitBooking.In(stock, content.quantity(), session.ledger().held(stock));
+              StockKey key = StockKey.ofNew(items.get(content.part().id()).id());
+              ItemStock stock = session.placeStock().of(key, at);
+              return new KitBooking.In(
+                  stock, content.quantity(), session.placeStock().held(stock, at));
             })
         .toList();
   }

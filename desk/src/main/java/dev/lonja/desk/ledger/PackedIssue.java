@@ -7,6 +7,7 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.PackOpening;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
@@ -23,11 +24,17 @@ public final class PackedIssue {
   private PackedIssue() {}
 
   /**
-   * @param held what open trays, other than the one this issue is for, hold of that stock
+   * @param from the place out of whose bins it is taken
+   * @param held what is spoken for there by others than what this issue is for
    */
   public static Booking of(
-      Session session, StockKey key, Quantity wanted, Quantity held, LocalDate today) {
-    ItemStock stock = session.ledger().stockOf(key);
+      Session session,
+      StockKey key,
+      Place from,
+      Quantity wanted,
+      Quantity held,
+      LocalDate today) {
+    ItemStock stock = session.placeStock().of(key, from);
     Booking plain = Ledger.issue(stock, wanted, held, today);
     if (plain instanceof Booking.Refused) {
       return plain;

@@ -9,6 +9,7 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
@@ -67,11 +68,11 @@ public class StockDesk extends KeepersDesk {
       OnLot what, LotId lotId, BinId binId, BigDecimal amount, String toBin, String reason) {}
 
   /**
-   * Issues from usable lots in one condition, first expired first out; the amount is in the item's
-   * measure.
+   * Issues from usable lots of a place in one condition, first expired first out; the amount is in
+   * the item's measure.
    */
   @Allowed.ToKeepStore
-  public Outcome issue(Sent sent, StockKey key, BigDecimal amount, String reason) {
+  public Outcome issue(Sent sent, StockKey key, Place from, BigDecimal amount, String reason) {
     return once.run(
         sent,
         session -> {
@@ -80,8 +81,9 @@ public class StockDesk extends KeepersDesk {
               PackedIssue.of(
                   session,
                   key,
+                  from,
                   Quantity.of(stock.measure(), amount),
-                  session.ledger().held(stock),
+                  session.placeStock().held(stock, from),
                   clock.today());
           return write(session, key.itemId(), booking, sent, reason);
         });

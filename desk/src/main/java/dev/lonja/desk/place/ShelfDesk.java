@@ -5,6 +5,7 @@ import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.BinStand;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -15,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import org.springframework.stereotype.Service;
 
 /** Answers where things lie, and how the bins stand. */
@@ -30,6 +32,11 @@ public class ShelfDesk {
 
   /** A bin and how it stands. */
   public record Shelf(Item.Bin bin, BinStand stand) {}
+
+  /** What all places are called, the main store first. */
+  public SortedMap<Place, String> places() {
+    return store.read(session -> session.places().names());
+  }
 
   /** All bins in walking order. */
   public List<Shelf> shelves() {

@@ -10,6 +10,7 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.place.Rack;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
@@ -82,13 +83,14 @@ public class StockHealthDesk {
    * @param apart what is set aside longest first, then what is expired
    * @param open what keeps shortest in front
    * @param total of all that lies there, as the book has it
-   * @param byRack each of them adds up to the total, the dearest first
+   * @param byPlace each of them adds up to the total, the dearest first; none if there is but one
    */
   public record Health(
       List<Expiring> expiring,
       List<Apart> apart,
       List<Open> open,
       Money total,
+      List<Worth> byPlace,
       List<Worth> byRack,
       List<Worth> byFamily,
       List<Worth> bySupplier) {}
@@ -107,12 +109,17 @@ public class StockHealthDesk {
     Map<ItemId, UnitPrice> averages = session.ledger().averages(items.keySet());
     Money none = Money.zero(session.settings().currency());
     Map<ItemId, List<Supply>> supplies = session.supplies().all();
+    Map<Place, String> names = session.places().names();
+    Map<BinId, Place> places = session.places().ofBins();
     return new Health(
         expiring(session, lots, averages, none),
         apart(session, lots, items, averages, none),
         open(session, lots, items),
         rows.stream().map(StockList.Row::worth).reduce(none, Money::plus),
-        byRack(rows, lots),
+        names.size() > 1
+            ? shared(rows, lots, lot -> names.get(places.get(lot.lot().place().binId())))
+            : List.of(),
+        shared(rows, lots, lot -> Rack.of(lot.binAddress())),
         sums(rows, row -> items.get(row.key().itemId()).family().words()),
         sums(
             rows,
@@ -217,22 +224,23 @@ public class StockHealthDesk {
         .orElse(none);
   }
 
-  /** What the book says of an item is shared out over its racks by how much lies in each. */
-  private static List<Worth> byRack(List<StockList.Row> rows, List<LotFacts> lots) {
-    Map<StockKey, Map<String, Quantity>> racks = new HashMap<>();
+  /** What the book says of an item is shared out over where it lies by how much lies there. */
+  private static List<Worth> shared(
+      List<StockList.Row> rows, List<LotFacts> lots, Function<LotFacts, String> where) {
+    Map<StockKey, Map<String, Quantity>> spread = new HashMap<>();
     for (LotFacts lot : lots) {
-      racks
+      spread
           .computeIfAbsent(
               new StockKey(lot.lot().place().itemId(), lot.lot().condition()),
               key -> new LinkedHashMap<>())
-          .merge(Rack.of(lot.binAddress()), lot.lot().quantity(), Quantity::plus);
+          .merge(where.apply(lot), lot.lot().quantity(), Quantity::plus);
     }
     Map<String, Money> sums = new HashMap<>();
     for (StockList.Row row : rows) {
-      Map<String, Quantity> its = racks.getOrDefault(row.key(), Map.of());
+      Map<String, Quantity> its = spread.getOrDefault(row.key(), Map.of());
       List<Money> shares = row.worth().shared(its.values().stream().map(Quantity::amount).toList());
       Iterator<Money> next = shares.iterator();
-      its.keySet().forEach(rack -> sums.merge(rack, next.next(), Money::plus));
+      its.keySet().forEach(name -> sums.merge(name, next.next(), Money::plus));
     }
     return sorted(sums);
   }

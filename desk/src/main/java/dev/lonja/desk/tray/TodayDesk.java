@@ -8,6 +8,7 @@ import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.order.Coming;
 import dev.lonja.core.order.Order;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Due;
 import dev.lonja.core.service.DueRule;
@@ -125,7 +126,7 @@ public class TodayDesk {
     private final LocalDate today;
     private final FleetPicture fleet;
     private final List<LocalDate> days;
-    private final Map<StockKey, Quantity> free;
+    private final Map<Place, Map<StockKey, Quantity>> free;
     private final List<TraysDesk.OnRack> trays = new ArrayList<>();
     private final List<UnitPlan> notStarted;
     private final List<Order> orders;
@@ -137,13 +138,13 @@ public class TodayDesk {
       this.fleet = FleetPicture.load(session, today);
       this.days = WorkingDays.from(today);
       LocalDate last = days.get(days.size() - 1);
-      this.free = session.ledger().freeStock(today);
+      this.free = session.placeStock().free(today);
       this.orders = session.orders().open();
       this.deliveries = NextDelivery.of(orders);
       List<Tray> open = session.trays().open();
       for (Tray tray : open) {
         if (!tray.plannedOn().isAfter(last)) {
-          trays.add(new TraysDesk.OnRack(tray, TrayProgress.of(tray.lines(), free)));
+          trays.add(TraysDesk.OnRack.of(tray, free));
         }
       }
       this.notStarted = fleet.plans(last).stream().map(Page::withoutTrays).toList();
@@ -195,9 +196,20 @@ public class TodayDesk {
                   new WantedNow(
                       part,
                       items.get(part.itemId()),
-                      free.getOrDefault(
-                          StockKey.ofNew(part.itemId()), Quantity.zero(part.quantity().measure()))))
+                      free.getOrDefault(placeOf(part), Map.of())
+                          .getOrDefault(
+                              StockKey.ofNew(part.itemId()),
+                              Quantity.zero(part.quantity().measure()))))
           .toList();
+    }
+
+    /** Where the machine is served from that it is wanted for. */
+    private Place placeOf(WantedPart part) {
+      return fleet.units().stream()
+          .filter(unit -> part.unit().filter(one -> one.id().equals(unit.id())).isPresent())
+          .map(Unit::home)
+          .findFirst()
+          .orElse(Place.MAIN);
     }
 
     private boolean isLongOut(Tray tray) {

@@ -78,12 +78,12 @@ public class TrayDesk extends KeepersDesk {
    */
   @Allowed.ToKeepStore
   public Outcome layUsed(Sent sent, TrayId trayId, long lineId) {
-    return onLine(sent, trayId, lineId, (session, tray, line) -> layUsed(session, line));
+    return onLine(sent, trayId, lineId, (session, tray, line) -> layUsed(session, tray, line));
   }
 
-  private Outcome layUsed(Session session, TrayLine line) {
+  private Outcome layUsed(Session session, Tray tray, TrayLine line) {
     Item item = session.items().byId(line.itemId()).orElseThrow();
-    Quantity more = UsedParts.forLine(line, session.ledger().freeStock(clock.today()));
+    Quantity more = UsedParts.forLine(line, session.placeStock().free(clock.today(), tray.place()));
     if (!more.isPositive()) {
       return Outcome.refused(new TrayRefusal.NoUsed(item));
     }

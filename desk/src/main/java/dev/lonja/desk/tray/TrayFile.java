@@ -13,6 +13,7 @@ import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.order.Coming;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.PartId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.Task;
@@ -140,10 +141,13 @@ public record TrayFile(
   }
 
   /**
-   * @param free what is usable and on no tray
+   * @param everywhere by place, what is usable and spoken for by nobody
    */
   static TrayFile of(
-      Session session, LocalDate today, TraysDesk.OnRack onRack, Map<StockKey, Quantity> free) {
+      Session session,
+      LocalDate today,
+      TraysDesk.OnRack onRack,
+      Map<Place, Map<StockKey, Quantity>> everywhere) {
     Tray tray = onRack.tray();
     FleetPicture fleet = FleetPicture.load(session, today);
     TrayMachine machine = TrayMachine.of(fleet, tray);
@@ -155,7 +159,7 @@ public record TrayFile(
         onRack,
         items,
         kits(session, tray, items),
-        lines(session, today, onRack, needs, items, free),
+        lines(session, today, onRack, needs, items, everywhere),
         job,
         hazards(session, tray, items, job),
         machine.meters(),
@@ -259,8 +263,9 @@ public record TrayFile(
       TraysDesk.OnRack onRack,
       UnitNeeds needs,
       Map<ItemId, Item> items,
-      Map<StockKey, Quantity> free) {
+      Map<Place, Map<StockKey, Quantity>> everywhere) {
     Tray tray = onRack.tray();
+    Map<StockKey, Quantity> free = everywhere.getOrDefault(tray.place(), Map.of());
     Map<StockKey, List<PastMovement>> issued = session.pastMovements().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
     Map<ItemId, List<String>> barcodes =

@@ -3,6 +3,7 @@ package dev.lonja.desk.tray;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayProgress;
@@ -45,7 +46,16 @@ public class TraysDesk {
   }
 
   /** A tray with how far it is; what it holds itself counts as laid. */
-  public record OnRack(Tray tray, TrayProgress progress) {}
+  public record OnRack(Tray tray, TrayProgress progress) {
+
+    /**
+     * @param free by place, what is spoken for by nobody
+     */
+    static OnRack of(Tray tray, Map<Place, Map<StockKey, Quantity>> free) {
+      return new OnRack(
+          tray, TrayProgress.of(tray.lines(), free.getOrDefault(tray.place(), Map.of())));
+    }
+  }
 
   /** Trays that are open, and those handed over of late, the latest first. */
   public record Rack(List<OnRack> open, List<OnRack> handedOver) {}
@@ -54,7 +64,7 @@ public class TraysDesk {
   public Rack rack(Viewer viewer) {
     return store.read(
         session -> {
-          Map<StockKey, Quantity> free = session.ledger().freeStock(clock.today());
+          Map<Place, Map<StockKey, Quantity>> free = session.placeStock().free(clock.today());
           LocalDate since = clock.today().minusDays(DAYS_BACK);
           return new Rack(
               rows(session.trays().open(), free, viewer),
@@ -68,16 +78,14 @@ public class TraysDesk {
         .toList();
   }
 
-  private static List<OnRack> rows(List<Tray> trays, Map<StockKey, Quantity> free, Viewer viewer) {
+  private static List<OnRack> rows(
+      List<Tray> trays, Map<Place, Map<StockKey, Quantity>> free, Viewer viewer) {
     return trays.stream()
         .filter(viewer::sees)
-        .map(tray -> new OnRack(tray, TrayProgress.of(tray.lines(), free)))
+        .map(tray -> OnRack.of(tray, free))
         .toList();
   }
 
-  private TrayProgress progress(Session session, Tray tray) {
-    return TrayProgress.of(tray.lines(), session.ledger().freeStock(clock.today()));
-  }
 
   /** An open tray with the items on it, for the edge of a page; empty for any other. */
   @Allowed.ToKeepStore
@@ -91,7 +99,7 @@ public class TraysDesk {
                 .map(
                     tray ->
                         new OpenTray(
-                            new OnRack(tray, progress(session, tray)),
+                            OnRack.of(tray, session.placeStock().free(clock.today())),
                             TrayFile.items(session, tray))));
   }
 
@@ -106,8 +114,7 @@ public class TraysDesk {
   }
 
   private TrayFile file(Session session, Tray tray) {
-    Map<StockKey, Quantity> free = session.ledger().freeStock(clock.today());
-    OnRack onRack = new OnRack(tray, TrayProgress.of(tray.lines(), free));
-    return TrayFile.of(session, clock.today(), onRack, free);
+    Map<Place, Map<StockKey, Quantity>> free = session.placeStock().free(clock.today());
+    return TrayFile.of(session, clock.today(), OnRack.of(tray, free), free);
   }
 }

@@ -2,8 +2,11 @@ package dev.lonja.desk.wanted;
 
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.Unit;
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.wanted.Finding;
@@ -91,7 +94,10 @@ public class WantedDesk {
   private Board board(Session session, List<Finding> findings, List<WantedPart> parts) {
     Map<ItemId, Item> items =
         session.items().byIds(parts.stream().map(WantedPart::itemId).collect(Collectors.toSet()));
-    Map<ItemId, Quantity> free = session.ledger().free(clock.today());
+    Map<Place, Map<StockKey, Quantity>> free = session.placeStock().free(clock.today());
+    Map<UnitId, Place> homes =
+        FleetPicture.load(session, clock.today()).units().stream()
+            .collect(Collectors.toMap(Unit::id, Unit::home));
     return new Board(
         findings,
         parts.stream()
@@ -100,7 +106,15 @@ public class WantedDesk {
                     new Open(
                         part,
                         items.get(part.itemId()),
-                        free.getOrDefault(part.itemId(), Quantity.zero(part.quantity().measure()))))
+                        free.getOrDefault(
+                                part.unit()
+                                    .map(WantedPart.ForUnit::id)
+                                    .map(homes::get)
+                                    .orElse(Place.MAIN),
+                                Map.of())
+                            .getOrDefault(
+                                StockKey.ofNew(part.itemId()),
+                                Quantity.zero(part.quantity().measure()))))
             .toList(),
         session.trays().open());
   }

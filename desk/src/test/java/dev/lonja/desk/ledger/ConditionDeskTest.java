@@ -9,6 +9,7 @@ import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.Cage;
@@ -85,12 +86,12 @@ class ConditionDeskTest {
     assertThat(stock(LotCondition.NEW).onHand()).isEqualTo(fresh);
     LotId dull = lotIn(LotCondition.TO_RECONDITION);
     StockKey used = new StockKey(PLUG, LotCondition.USED_GOOD);
-    assertThat(counter.issue(cage.sent(), used, BigDecimal.ONE, "mower"))
+    assertThat(counter.issue(cage.sent(), used, Place.MAIN, BigDecimal.ONE, "mower"))
         .isInstanceOf(Outcome.Refused.class);
     assertThat(change(dull, LotCondition.USED_GOOD, "2", "1.50")).isInstanceOf(Outcome.Done.class);
     assertThat(stock(LotCondition.TO_RECONDITION).onHand()).isEqualTo(Quantity.pieces(0));
     assertThat(stock(LotCondition.USED_GOOD).value()).isEqualTo(new Money(150, EUR));
-    assertThat(counter.issue(cage.sent(), used, BigDecimal.ONE, "mower"))
+    assertThat(counter.issue(cage.sent(), used, Place.MAIN, BigDecimal.ONE, "mower"))
         .isInstanceOf(Outcome.Done.class);
     assertThat(stock(LotCondition.USED_GOOD).value()).isEqualTo(new Money(75, EUR));
     assertThat(stock(LotCondition.NEW).onHand()).isEqualTo(fresh);

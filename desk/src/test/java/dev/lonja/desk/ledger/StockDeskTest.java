@@ -16,6 +16,7 @@ import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Role;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.Cage;
@@ -70,14 +71,14 @@ class StockDeskTest {
 
   @Test
   void anIssueLeavesTheRest() {
-    assertThat(desk.issue(cage.sent(), StockKey.ofNew(FILTER), amount("2"), "yard"))
+    assertThat(desk.issue(cage.sent(), StockKey.ofNew(FILTER), Place.MAIN, amount("2"), "yard"))
         .isInstanceOf(Outcome.Done.class);
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(3));
   }
 
   @Test
   void moreThanIsThereIsRefusedWithWhatIsFree() {
-    assertThat(Cage.reasons(desk.issue(cage.sent(), StockKey.ofNew(FILTER), amount("6"), "yard")))
+    assertThat(Cage.reasons(desk.issue(cage.sent(), StockKey.ofNew(FILTER), Place.MAIN, amount("6"), "yard")))
         .singleElement()
         .isInstanceOfSatisfying(
             LedgerRefusal.class,

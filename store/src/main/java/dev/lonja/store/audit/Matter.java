@@ -10,6 +10,8 @@ public enum Matter {
   ORDER,
   CLAIM,
   BIN,
+  PLACE,
+  TRANSFER,
   ITEM,
   PRODUCT,
   UNIT,

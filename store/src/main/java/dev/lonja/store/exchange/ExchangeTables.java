@@ -59,11 +59,13 @@ final class ExchangeTables {
 
   private static List<ExchangeTable> inOrder() {
     List<ExchangeTable> all = new ArrayList<>(List.of(settings(), people(), personRoles()));
+    all.addAll(PlaceTables.PLACES);
     all.addAll(PartTables.ALL);
     all.addAll(StockTables.BINS);
     all.addAll(FluidTables.PRODUCTS);
     all.addAll(StockTables.ALL);
     all.addAll(OrderTables.ALL);
+    all.addAll(PlaceTables.TRANSFERS);
     all.addAll(StoresTables.ALL);
     all.addAll(FleetTables.ALL);
     all.addAll(FluidTables.SPECS);

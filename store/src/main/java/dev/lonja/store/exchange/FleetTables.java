@@ -115,6 +115,7 @@ final class FleetTables {
         .with(of("name", UNIT.NAME, text(Lengths.NAME), "what it is"))
         .with(reference("class_id", UNIT.CLASS_ID, "classes", "its class"))
         .with(reference("variant_id", UNIT.VARIANT_ID, "variants", "what it is made of"))
+        .with(PlaceTables.at("satellite_id", UNIT.SATELLITE_ID, "where it is served from"))
         .with(of("in_service_on", UNIT.IN_SERVICE_ON, date(), "first day of service"))
         .with(of("retired_on", UNIT.RETIRED_ON, date(), "the day it left the fleet").optional())
         .with(of("version", UNIT.VERSION, whole(0, MOST), "number of edits"))

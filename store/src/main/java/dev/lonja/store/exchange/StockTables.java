@@ -61,6 +61,7 @@ final class StockTables {
         .with(number("id", BIN.ID, "number of the row"))
         .with(of("address", BIN.ADDRESS, text(Lengths.ADDRESS), "what stands on the shelf"))
         .with(of("walk_order", BIN.WALK_ORDER, whole(1, Limits.WALK), "place on the walk"))
+        .with(PlaceTables.at("satellite_id", BIN.SATELLITE_ID, "where it stands"))
         .unique("address")
         .unique("walk_order")
         .build();

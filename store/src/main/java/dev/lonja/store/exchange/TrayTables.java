@@ -78,6 +78,7 @@ final class TrayTables {
         .with(number("id", TRAY.ID, "number of the row"))
         .with(of("number", TRAY.NUMBER, text(Lengths.CODE), "number on the tray's label"))
         .with(reference("unit_id", TRAY.UNIT_ID, "units", "the unit it is for").optional())
+        .with(PlaceTables.at("satellite_id", TRAY.SATELLITE_ID, "where it is laid"))
         .with(of("purpose", TRAY.PURPOSE, words(TrayPurpose.values()), "what it is laid for"))
         .with(of("title", TRAY.TITLE, text(Lengths.REASON), "the services"))
         .with(of("planned_on", TRAY.PLANNED_ON, date(), "the day it is for"))

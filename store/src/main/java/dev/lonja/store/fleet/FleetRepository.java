@@ -33,6 +33,7 @@ import dev.lonja.core.machine.Ways;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.UsageRate;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.MeterMeasure;
 import dev.lonja.core.quantity.MeterValue;
@@ -356,6 +357,7 @@ public final class FleetRepository {
         new Unit.UnitClass(
             row.get(UNIT_CLASS.ID), row.get(UNIT_CLASS.CODE), row.get(UNIT_CLASS.NAME)),
         VariantRepository.variant(row),
+        Place.of(row.get(UNIT.SATELLITE_ID)),
         row.get(UNIT.IN_SERVICE_ON),
         Optional.ofNullable(row.get(UNIT.RETIRED_ON)),
         row.get(UNIT.VERSION));

@@ -21,6 +21,7 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.part.PartId;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
@@ -346,6 +347,9 @@ public final class ItemRepository {
 
   private static Item.Bin bin(Record row) {
     return new Item.Bin(
-        row.get(BIN.ID), row.get(BIN.ADDRESS), Math.toIntExact(row.get(BIN.WALK_ORDER)));
+        row.get(BIN.ID),
+        row.get(BIN.ADDRESS),
+        Math.toIntExact(row.get(BIN.WALK_ORDER)),
+        Place.of(row.get(BIN.SATELLITE_ID)));
   }
 }

@@ -1,6 +1,7 @@
 package dev.lonja.store.tray;
 
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
@@ -23,6 +24,7 @@ public record Tray(
     TrayId id,
     String number,
     Optional<ForUnit> unit,
+    Place place,
     TrayPurpose purpose,
     String title,
     LocalDate plannedOn,

@@ -11,6 +11,7 @@ import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.service.InHand;
@@ -33,6 +34,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 
 /** Trays; every change checks the version it was based on. */
 public final class TrayRepository {
@@ -142,7 +144,8 @@ public final class TrayRepository {
   }
 
   /**
-   * Adds an empty open tray that serves no task, with the next number.
+   * Adds an empty open tray that serves no task, with the next number. It is laid where its
+   * machine is served from; one for nobody in the main store.
    *
    * @param unitId none for the workshop's own supplies
    */
@@ -154,6 +157,12 @@ public final class TrayRepository {
         .set(TRAY.ID, id)
         .set(TRAY.NUMBER, String.format("T-%04d", id.value()))
         .set(TRAY.UNIT_ID, unitId.orElse(null))
+        .set(
+            TRAY.SATELLITE_ID,
+            DSL.field(
+                DSL.select(UNIT.SATELLITE_ID)
+                    .from(UNIT)
+                    .where(UNIT.ID.eq(unitId.orElse(null)))))
         .set(TRAY.PURPOSE, purpose.name())
         .set(TRAY.TITLE, title)
         .set(TRAY.PLANNED_ON, plannedOn)
@@ -291,6 +300,7 @@ public final class TrayRepository {
         row.get(TRAY.NUMBER),
         Optional.ofNullable(row.get(TRAY.UNIT_ID))
             .map(id -> new Tray.ForUnit(id, row.get(UNIT.CODE))),
+        Place.of(row.get(TRAY.SATELLITE_ID)),
         TrayPurpose.valueOf(row.get(TRAY.PURPOSE)),
         row.get(TRAY.TITLE),
         row.get(TRAY.PLANNED_ON),

@@ -35,6 +35,21 @@ CREATE TABLE person_role (
   UNIQUE (person_id, role)
 ) STRICT;
 
+-- A store beside the main one, with bins of its own. Wherever something may be at one of them, no
+-- satellite means the main store.
+CREATE TABLE satellite (
+  id INTEGER NOT NULL PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE CHECK (length(name) BETWEEN 1 AND 60)
+) STRICT;
+
+-- Where somebody may work; who has no such line may everywhere.
+CREATE TABLE person_place (
+  id INTEGER NOT NULL PRIMARY KEY,
+  person_id INTEGER NOT NULL REFERENCES person,
+  satellite_id INTEGER REFERENCES satellite
+) STRICT;
+CREATE UNIQUE INDEX person_place_one ON person_place (person_id, coalesce(satellite_id, 0));
+
 -- A device on which somebody has signed in keeps its way in while others guess at their password.
 CREATE TABLE known_device (
   id INTEGER NOT NULL PRIMARY KEY,
@@ -111,6 +126,8 @@ CREATE TABLE unit (
   name TEXT NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
   class_id INTEGER NOT NULL REFERENCES unit_class,
   variant_id INTEGER NOT NULL REFERENCES variant,
+  -- where it is served from
+  satellite_id INTEGER REFERENCES satellite,
   in_service_on TEXT NOT NULL CHECK (date(in_service_on) = in_service_on),
   retired_on TEXT CHECK (date(retired_on) = retired_on),
   version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
@@ -269,7 +286,8 @@ CREATE TABLE climate_month (
 CREATE TABLE bin (
   id INTEGER NOT NULL PRIMARY KEY,
   address TEXT NOT NULL UNIQUE CHECK (length(address) BETWEEN 1 AND 12),
-  walk_order INTEGER NOT NULL UNIQUE CHECK (walk_order BETWEEN 1 AND 999999)
+  walk_order INTEGER NOT NULL UNIQUE CHECK (walk_order BETWEEN 1 AND 999999),
+  satellite_id INTEGER REFERENCES satellite
 ) STRICT;
 
 -- A part as its maker numbers it, stocked here or not. The near key is for suggestions only.
@@ -839,6 +857,8 @@ CREATE TABLE tray (
   number TEXT NOT NULL UNIQUE,
   -- none for what the workshop itself uses
   unit_id INTEGER REFERENCES unit,
+  -- where it is laid
+  satellite_id INTEGER REFERENCES satellite,
   purpose TEXT NOT NULL CHECK (purpose IN ('SERVICE', 'BREAKDOWN', 'LEAK', 'TOP_UP', 'SUPPLIES')),
   title TEXT NOT NULL,
   planned_on TEXT NOT NULL CHECK (date(planned_on) = planned_on),
@@ -1250,6 +1270,42 @@ CREATE TABLE stocktake (
   CHECK ((how IS NULL) = (ended_at IS NULL) AND (how IS NULL) = (ended_by IS NULL))
 ) STRICT;
 CREATE UNIQUE INDEX stocktake_open ON stocktake (how IS NULL) WHERE how IS NULL;
+
+-- What one place asks of another. Until it has come the book has it where it was, and nobody else
+-- there is given it.
+CREATE TABLE transfer (
+  id INTEGER NOT NULL PRIMARY KEY,
+  -- none: the main store
+  from_satellite_id INTEGER REFERENCES satellite,
+  to_satellite_id INTEGER REFERENCES satellite,
+  state TEXT NOT NULL CHECK (state IN ('ASKED', 'SENT', 'CLOSED', 'DROPPED')),
+  asked_by TEXT NOT NULL,
+  asked_at TEXT NOT NULL,
+  sent_by TEXT,
+  sent_at TEXT,
+  ended_at TEXT,
+  version INTEGER NOT NULL DEFAULT 0 CHECK (version >= 0),
+  CHECK (from_satellite_id IS NOT to_satellite_id),
+  CHECK ((sent_by IS NULL) = (sent_at IS NULL)),
+  CHECK ((state IN ('SENT', 'CLOSED')) = (sent_at IS NOT NULL)),
+  CHECK ((state IN ('CLOSED', 'DROPPED')) = (ended_at IS NOT NULL))
+) STRICT;
+CREATE INDEX transfer_state ON transfer (state);
+
+CREATE TABLE transfer_line (
+  id INTEGER NOT NULL PRIMARY KEY,
+  transfer_id INTEGER NOT NULL REFERENCES transfer,
+  item_id INTEGER NOT NULL REFERENCES item,
+  wanted_micro INTEGER NOT NULL CHECK (wanted_micro BETWEEN 1 AND 1000000000000),
+  picked_micro INTEGER NOT NULL DEFAULT 0 CHECK (picked_micro BETWEEN 0 AND 1000000000000),
+  came_micro INTEGER NOT NULL DEFAULT 0 CHECK (came_micro BETWEEN 0 AND 1000000000000),
+  -- of what did not come: what had never left, and what is lost
+  stayed_micro INTEGER NOT NULL DEFAULT 0 CHECK (stayed_micro BETWEEN 0 AND 1000000000000),
+  lost_micro INTEGER NOT NULL DEFAULT 0 CHECK (lost_micro BETWEEN 0 AND 1000000000000),
+  UNIQUE (transfer_id, item_id),
+  CHECK (stayed_micro + lost_micro <= picked_micro)
+) STRICT;
+CREATE INDEX transfer_line_item ON transfer_line (item_id);
 
 -- That an item was counted in a bin, whether it agreed or not. A first count waits for a second one,
 -- which is booked or agrees; within a stocktake what differs waits for its end.

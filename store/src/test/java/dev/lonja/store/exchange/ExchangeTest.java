@@ -100,7 +100,7 @@ class ExchangeTest {
 
   @Test
   void aKeyThatOccursTwiceIsNamedWithTheLineThatHasIt() throws IOException {
-    edit("bins.csv", text -> text + "1,Z-01,990\r\n13,K-01,991\r\n");
+    edit("bins.csv", text -> text + "1,Z-01,990,\r\n13,K-01,991,\r\n");
     assertThat(problems())
         .containsExactly(
             "bins.csv line 14, column id: \"1\"; allowed is each only once; line 2 has it already",
@@ -146,7 +146,8 @@ class ExchangeTest {
     assertThat(problems())
         .containsExactlyInAnyOrder(
             "lots.csv: \"missing file\"; allowed is a file of that name",
-            "bins.csv line 1: \"id,address,order\"; allowed is id,address,walk_order",
+            "bins.csv line 1: \"id,address,order,satellite_id\"; allowed is"
+                + " id,address,walk_order,satellite_id",
             "people.csv line 4: \"2 cells\"; allowed is 3 cells");
   }
 
@@ -154,7 +155,7 @@ class ExchangeTest {
   void wrongEncodingIsNamedWithItsLine() throws IOException {
     write();
     byte[] latin =
-        "id,address,walk_order\r\n1,A-01,1\r\n2,Ã\u00e9,2\r\n"
+        "id,address,walk_order,satellite_id\r\n1,A-01,1,\r\n2,Ã\u00e9,2\r\n"
             .getBytes(StandardCharsets.ISO_8859_1);
     Files.write(in().resolve("bins.csv"), latin);
     assertThat(load())

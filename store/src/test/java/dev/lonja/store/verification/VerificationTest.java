@@ -153,16 +153,16 @@ class VerificationTest {
         "UPDATE task SET compartment_id = 5 WHERE id = 1",
         "UPDATE deviation SET compartment_id = 7 WHERE id = 1",
         "DELETE FROM meter WHERE id = 11",
-        "INSERT INTO tray VALUES (2, 'T-0002', 1, 'SERVICE', 'x', '2027-03-15', 'OPEN', NULL, NULL,"
+        "INSERT INTO tray VALUES (2, 'T-0002', 1, NULL, 'SERVICE', 'x', '2027-03-15', 'OPEN', NULL, NULL,"
             + " NULL, 0)",
-        "INSERT INTO tray VALUES (3, 'T-0003', 1, 'LEAK', 'x', '2027-03-15', 'OPEN', NULL, NULL,"
+        "INSERT INTO tray VALUES (3, 'T-0003', 1, NULL, 'LEAK', 'x', '2027-03-15', 'OPEN', NULL, NULL,"
             + " NULL, 0)",
         "INSERT INTO tray_task VALUES (2, 3, 1, NULL, '', NULL)",
         "INSERT INTO tray_line (tray_id, item_id, place, reason, wanted_micro, position_id)"
             + " VALUES (3, 8, 'filter', 'BY_HAND', 1000000, 13)",
         "UPDATE wanted_part SET unit_id = 1 WHERE id = 1",
         "UPDATE finding SET tray_id = 3 WHERE id = 2",
-        "INSERT INTO tray VALUES (1, 'T-0001', 1, 'SERVICE', 'x', '2027-03-15', 'OPEN', NULL, NULL, NULL, 0)",
+        "INSERT INTO tray VALUES (1, 'T-0001', 1, NULL, 'SERVICE', 'x', '2027-03-15', 'OPEN', NULL, NULL, NULL, 0)",
         "INSERT INTO tray_task VALUES (1, 1, 20, NULL, '', NULL)");
     assertThat(findings())
         .contains(

@@ -6,6 +6,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.tank.Dip;
@@ -162,15 +163,27 @@ public final class StockForms {
                     .all()));
   }
 
-  /** An issue as typed; {@code used} is yes for used, good ones. */
-  public record Issue(String quantity, String reason, String used) {
+  /**
+   * An issue as typed.
+   *
+   * @param used yes for used, good ones
+   * @param from the place it is taken from; absent where there is but one
+   */
+  public record Issue(String quantity, String reason, String used, @Nullable String from) {
     /** Empty, with the problems noted, if it cannot be read. */
     public Optional<Outcome> send(
         StockDesk desk, Sent sent, ItemId itemId, Measure measure, Typed typed) {
       Optional<BigDecimal> amount = typed.amount("quantity", "The quantity", quantity, measure);
       Optional<String> why = why(typed, reason);
+      Optional<Place> place = typed.place("from", from == null ? "" : from);
       return typed.all(
-          () -> desk.issue(sent, key(itemId, used), amount.orElseThrow(), why.orElseThrow()));
+          () ->
+              desk.issue(
+                  sent,
+                  key(itemId, used),
+                  place.orElseThrow(),
+                  amount.orElseThrow(),
+                  why.orElseThrow()));
     }
   }
 

@@ -10,11 +10,16 @@ import dev.lonja.web.frame.State;
 import java.util.List;
 import java.util.Optional;
 
-/** Everything the item page shows, in words. */
+/**
+ * Everything the item page shows, in words.
+ *
+ * @param places what lies where; empty if there is but one place
+ */
 public record ItemView(
     Plate plate,
     Head head,
     Shelf shelf,
+    List<AtPlace> places,
     Keeping keeping,
     List<UseRow> usedOn,
     List<LotRow> lots,
@@ -52,6 +57,13 @@ public record ItemView(
       String usedFree,
       String value,
       String average) {}
+
+  /**
+   * What lies at one place of the store.
+   *
+   * @param id as a form sends it; empty for the main store
+   */
+  public record AtPlace(String id, String name, String there) {}
 
   /** How it is kept, and who sells it. */
   public record Keeping(

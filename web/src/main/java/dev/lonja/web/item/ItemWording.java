@@ -40,6 +40,7 @@ class ItemWording {
         Plate.of(item),
         head(file),
         shelf(file),
+        file.shelf().places().stream().map(ItemWording::atPlace).toList(),
         new ItemView.Keeping(
             file.keeping().barcodes(),
             file.keeping().bins().stream()
@@ -83,6 +84,15 @@ class ItemWording {
         shelf.usedFree().isPositive() ? shelf.usedFree().display() : "",
         shelf.worth().map(worth -> worth.value().display()).orElse(""),
         shelf.worth().map(worth -> worth.average().display()).orElse(""));
+  }
+
+  private static ItemView.AtPlace atPlace(ItemFile.AtPlace at) {
+    String held =
+        at.held().isPositive()
+            ? ", " + at.held().display() + " on trays or going elsewhere"
+            : "";
+    return new ItemView.AtPlace(
+        at.place().toString(), at.name(), at.free().display() + " free" + held);
   }
 
   /** What is out of the ordinary in how the item is kept. */

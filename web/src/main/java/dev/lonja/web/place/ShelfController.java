@@ -35,7 +35,7 @@ class ShelfController {
 
   @GetMapping("/stores")
   String map(Model model) {
-    model.addAttribute("view", new ShelfWording(clock).map(desk.shelves()));
+    model.addAttribute("view", new ShelfWording(clock).map(desk.shelves(), desk.places()));
     model.addAttribute("tanks", tanks.cards());
     model.addAttribute("waste", waste.all());
     return "place/map";
@@ -47,7 +47,7 @@ class ShelfController {
     return pdf.answer(
         "shelf-map",
         "shelf-map.pdf",
-        Map.of("map", new ShelfWording(clock).paper(desk.contents())));
+        Map.of("map", new ShelfWording(clock).paper(desk.contents(), desk.places())));
   }
 
   @GetMapping("/stores/bins/{address}")

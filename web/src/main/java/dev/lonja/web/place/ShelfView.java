@@ -11,8 +11,12 @@ import java.util.List;
  */
 public record ShelfView(String summary, List<OneRack> racks) {
 
-  /** A rack with its bins in walking order. */
-  public record OneRack(String name, List<OneBin> bins) {}
+  /**
+   * A rack with its bins in walking order.
+   *
+   * @param place the satellite, before its first rack; empty for the main store, if it is first
+   */
+  public record OneRack(String place, String name, List<OneBin> bins) {}
 
   /**
    * A bin on the map.
@@ -54,7 +58,11 @@ public record ShelfView(String summary, List<OneRack> racks) {
   /** The map on paper. */
   public record Paper(String day, List<PaperRack> racks) {}
 
-  /** A rack on paper, its bins in walking order. */
+  /**
+   * A rack on paper, its bins in walking order.
+   *
+   * @param name with the satellite that it stands in
+   */
   public record PaperRack(String name, List<PaperBin> bins) {}
 
   /** A bin on paper. */

@@ -5,6 +5,7 @@ import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.ledger.BinStand;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockedLot;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.place.Rack;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
@@ -15,6 +16,8 @@ import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,13 +38,28 @@ final class ShelfWording {
     this.today = clock.today();
   }
 
-  ShelfView map(List<ShelfDesk.Shelf> shelves) {
-    Map<String, List<ShelfView.OneBin>> racks = new LinkedHashMap<>();
-    for (ShelfDesk.Shelf shelf : shelves) {
-      racks
-          .computeIfAbsent(Rack.of(shelf.bin().address()), rack -> new ArrayList<>())
-          .add(bin(shelf));
+  /** A rack of a place. */
+  private record Standing(Place place, String rack) {
+    static Standing of(Item.Bin bin) {
+      return new Standing(bin.place(), Rack.of(bin.address()));
     }
+
+    private String satellite(Map<Place, String> names) {
+      return place.isMain() ? "" : names.get(place);
+    }
+  }
+
+  /** The main store first, then its satellites, each in walking order. */
+  ShelfView map(List<ShelfDesk.Shelf> shelves, Map<Place, String> names) {
+    Map<Standing, List<ShelfView.OneBin>> racks = new LinkedHashMap<>();
+    shelves.stream()
+        .sorted(Comparator.comparing(shelf -> shelf.bin().place()))
+        .forEach(
+            shelf ->
+                racks
+                    .computeIfAbsent(Standing.of(shelf.bin()), rack -> new ArrayList<>())
+                    .add(bin(shelf)));
+    Set<Place> named = new HashSet<>();
     long empty = shelves.stream().filter(shelf -> shelf.stand().lots().isEmpty()).count();
     return new ShelfView(
         Words.count(shelves.size(), "bin", "bins")
@@ -51,16 +69,21 @@ final class ShelfWording {
             + empty
             + " empty",
         racks.entrySet().stream()
-            .map(entry -> new ShelfView.OneRack(entry.getKey(), entry.getValue()))
+            .map(
+                entry ->
+                    new ShelfView.OneRack(
+                        named.add(entry.getKey().place()) ? entry.getKey().satellite(names) : "",
+                        entry.getKey().rack(),
+                        entry.getValue()))
             .toList());
   }
 
   /** By racks in walking order, each bin with what is found in it. */
-  ShelfView.Paper paper(List<ShelfDesk.Content> contents) {
-    Map<String, List<ShelfView.PaperBin>> racks = new LinkedHashMap<>();
+  ShelfView.Paper paper(List<ShelfDesk.Content> contents, Map<Place, String> names) {
+    Map<Standing, List<ShelfView.PaperBin>> racks = new LinkedHashMap<>();
     for (ShelfDesk.Content content : contents) {
       racks
-          .computeIfAbsent(Rack.of(content.bin().address()), rack -> new ArrayList<>())
+          .computeIfAbsent(Standing.of(content.bin()), rack -> new ArrayList<>())
           .add(
               new ShelfView.PaperBin(
                   content.bin().address(),
@@ -71,7 +94,13 @@ final class ShelfWording {
     return new ShelfView.Paper(
         Words.day(today, today),
         racks.entrySet().stream()
-            .map(entry -> new ShelfView.PaperRack(entry.getKey(), entry.getValue()))
+            .map(
+                entry ->
+                    new ShelfView.PaperRack(
+                        entry.getKey().place().isMain()
+                            ? entry.getKey().rack()
+                            : entry.getKey().rack() + ", " + entry.getKey().satellite(names),
+                        entry.getValue()))
             .toList());
   }
 

@@ -19,6 +19,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -81,10 +82,13 @@ class StockHealthController {
         health.expiring().stream().map(this::expiring).toList(),
         health.apart().stream().map(this::apart).toList(),
         health.open().stream().map(this::open).toList(),
-        List.of(
-            table("rack", health.byRack(), health.total()),
-            table("kind", health.byFamily(), health.total()),
-            table("supplier", health.bySupplier(), health.total())));
+        Stream.of(
+                table("place", health.byPlace(), health.total()),
+                table("rack", health.byRack(), health.total()),
+                table("kind", health.byFamily(), health.total()),
+                table("supplier", health.bySupplier(), health.total()))
+            .filter(table -> !table.rows().isEmpty())
+            .toList());
   }
 
   private StockHealthView.Lot expiring(StockHealthDesk.Expiring one) {

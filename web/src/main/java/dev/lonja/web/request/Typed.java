@@ -1,6 +1,7 @@
 package dev.lonja.web.request;
 
 import dev.lonja.core.calendar.SensibleDay;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.PlainDecimal;
@@ -54,6 +55,15 @@ public final class Typed {
 
   public void refuse(String field, String text) {
     problems.add(new Problem(field, text));
+  }
+
+  /** A place of the store, as a form sends it: nothing for the main store. */
+  public Optional<Place> place(String field, String text) {
+    if (text.isEmpty() || ROW_NUMBER.matcher(text).matches()) {
+      return Optional.of(Place.valueOf(text));
+    }
+    refuse(field, "\"" + text + "\" is no place of this store. Choose one.");
+    return Optional.empty();
   }
 
   /**

@@ -8,6 +8,7 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Temperature;
@@ -173,6 +174,7 @@ public final class DemoTanks {
         PackedIssue.of(
             session,
             StockKey.ofNew(item.id()),
+            Place.MAIN,
             quantity,
             Quantity.zero(quantity.measure()),
             at.atZone(ZoneOffset.UTC).toLocalDate()),

@@ -276,7 +276,7 @@ public final class DemoCounter {
     private void issue(ItemId item, Quantity amount) {
       Quantity none = Quantity.zero(amount.measure());
       write(
-          PackedIssue.of(session, StockKey.ofNew(item), amount, none, today),
+          PackedIssue.of(session, StockKey.ofNew(item), now().place(), amount, none, today),
           "",
           now().number(),
           at());

@@ -54,6 +54,7 @@ public final class DemoMaster {
           "products",
           "services",
           "price_breaks",
+          "satellites",
           "settings",
           "spec_approvals",
           "spec_classes",

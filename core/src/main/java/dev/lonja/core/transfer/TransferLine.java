@@ -1,0 +1,36 @@
+package dev.lonja.core.transfer;
+
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Quantity;
+
+/**
+ * So much of one thing that goes from a place to another.
+ *
+ * @param wanted by the place that asks, above zero
+ * @param picked by the place that gives
+ * @param came to the place that asked
+ * @param stayed of what was picked, what turned out never to have left
+ * @param lost of what was picked, what is not looked for any more
+ */
+public record TransferLine(
+    ItemId itemId,
+    Quantity wanted,
+    Quantity picked,
+    Quantity came,
+    Quantity stayed,
+    Quantity lost) {
+
+  /** One of which nothing is picked yet. */
+  public static TransferLine asked(ItemId itemId, Quantity wanted) {
+    Quantity none = Quantity.zero(wanted.measure());
+    return new TransferLine(itemId, wanted, none, none, none, none);
+  }
+
+  /**
+   * What is taken out of the bins of the place that gives and is neither there nor accounted for:
+   * nobody else is given it. Never below zero, though more may come than was written as picked.
+   */
+  public Quantity underway() {
+    return picked.minus(came).minus(stayed).minus(lost).atLeastZero();
+  }
+}
