@@ -48,6 +48,7 @@ import dev.lonja.store.person.DeviceRepository;
 import dev.lonja.store.person.PersonRepository;
 import dev.lonja.store.place.BinRepository;
 import dev.lonja.store.place.PlaceRepository;
+import dev.lonja.store.place.TransferRepository;
 import dev.lonja.store.policy.PolicyRepository;
 import dev.lonja.store.reference.ReferenceRepository;
 import dev.lonja.store.replay.PastRepository;
@@ -345,6 +346,10 @@ public final class Session {
 
   public PlaceStockRepository placeStock() {
     return new PlaceStockRepository(context, ledger(), places());
+  }
+
+  public TransferRepository transfers() {
+    return new TransferRepository(context);
   }
 
   public BinRepository bins() {

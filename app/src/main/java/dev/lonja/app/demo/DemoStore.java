@@ -11,6 +11,7 @@ import dev.lonja.app.demo.history.DemoHistory;
 import dev.lonja.app.demo.master.DemoMaster;
 import dev.lonja.app.demo.shelf.DemoBookings;
 import dev.lonja.app.demo.shelf.DemoShelves;
+import dev.lonja.app.demo.shelf.DemoTransfers;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.person.PersonName;
@@ -104,6 +105,7 @@ public final class DemoStore {
     new DemoTanks(session, today, bookings).fill();
     new DemoWaste(session, today).fill();
     buying.open();
+    new DemoTransfers(session, today, bookings).fill();
     moveOne(session, today);
   }
 

@@ -174,6 +174,42 @@ public final class Ledger {
   }
 
   /**
+   * Brings a quantity from one place to another: out of the lots of the picking list into a bin.
+   * Whole or not at all; the value goes along and the average stays.
+   *
+   * @param stock reaching the bins of the place that gives
+   * @param held what is spoken for there by others
+   */
+  public static Booking bring(
+      ItemStock stock, Quantity quantity, Quantity held, BinId toBinId, LocalDate today) {
+    Optional<Refusal> refusal = refusalOfIssue(stock, quantity, held, today);
+    if (refusal.isPresent()) {
+      return Booking.refused(refusal.get());
+    }
+    RunningValue running = new RunningValue(stock);
+    Quantity left = quantity;
+    for (StockedLot lot : pickingList(stock, today)) {
+      Quantity picked = lot.quantity().min(left);
+      if (picked.isPositive()) {
+        running.move(MovementKind.TRANSFER, lot.place(), lot.place().in(toBinId), picked);
+        left = left.minus(picked);
+      }
+    }
+    return running.booked();
+  }
+
+  /**
+   * Takes out what is lost, by adjustment: out of the lots of the picking list, at the moving
+   * average. Whole or not at all.
+   *
+   * @param stock reaching the bins of the place that it was lost from
+   */
+  public static Booking lose(ItemStock stock, Quantity quantity, LocalDate today) {
+    return pick(
+        MovementKind.ADJUSTMENT, stock, quantity, Quantity.zero(stock.measure()), today);
+  }
+
+  /**
    * Moves a quantity of one lot into another lot of the item in the same bin: part of it is set
    * aside, or let go again. The value goes along and the average stays.
    */

@@ -49,14 +49,13 @@ public final class PutAway {
    * Shares out what comes over bins; the parts add up to it.
    *
    * @param coming more than zero
-   * @param shelves one of them its home
+   * @param shelves at least one; the best of them takes what none has room for
    */
   public static List<Part> of(Quantity coming, List<Shelf> shelves) {
     Shelf home =
         shelves.stream()
-            .filter(shelf -> shelf.why() == Why.HOME)
-            .findFirst()
-            .orElseThrow(() -> new IllegalArgumentException("no shelf is the item's home"));
+            .min(Comparator.comparing(Shelf::why).thenComparing(Shelf::walk))
+            .orElseThrow(() -> new IllegalArgumentException("no shelves; allowed are 1 or more"));
     List<Shelf> best =
         shelves.stream()
             .sorted(

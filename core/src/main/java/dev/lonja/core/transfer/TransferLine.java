@@ -26,6 +26,31 @@ public record TransferLine(
     return new TransferLine(itemId, wanted, none, none, none, none);
   }
 
+  /** The same with another amount wanted. */
+  public TransferLine wanting(Quantity other) {
+    return new TransferLine(itemId, other, picked, came, stayed, lost);
+  }
+
+  /** The same with another amount picked. */
+  public TransferLine picking(Quantity other) {
+    return new TransferLine(itemId, wanted, other, came, stayed, lost);
+  }
+
+  /** So much more of it came. */
+  public TransferLine receiving(Quantity more) {
+    return new TransferLine(itemId, wanted, picked, came.plus(more), stayed, lost);
+  }
+
+  /** What is still underway never left. */
+  public TransferLine keepingTheRest() {
+    return new TransferLine(itemId, wanted, picked, came, stayed.plus(underway()), lost);
+  }
+
+  /** What is still underway is lost. */
+  public TransferLine losingTheRest() {
+    return new TransferLine(itemId, wanted, picked, came, stayed, lost.plus(underway()));
+  }
+
   /**
    * What is taken out of the bins of the place that gives and is neither there nor accounted for:
    * nobody else is given it. Never below zero, though more may come than was written as picked.

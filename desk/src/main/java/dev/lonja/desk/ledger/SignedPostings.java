@@ -35,6 +35,23 @@ public class SignedPostings {
       Sent sent,
       String reason,
       SecondPerson.Signature signature) {
+    return write(
+        session,
+        itemId,
+        booking,
+        sent,
+        new Posting(reason, "", sent.key(), sent.actor(), clock.now()),
+        signature);
+  }
+
+  /** The same with something that its lines refer to. */
+  public Outcome write(
+      Session session,
+      ItemId itemId,
+      Booking booking,
+      Sent sent,
+      Posting posting,
+      SecondPerson.Signature signature) {
     Optional<SecondRefusal> refusal =
         booking instanceof Booking.Booked booked
             ? booked.lines().stream()
@@ -43,7 +60,6 @@ public class SignedPostings {
                 .flatMap(
                     value -> second.refusal(session, sent, value, Matter.ITEM, itemId, signature))
             : Optional.empty();
-    Posting posting = new Posting(reason, "", sent.key(), sent.actor(), clock.now());
     return refusal
         .<Outcome>map(Outcome::refused)
         .orElseGet(() -> Postings.write(session, itemId, booking, posting, 1));

@@ -5,6 +5,7 @@ import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.PutAway;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LotFacts;
@@ -29,11 +30,16 @@ public final class PutAways {
   public record Into(Item.Bin bin, Quantity quantity, PutAway.Why why) {}
 
   /**
-   * Shares out what comes of an item over bins, the best first.
+   * Shares out what comes of an item over bins of the place where its home is, the best first.
    *
    * @param coming more than zero
    */
   public List<Into> of(Item item, Quantity coming) {
+    return of(item, coming, item.homeBin().place());
+  }
+
+  /** The same over bins of a place; nothing if none there takes it. */
+  public List<Into> of(Item item, Quantity coming, Place place) {
     Map<BinId, List<LotFacts>> lots = session.binContents().all();
     Map<ItemId, List<ItemBin>> kept = session.keeping().bins();
     Set<BinId> spoken = new HashSet<>();
@@ -46,15 +52,17 @@ public final class PutAways {
     kept.getOrDefault(item.id(), List.of()).forEach(bin -> own.put(bin.binId(), bin));
     Map<BinId, Item.Bin> bins = new HashMap<>();
     List<PutAway.Shelf> shelves = new ArrayList<>();
-    for (Item.Bin bin : session.items().bins()) {
+    List<Item.Bin> there =
+        session.items().bins().stream().filter(bin -> bin.place().equals(place)).toList();
+    for (Item.Bin bin : there) {
       bins.put(bin.id(), bin);
-      Quantity there =
+      Quantity lying =
           lots.getOrDefault(bin.id(), List.of()).stream()
               .filter(lot -> lot.lot().place().itemId().equals(item.id()))
               .map(lot -> lot.lot().quantity())
               .reduce(Quantity.zero(item.measure()), Quantity::plus);
       boolean isFree = !lots.containsKey(bin.id()) && !spoken.contains(bin.id());
-      why(item, bin, own.containsKey(bin.id()), there, isFree)
+      why(item, bin, own.containsKey(bin.id()), lying, isFree)
           .ifPresent(
               why ->
                   shelves.add(
@@ -62,10 +70,12 @@ public final class PutAways {
                           bin.id(),
                           bin.walkOrder(),
                           why,
-                          there,
+                          lying,
                           Optional.ofNullable(own.get(bin.id())).map(ItemBin::most))));
     }
-    return PutAway.of(coming, shelves).stream()
+    return shelves.isEmpty()
+        ? List.of()
+        : PutAway.of(coming, shelves).stream()
         .map(part -> new Into(bins.get(part.bin()), part.quantity(), part.why()))
         .toList();
   }

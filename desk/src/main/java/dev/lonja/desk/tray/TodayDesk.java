@@ -31,6 +31,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -90,6 +91,7 @@ public class TodayDesk {
    *
    * @param wanted the day on whose shelf its tray stands
    * @param coming what brings it, if an open order does
+   * @param elsewhere another place of the store that has it
    */
   public record ShortLine(
       Tray tray,
@@ -97,7 +99,8 @@ public class TodayDesk {
       Item item,
       LocalDate wanted,
       Optional<Substitute> instead,
-      Optional<Coming> coming) {}
+      Optional<Coming> coming,
+      Optional<Elsewhere> elsewhere) {}
 
   /**
    * A wanted part.
@@ -127,6 +130,7 @@ public class TodayDesk {
     private final FleetPicture fleet;
     private final List<LocalDate> days;
     private final Map<Place, Map<StockKey, Quantity>> free;
+    private final SortedMap<Place, String> names;
     private final List<TraysDesk.OnRack> trays = new ArrayList<>();
     private final List<UnitPlan> notStarted;
     private final List<Order> orders;
@@ -139,6 +143,7 @@ public class TodayDesk {
       this.days = WorkingDays.from(today);
       LocalDate last = days.get(days.size() - 1);
       this.free = session.placeStock().free(today);
+      this.names = session.places().names();
       this.orders = session.orders().open();
       this.deliveries = NextDelivery.of(orders);
       List<Tray> open = session.trays().open();
@@ -258,7 +263,9 @@ public class TodayDesk {
                           TrayMachine.of(fleet, tray).needs(),
                           step.line(),
                           step.lacking()),
-                      deliveries.of(items.get(step.line().itemId()))))
+                      deliveries.of(items.get(step.line().itemId())),
+                      Elsewhere.of(
+                          names, free, tray.place(), step, items.get(step.line().itemId()))))
           .toList();
     }
 

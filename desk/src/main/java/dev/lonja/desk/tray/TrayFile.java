@@ -13,6 +13,7 @@ import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.order.Coming;
 import dev.lonja.core.part.BoxContent;
 import dev.lonja.core.part.PartId;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
@@ -44,6 +45,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -95,6 +98,7 @@ public record TrayFile(
   /**
    * A line.
    *
+   * @param bin from which it is fetched
    * @param out what went out and may still come back
    * @param back what came back of it
    * @param barcodes of its item
@@ -106,6 +110,7 @@ public record TrayFile(
    */
   public record Line(
       TrayProgress.Step step,
+      String bin,
       Quantity out,
       Quantity back,
       List<String> barcodes,
@@ -122,13 +127,21 @@ public record TrayFile(
    * What would do where a line is short: another part, or other fluids.
    *
    * @param coming what brings it, if an open order does
+   * @param elsewhere another place of the store that has it
    */
   public record Instead(
-      Optional<Substitute> part, List<ShelfFluid> fluids, Optional<Coming> coming) {
-    static final Instead NOTHING = new Instead(Optional.empty(), List.of(), Optional.empty());
+      Optional<Substitute> part,
+      List<ShelfFluid> fluids,
+      Optional<Coming> coming,
+      Optional<Elsewhere> elsewhere) {
+    static final Instead NOTHING = new Instead(Optional.empty(), List.of());
 
-    Instead with(Optional<Coming> next) {
-      return new Instead(part, fluids, next);
+    Instead(Optional<Substitute> part, List<ShelfFluid> fluids) {
+      this(part, fluids, Optional.empty(), Optional.empty());
+    }
+
+    Instead with(Optional<Coming> next, Optional<Elsewhere> other) {
+      return new Instead(part, fluids, next, other);
     }
   }
 
@@ -266,6 +279,8 @@ public record TrayFile(
       Map<Place, Map<StockKey, Quantity>> everywhere) {
     Tray tray = onRack.tray();
     Map<StockKey, Quantity> free = everywhere.getOrDefault(tray.place(), Map.of());
+    SortedMap<Place, String> names = session.places().names();
+    Map<ItemId, String> where = bins(session, today, tray, items);
     Map<StockKey, List<PastMovement>> issued = session.pastMovements().issuesOf(tray.number());
     FluidBook book = FluidBook.load(session, today);
     Map<ItemId, List<String>> barcodes =
@@ -284,6 +299,7 @@ public record TrayFile(
               boolean asks = step.state() == TrayProgress.LineState.SHORT && tray.isOpen();
               return new Line(
                   step,
+                  where.get(step.line().itemId()),
                   out(issued, step.line()),
                   back(issued, step.line()),
                   barcodes.getOrDefault(step.line().itemId(), List.of()),
@@ -292,7 +308,14 @@ public record TrayFile(
                   UsedParts.forLine(step.line(), tray.isOpen() ? free : Map.of()),
                   asks
                       ? instead(session, today, book, needs, step, fluid)
-                          .with(deliveries.of(items.get(step.line().itemId())))
+                          .with(
+                              deliveries.of(items.get(step.line().itemId())),
+                              Elsewhere.of(
+                                  names,
+                                  everywhere,
+                                  tray.place(),
+                                  step,
+                                  items.get(step.line().itemId())))
                       : Instead.NOTHING,
                   items
                       .get(step.line().itemId())
@@ -301,6 +324,36 @@ public record TrayFile(
                       .orElse(List.of()));
             })
         .toList();
+  }
+
+  /**
+   * By item, the bin from which it is fetched: in the main store its home; at a satellite where it
+   * lies there, or is to lie.
+   */
+  private static Map<ItemId, String> bins(
+      Session session, LocalDate today, Tray tray, Map<ItemId, Item> items) {
+    Map<ItemId, String> bins = new HashMap<>();
+    items.forEach((id, item) -> bins.put(id, item.homeBin().address()));
+    if (!tray.place().isMain()) {
+      Set<BinId> here = session.places().bins(tray.place());
+      session
+          .keeping()
+          .bins()
+          .forEach(
+              (id, kept) ->
+                  kept.stream()
+                      .filter(bin -> here.contains(bin.binId()))
+                      .findFirst()
+                      .ifPresent(bin -> bins.computeIfPresent(id, (i, home) -> bin.address())));
+      for (ItemId id : items.keySet()) {
+        session.ledger().lotsOf(id).stream()
+            .filter(lot -> here.contains(lot.lot().place().binId()))
+            .filter(lot -> lot.lot().mayBeIssued(today))
+            .findFirst()
+            .ifPresent(lot -> bins.put(id, lot.binAddress()));
+      }
+    }
+    return bins;
   }
 
   /** By line, what its fluid will be taken from; what one line opens serves the next. */
@@ -317,14 +370,24 @@ public record TrayFile(
             items
                 .get(itemId)
                 .pack()
-                .ifPresent(pack -> packs.putAll(packs(session, today, itemId, lines, pack))));
+                .ifPresent(
+                    pack ->
+                        packs.putAll(packs(session, today, tray.place(), itemId, lines, pack))));
     return packs;
   }
 
   private static Map<Long, List<Packed>> packs(
-      Session session, LocalDate today, ItemId itemId, List<TrayLine> lines, Quantity pack) {
+      Session session,
+      LocalDate today,
+      Place place,
+      ItemId itemId,
+      List<TrayLine> lines,
+      Quantity pack) {
+    Set<BinId> here = session.places().bins(place);
     Map<LotInBin, LotFacts> lots = new HashMap<>();
-    session.ledger().lotsOf(itemId).forEach(lot -> lots.put(lot.lot().place(), lot));
+    session.ledger().lotsOf(itemId).stream()
+        .filter(lot -> here.contains(lot.lot().place().binId()))
+        .forEach(lot -> lots.put(lot.lot().place(), lot));
     List<List<PackPick>> picks =
         PackPick.of(
             lots.values().stream().map(LotFacts::lot).toList(),
@@ -366,14 +429,12 @@ public record TrayFile(
             f ->
                 new Instead(
                     Optional.empty(),
-                    ShelfFluid.free(book, f.compartment().spec(), f.product().id()),
-                    Optional.empty()))
+                    ShelfFluid.free(book, f.compartment().spec(), f.product().id())))
         .orElseGet(
             () ->
                 new Instead(
                     Substitute.of(session, today, needs, step.line(), step.lacking()),
-                    List.of(),
-                    Optional.empty()));
+                    List.of()));
   }
 
   /** Of the work first, then of what lies on the tray; each once. */

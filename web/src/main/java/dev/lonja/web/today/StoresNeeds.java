@@ -1,8 +1,10 @@
 package dev.lonja.web.today;
 
 import dev.lonja.core.tank.Reconciliation;
+import dev.lonja.core.transfer.TransferState;
 import dev.lonja.core.waste.ContainerStand;
 import dev.lonja.desk.tank.TankStand;
+import dev.lonja.store.place.TransferRepository;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -12,7 +14,34 @@ import java.util.Optional;
 /** What needs hands at the tanks and the waste. */
 final class StoresNeeds {
 
+  private static final String TRANSFERS = "/stores/transfers";
+
   private StoresNeeds() {}
+
+  /** What is asked for or on the way between places. */
+  static List<TodayView.Need> moving(List<TransferRepository.Stored> transfers) {
+    long asked =
+        transfers.stream().filter(one -> one.state() == TransferState.ASKED).count();
+    long sent = transfers.size() - asked;
+    List<TodayView.Need> needs = new ArrayList<>();
+    if (asked > 0) {
+      needs.add(
+          new TodayView.Need(
+              false,
+              Words.count(asked, "transfer is", "transfers are") + " to be picked",
+              "Asked for by another place of the store.",
+              TRANSFERS));
+    }
+    if (sent > 0) {
+      needs.add(
+          new TodayView.Need(
+              false,
+              Words.count(sent, "transfer is", "transfers are") + " on the way",
+              "To be taken in, or to be settled.",
+              TRANSFERS));
+    }
+    return needs;
+  }
 
   static List<TodayView.Need> of(
       List<TankStand> tanks, List<ContainerStand> waste, int binsToCount, LocalDate today) {

@@ -5,8 +5,10 @@ import dev.lonja.desk.count.CountDesk;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tank.TankDesk;
+import dev.lonja.desk.transfer.TransferDesk;
 import dev.lonja.desk.tray.TodayDesk;
 import dev.lonja.desk.waste.WasteDesk;
+import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,6 +22,7 @@ class TodayController {
   private final TankDesk tanks;
   private final WasteDesk waste;
   private final CountDesk counts;
+  private final TransferDesk transfers;
   private final StoreClock clock;
 
   TodayController(
@@ -28,7 +31,9 @@ class TodayController {
       TankDesk tanks,
       WasteDesk waste,
       CountDesk counts,
+      TransferDesk transfers,
       StoreClock clock) {
+    this.transfers = transfers;
     this.counts = counts;
     this.tanks = tanks;
     this.waste = waste;
@@ -47,8 +52,15 @@ class TodayController {
         TodayWording.view(
             desk.week(),
             buy.dueThisWeek(),
-            StoresNeeds.of(tanks.all(), waste.stands(), counts.bins(), clock.today()),
+            stores(),
             clock.today()));
     return "today/today";
+  }
+
+  private List<TodayView.Need> stores() {
+    List<TodayView.Need> needs =
+        StoresNeeds.of(tanks.all(), waste.stands(), counts.bins(), clock.today());
+    needs.addAll(StoresNeeds.moving(transfers.open()));
+    return needs;
   }
 }

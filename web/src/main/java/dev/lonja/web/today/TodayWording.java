@@ -14,6 +14,7 @@ import dev.lonja.store.tray.Tray;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.due.DueWording;
 import dev.lonja.web.frame.ComingWording;
+import dev.lonja.web.frame.ElsewhereWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Svg;
 import dev.lonja.web.frame.WantedWording;
@@ -126,6 +127,7 @@ final class TodayWording {
             + Words.weekdayAndDay(line.wanted())
             + "."
             + line.instead().map(other -> " " + CandidateWording.instead(other)).orElse("")
+            + line.elsewhere().map(other -> " " + ElsewhereWording.has(other)).orElse("")
             + line.coming().map(next -> " " + ComingWording.next(next, today)).orElse(""),
         "/trays/" + line.tray().id());
   }

@@ -12,6 +12,7 @@ import dev.lonja.core.tray.Tightening;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayProgress;
 import dev.lonja.core.wanted.Finding;
+import dev.lonja.desk.tray.Elsewhere;
 import dev.lonja.desk.tray.FluidLine;
 import dev.lonja.desk.tray.TrayFile;
 import dev.lonja.store.tray.Tray;
@@ -21,6 +22,7 @@ import dev.lonja.web.fluid.HazardWording;
 import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.ComingWording;
 import dev.lonja.web.frame.Drum;
+import dev.lonja.web.frame.ElsewhereWording;
 import dev.lonja.web.frame.GapWording;
 import dev.lonja.web.frame.LineStates;
 import dev.lonja.web.frame.Plate;
@@ -165,7 +167,7 @@ final class TrayPage {
         item.id(),
         Stream.concat(line.barcodes().stream().map(TrayPage::code), Stream.of(item.key().text()))
             .collect(Collectors.joining(" ")),
-        item.homeBin().address(),
+        line.bin(),
         Plate.of(item),
         item.product().map(Drum::of),
         Beside.of(asked.wanted()),
@@ -225,6 +227,7 @@ final class TrayPage {
   /** What would do in its place, and what brings it. */
   private String onTheShelf(TrayFile.Instead instead) {
     return (shelf(instead)
+            + instead.elsewhere().map(other -> " " + ElsewhereWording.has(other)).orElse("")
             + instead.coming().map(next -> " " + ComingWording.next(next, today)).orElse(""))
         .strip();
   }
@@ -253,6 +256,16 @@ final class TrayPage {
         open,
         open && line.step().line().isServiceKit(),
         line.used().isPositive() ? line.used().display() : "",
-        handedOver && line.out().isPositive() ? line.out().display() : "");
+        handedOver && line.out().isPositive() ? line.out().display() : "",
+        line.substitutes().elsewhere().map(other -> ask(other, item)));
+  }
+
+  private TrayView.Ask ask(Elsewhere other, Item item) {
+    return new TrayView.Ask(
+        other.place().toString(),
+        file.tray().place().toString(),
+        "ask-" + item.id(),
+        other.amount().exactText(),
+        "ask " + other.name() + " for " + other.amount().display());
   }
 }

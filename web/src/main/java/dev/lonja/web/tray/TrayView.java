@@ -129,6 +129,7 @@ public record TrayView(
    * @param loose true for a kit whose parts may be taken loose
    * @param used how many used, good ones may be laid for what it lacks; empty if none
    * @param back what may still come back, if the tray was handed over
+   * @param ask where it is short, another place that has it
    */
   public record May(
       boolean laid,
@@ -138,7 +139,16 @@ public record TrayView(
       boolean leave,
       boolean loose,
       String used,
-      String back) {}
+      String back,
+      Optional<Ask> ask) {}
+
+  /**
+   * Another place of the store that may be asked for it.
+   *
+   * @param from the place that has it, as a form sends it, and {@code to} the place of the tray
+   * @param field of the amount in that form
+   */
+  public record Ask(String from, String to, String field, String amount, String words) {}
 
   /** How tight a fastener is made. */
   public record TorqueRow(String place, String torque) {}

@@ -1,0 +1,30 @@
+package dev.lonja.desk.place;
+
+import dev.lonja.core.person.PersonId;
+import dev.lonja.core.place.Place;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.store.Session;
+import dev.lonja.store.person.Person;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Where somebody may work: at the places that they are granted, or at all if at none. */
+public final class WorkPlaces {
+
+  private WorkPlaces() {}
+
+  /** A place at which this person does not work. */
+  public record NotYours(String actor, String place) implements Refusal {}
+
+  /** Why the one who asks may not work at a place; empty if they may. */
+  public static Optional<Refusal> refusal(Session session, Sent sent, Place place) {
+    Map<PersonId, Set<Place>> granted = session.places().granted();
+    Optional<Set<Place>> own =
+        session.people().byName(sent.actor()).map(Person::id).map(granted::get);
+    return own.filter(places -> !places.contains(place))
+        .map(
+            places -> new NotYours(sent.actor(), session.places().names().getOrDefault(place, "")));
+  }
+}
