@@ -71,7 +71,8 @@ class CommandsTest {
   @Test
   void aRefusedImportSaysWhyAndLeavesNothing() throws IOException {
     Path broken = Files.createDirectory(folder.resolve("broken"));
-    Files.writeString(broken.resolve("bins.csv"), "id,address,walk_order,satellite_id\r\n1,,x,\r\n");
+    Files.writeString(
+        broken.resolve("bins.csv"), "id,address,walk_order,satellite_id\r\n1,,x,\r\n");
     assertThat(run("import", broken.toString(), "--data", data())).isEqualTo(1);
     assertThat(printed)
         .contains("bins.csv line 2, column address: \"\"; allowed is text of 1 to 12 characters")

@@ -205,8 +205,7 @@ public final class Ledger {
    * @param stock reaching the bins of the place that it was lost from
    */
   public static Booking lose(ItemStock stock, Quantity quantity, LocalDate today) {
-    return pick(
-        MovementKind.ADJUSTMENT, stock, quantity, Quantity.zero(stock.measure()), today);
+    return pick(MovementKind.ADJUSTMENT, stock, quantity, Quantity.zero(stock.measure()), today);
   }
 
   /**

@@ -53,6 +53,13 @@ public sealed interface Refusal {
   /** What is on hand would be worth less than nothing after such a difference. */
   record WorthBelowNothing(Money worth, Money difference) implements Refusal {}
 
+  /**
+   * It would move at a place where this person does not work.
+   *
+   * @param who by the name they sign in with
+   */
+  record NotTheirPlace(String who, String place) implements Refusal {}
+
   /** Both ends of a transfer are the same bin. */
   record SameBin() implements Refusal {}
 

@@ -69,8 +69,7 @@ public final class Refill {
         long room = steps(need.upTo().minus(need.position()), step, false);
         long least = steps(need.level().minus(need.position()), step, true);
         long there = steps(left, step, false);
-        Quantity part =
-            step.times(BigDecimal.valueOf(Math.min(Math.max(room, least), there)));
+        Quantity part = step.times(BigDecimal.valueOf(Math.min(Math.max(room, least), there)));
         if (part.isPositive()) {
           filled.put(need.place(), part);
           left = left.minus(part);

@@ -87,12 +87,7 @@ class RefillTest {
         litres("20"),
         List.of(
             new Refill.Need(
-                YARD,
-                "Yard",
-                litres(position),
-                litres(level),
-                litres(upTo),
-                Optional.of(SOON))));
+                YARD, "Yard", litres(position), litres(level), litres(upTo), Optional.of(SOON))));
   }
 
   private static Refill.Need need(

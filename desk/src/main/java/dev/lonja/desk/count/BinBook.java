@@ -4,7 +4,6 @@ import dev.lonja.core.count.Spot;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LaidPieces;
 import dev.lonja.core.ledger.LotCondition;
-import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;

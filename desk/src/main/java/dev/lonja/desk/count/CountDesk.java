@@ -7,9 +7,12 @@ import dev.lonja.core.count.Stocktake;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
+import dev.lonja.desk.person.WorkPlaces;
+import dev.lonja.desk.request.Viewer;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.count.CountRepository.Stored;
@@ -104,7 +107,7 @@ public class CountDesk {
               .forEach(count -> begun.add(count.count().spot().bin()));
           List<BinId> walk = session.items().bins().stream().map(Item.Bin::id).toList();
           Set<Spot> spots = BinBook.load(session, clock.today()).spots();
-          List<CountPlan.Kept> kept = kept(session, spots, walk, item -> "");
+          List<CountPlan.Kept> kept = theirs(session, kept(session, spots, walk, item -> ""));
           int most = session.settings().binsADay();
           return binsOf(CountPlan.today(kept, begun, clock.today(), most));
         });
@@ -140,11 +143,12 @@ public class CountDesk {
           kept.stream()
               .filter(one -> !endedSpots.contains(new Spot(one.item(), one.bin())))
               .toList();
-      list = CountPlan.next(left, from.orElse(0), BINS_OF_STOCKTAKE);
+      list = CountPlan.next(theirs(session, left), from.orElse(0), BINS_OF_STOCKTAKE);
       progress = new Progress(open, binsOf(kept) - binsOf(left), binsOf(kept));
     } else {
       int most = session.settings().binsADay();
-      list = withBin(kept, from, CountPlan.today(kept, begun, clock.today(), most));
+      List<CountPlan.Kept> theirs = theirs(session, kept);
+      list = withBin(theirs, from, CountPlan.today(theirs, begun, clock.today(), most));
       progress = new Progress(open, begun.size(), most);
     }
     return new Sheet(
@@ -159,6 +163,16 @@ public class CountDesk {
             .toList(),
         progress,
         bins.values().stream().map(Item.Bin::address).toList());
+  }
+
+  /** What stands at a place where the one who asks works. */
+  private static List<CountPlan.Kept> theirs(Session session, List<CountPlan.Kept> kept) {
+    Optional<Set<Place>> places = WorkPlaces.of(session, Viewer.name());
+    if (places.isEmpty()) {
+      return kept;
+    }
+    Map<BinId, Place> ofBins = session.places().ofBins();
+    return kept.stream().filter(one -> places.get().contains(ofBins.get(one.bin()))).toList();
   }
 
   private static int binsOf(List<CountPlan.Kept> kept) {

@@ -21,6 +21,7 @@ import dev.lonja.desk.ledger.SignedPostings;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.SecondPerson;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -83,6 +84,11 @@ public class CountKeepDesk extends KeepersDesk {
         sent,
         session -> {
           List<Refusal> reasons = new ArrayList<>();
+          session.items().bins().stream()
+              .filter(one -> one.id().equals(bin))
+              .findFirst()
+              .flatMap(one -> WorkPlaces.refusal(session, sent, one.place()))
+              .ifPresent(reasons::add);
           Bin at =
               new Bin(
                   session,

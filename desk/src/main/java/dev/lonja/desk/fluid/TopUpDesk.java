@@ -193,8 +193,7 @@ public class TopUpDesk extends KeepersDesk {
                   sent.actor(),
                   clock.now());
       StockKey key = StockKey.ofNew(item.id());
-      Quantity held =
-          session.placeStock().held(session.ledger().stockOf(key), unit.home());
+      Quantity held = session.placeStock().held(session.ledger().stockOf(key), unit.home());
       Booking booking =
           PackedIssue.of(
               session, key, unit.home(), Quantity.of(wish.litres()), held, clock.today());

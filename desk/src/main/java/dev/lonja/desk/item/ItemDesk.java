@@ -117,8 +117,7 @@ public class ItemDesk {
                     entry.getKey(),
                     entry.getValue(),
                     stock.within(session.places().bins(entry.getKey())).usable(clock.today()),
-                    held.getOrDefault(entry.getKey(), Map.of())
-                        .getOrDefault(stock.key(), none)))
+                    held.getOrDefault(entry.getKey(), Map.of()).getOrDefault(stock.key(), none)))
         .toList();
   }
 

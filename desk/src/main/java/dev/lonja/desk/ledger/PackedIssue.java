@@ -28,12 +28,7 @@ public final class PackedIssue {
    * @param held what is spoken for there by others than what this issue is for
    */
   public static Booking of(
-      Session session,
-      StockKey key,
-      Place from,
-      Quantity wanted,
-      Quantity held,
-      LocalDate today) {
+      Session session, StockKey key, Place from, Quantity wanted, Quantity held, LocalDate today) {
     ItemStock stock = session.placeStock().of(key, from);
     Booking plain = Ledger.issue(stock, wanted, held, today);
     if (plain instanceof Booking.Refused) {

@@ -4,6 +4,7 @@ import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.PersonName;
 import dev.lonja.core.person.Pin;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -60,8 +62,14 @@ public class PeopleDesk {
     this.secrets = secrets;
   }
 
-  /** A person and what was done about them lately, newest first. */
-  public record PersonFile(Person person, List<AuditLine> events) {}
+  /**
+   * A person and what was done about them lately, newest first.
+   *
+   * @param names of all places of the store
+   * @param places where they may work; none if everywhere
+   */
+  public record PersonFile(
+      Person person, List<AuditLine> events, SortedMap<Place, String> names, Set<Place> places) {}
 
   /** Everyone, those who are switched off too. */
   public List<Person> all() {
@@ -77,7 +85,10 @@ public class PeopleDesk {
                 .map(
                     person ->
                         new PersonFile(
-                            person, session.audit().latest(Matter.PERSON, id, MOST_EVENTS))));
+                            person,
+                            session.audit().latest(Matter.PERSON, id, MOST_EVENTS),
+                            session.places().names(),
+                            session.places().granted().getOrDefault(id, Set.of()))));
   }
 
   /** What one person may write off or put right alone; empty if there is no limit. */
@@ -156,6 +167,35 @@ public class PeopleDesk {
           note(session, sent, id, Deed.ROLES_CHANGED, facts(person.roles()), facts(roles));
           return Outcome.done();
         });
+  }
+
+  /** Says at which places someone may work; at none in particular means everywhere. */
+  @Allowed.ToAdminister
+  public Outcome setPlaces(Sent sent, PersonId id, long version, Set<Place> places) {
+    return edit(
+        sent,
+        id,
+        version,
+        (session, person) -> {
+          SortedMap<Place, String> names = session.places().names();
+          if (!names.keySet().containsAll(places)) {
+            return Outcome.refused(RequestRefusal.CHANGED_MEANWHILE);
+          }
+          Set<Place> before = session.places().granted().getOrDefault(id, Set.of());
+          session.places().grant(id, places);
+          note(
+              session,
+              sent,
+              id,
+              Deed.EDITED,
+              Facts.of("places", worded(names, before)),
+              Facts.of("places", worded(names, places)));
+          return Outcome.done();
+        });
+  }
+
+  private static String worded(SortedMap<Place, String> names, Set<Place> places) {
+    return places.stream().sorted().map(names::get).collect(Collectors.joining(", "));
   }
 
   /** Switches someone off, or on again. */

@@ -3,8 +3,8 @@ package dev.lonja.desk.place;
 import dev.lonja.desk.request.Refusal;
 
 /**
- * Why places are not set up so. Each says of which line of the form it speaks: a satellite's number,
- * or nothing for the one that is added.
+ * Why places are not set up so. Each says of which line of the form it speaks: a satellite's
+ * number, or nothing for the one that is added.
  */
 public sealed interface PlaceRefusal extends Refusal {
 

@@ -151,16 +151,14 @@ final class PlaceSetting {
     moved.forEach((place, its) -> session.places().placeUnits(its, place));
   }
 
-  private void audit(
-      Session session, Sent sent, Instant at, PlacesDesk.Wanted one, Place place) {
+  private void audit(Session session, Sent sent, Instant at, PlacesDesk.Wanted one, Place place) {
     Facts after = facts(one.name(), bins.get(one), units.get(one));
     if (one.id().isEmpty()) {
       sentLine(session, sent, at, one.name(), Deed.ADDED, after);
       return;
     }
     Facts was =
-        facts(
-            before.names().get(one.id().get()), before.binsOf(place), before.unitsOf(place));
+        facts(before.names().get(one.id().get()), before.binsOf(place), before.unitsOf(place));
     if (!was.equals(after)) {
       session.audit().add(sent.line(at, Matter.PLACE, one.name(), Deed.EDITED, was, after));
     }
@@ -173,7 +171,8 @@ final class PlaceSetting {
 
   private static Facts facts(String name, List<Item.Bin> bins, List<Unit> units) {
     return Facts.of("name", name)
-        .with("bins", bins.stream().map(Item.Bin::address).sorted().collect(Collectors.joining(" ")))
+        .with(
+            "bins", bins.stream().map(Item.Bin::address).sorted().collect(Collectors.joining(" ")))
         .with("units", units.stream().map(Unit::code).sorted().collect(Collectors.joining(" ")));
   }
 }

@@ -76,8 +76,8 @@ public final class PutAways {
     return shelves.isEmpty()
         ? List.of()
         : PutAway.of(coming, shelves).stream()
-        .map(part -> new Into(bins.get(part.bin()), part.quantity(), part.why()))
-        .toList();
+            .map(part -> new Into(bins.get(part.bin()), part.quantity(), part.why()))
+            .toList();
   }
 
   private static Optional<PutAway.Why> why(

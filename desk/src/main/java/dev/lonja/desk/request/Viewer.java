@@ -19,6 +19,13 @@ public final class Viewer {
     return seesMoney();
   }
 
+  /** The name that they signed in with; empty if nobody has. */
+  public static String name() {
+    return Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication())
+        .map(Authentication::getName)
+        .orElse("");
+  }
+
   /** Prices, costs and what stock is worth: everyone who sees the store; nobody without a role. */
   public static boolean seesMoney() {
     Optional<Authentication> person =

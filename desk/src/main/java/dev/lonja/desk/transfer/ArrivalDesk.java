@@ -15,7 +15,7 @@ import dev.lonja.desk.ledger.SignedPostings;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.SecondPerson;
-import dev.lonja.desk.place.WorkPlaces;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -92,8 +92,7 @@ public class ArrivalDesk extends KeepersDesk {
       this.session = session;
       this.sent = sent;
       this.transfer = transfer;
-      this.posting =
-          new Posting("", transfer.number(), sent.key(), sent.actor(), clock.now());
+      this.posting = new Posting("", transfer.number(), sent.key(), sent.actor(), clock.now());
     }
 
     Outcome of(List<Came> came) {
@@ -222,12 +221,7 @@ public class ArrivalDesk extends KeepersDesk {
           .audit()
           .add(
               sent.line(
-                  clock.now(),
-                  Matter.TRANSFER,
-                  "TF-" + id,
-                  Deed.RECEIVED,
-                  Facts.NONE,
-                  Facts.NONE));
+                  clock.now(), Matter.TRANSFER, "TF-" + id, Deed.RECEIVED, Facts.NONE, Facts.NONE));
     }
   }
 }

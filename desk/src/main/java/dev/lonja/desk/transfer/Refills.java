@@ -104,8 +104,7 @@ public final class Refills {
   }
 
   private void add(Stored transfer) {
-    Map<ItemId, Quantity> its =
-        coming.computeIfAbsent(transfer.to(), place -> new HashMap<>());
+    Map<ItemId, Quantity> its = coming.computeIfAbsent(transfer.to(), place -> new HashMap<>());
     for (TransferLine line : transfer.lines()) {
       its.merge(
           line.itemId(),
@@ -139,10 +138,11 @@ public final class Refills {
   private Refill.Need need(Item item, Place place) {
     Quantity level = level(item, place);
     Quantity most =
-        held(item, place).map(ItemBin::most).reduce(Quantity::plus).orElseGet(
-            () -> wholeUp(used(item, place, today.plusDays(1L * coverWeeks * WEEK))));
-    Cover cover =
-        Cover.of(position(item, place), List.of(), demandsOf(item, place), today);
+        held(item, place)
+            .map(ItemBin::most)
+            .reduce(Quantity::plus)
+            .orElseGet(() -> wholeUp(used(item, place, today.plusDays(1L * coverWeeks * WEEK))));
+    Cover cover = Cover.of(position(item, place), List.of(), demandsOf(item, place), today);
     return new Refill.Need(
         place, names.get(place), position(item, place), level, most.max(level), cover.shortOn());
   }

@@ -12,8 +12,8 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.place.PutAways;
-import dev.lonja.desk.place.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -97,11 +97,7 @@ public class TransferDesk extends KeepersDesk {
    * @param into where it is put once it comes
    */
   public record Line(
-      TransferLine line,
-      Item item,
-      List<LotFacts> lies,
-      Quantity free,
-      List<PutAways.Into> into) {}
+      TransferLine line, Item item, List<LotFacts> lies, Quantity free, List<PutAways.Into> into) {}
 
   /** Empty if there is no such transfer. */
   public Optional<File> file(TransferId id) {
@@ -185,8 +181,7 @@ public class TransferDesk extends KeepersDesk {
     session.transfers().keep(id, line);
   }
 
-  private static Optional<Refusal> refusalOf(
-      Session session, Map<ItemId, Item> items, Amount one) {
+  private static Optional<Refusal> refusalOf(Session session, Map<ItemId, Item> items, Amount one) {
     Optional<Item> item = Optional.ofNullable(items.get(one.item()));
     if (item.isEmpty()) {
       return Optional.of(new TransferRefusal.NoItem(one.item().toString(), 0));
@@ -317,8 +312,7 @@ public class TransferDesk extends KeepersDesk {
             return Outcome.refused(new TransferRefusal.Unknown(id));
           }
           if (transfer.get().state() != TransferState.ASKED) {
-            return Outcome.refused(
-                new TransferRefusal.StandsElsewhere(id, transfer.get().state()));
+            return Outcome.refused(new TransferRefusal.StandsElsewhere(id, transfer.get().state()));
           }
           return WorkPlaces.refusal(session, sent, transfer.get().from())
               .<Outcome>map(Outcome::refused)

@@ -33,8 +33,7 @@ public record Elsewhere(Place place, String name, Quantity amount, Quantity free
     StockKey wanted = StockKey.ofNew(step.line().itemId());
     Quantity none = Quantity.zero(step.lacking().measure());
     for (Map.Entry<Place, String> place : names.entrySet()) {
-      Quantity there =
-          free.getOrDefault(place.getKey(), Map.of()).getOrDefault(wanted, none);
+      Quantity there = free.getOrDefault(place.getKey(), Map.of()).getOrDefault(wanted, none);
       Quantity given = inPacks(step.lacking(), item).min(there);
       if (!place.getKey().equals(here) && given.isPositive()) {
         return Optional.of(new Elsewhere(place.getKey(), place.getValue(), given, there));
@@ -45,10 +44,7 @@ public record Elsewhere(Place place, String name, Quantity amount, Quantity free
 
   private static Quantity inPacks(Quantity lacking, Item item) {
     return item.pack()
-        .map(
-            pack ->
-                pack.times(
-                    lacking.amount().divide(pack.amount(), 0, RoundingMode.UP)))
+        .map(pack -> pack.times(lacking.amount().divide(pack.amount(), 0, RoundingMode.UP)))
         .orElse(lacking);
   }
 }

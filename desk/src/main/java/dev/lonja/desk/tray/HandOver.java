@@ -116,7 +116,8 @@ final class HandOver {
 
   private Outcome issueLines(String mechanic) {
     Posting posting = new Posting("", tray.number(), sent.key(), sent.actor(), clock.now());
-    Map<StockKey, Quantity> heldElsewhere = session.placeStock().heldBesides(tray.id(), tray.place());
+    Map<StockKey, Quantity> heldElsewhere =
+        session.placeStock().heldBesides(tray.id(), tray.place());
     Map<StockKey, Quantity> amounts = new TreeMap<>();
     for (TrayLine line : tray.lines()) {
       if (line.laid().isPositive()) {
@@ -127,8 +128,8 @@ final class HandOver {
     for (Map.Entry<StockKey, Quantity> amount : amounts.entrySet()) {
       Quantity none = Quantity.zero(amount.getValue().measure());
       Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
-      Booking booking = PackedIssue.of(
-              session, amount.getKey(), tray.place(), amount.getValue(), held, today);
+      Booking booking =
+          PackedIssue.of(session, amount.getKey(), tray.place(), amount.getValue(), held, today);
       Outcome written = Postings.write(session, amount.getKey().itemId(), booking, posting, lineNo);
       if (written instanceof Outcome.Refused) {
         return written;

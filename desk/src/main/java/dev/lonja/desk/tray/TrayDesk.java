@@ -19,8 +19,10 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.Receiver;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tank.Dispensing;
 import dev.lonja.store.Session;
@@ -303,6 +305,10 @@ public class TrayDesk extends KeepersDesk {
           Optional<Tray> tray = session.trays().byId(trayId).filter(Tray::isOpen);
           if (tray.isEmpty()) {
             return Outcome.refused(new TrayRefusal.NotOpen());
+          }
+          Optional<Refusal> elsewhere = WorkPlaces.refusal(session, sent, tray.get().place());
+          if (elsewhere.isPresent()) {
+            return Outcome.refused(elsewhere.get());
           }
           session.trays().touch(trayId, tray.get().version());
           return work.apply(session, tray.get());

@@ -433,8 +433,7 @@ public record TrayFile(
         .orElseGet(
             () ->
                 new Instead(
-                    Substitute.of(session, today, needs, step.line(), step.lacking()),
-                    List.of()));
+                    Substitute.of(session, today, needs, step.line(), step.lacking()), List.of()));
   }
 
   /** Of the work first, then of what lies on the tray; each once. */

@@ -80,12 +80,8 @@ public class TraysDesk {
 
   private static List<OnRack> rows(
       List<Tray> trays, Map<Place, Map<StockKey, Quantity>> free, Viewer viewer) {
-    return trays.stream()
-        .filter(viewer::sees)
-        .map(tray -> OnRack.of(tray, free))
-        .toList();
+    return trays.stream().filter(viewer::sees).map(tray -> OnRack.of(tray, free)).toList();
   }
-
 
   /** An open tray with the items on it, for the edge of a page; empty for any other. */
   @Allowed.ToKeepStore

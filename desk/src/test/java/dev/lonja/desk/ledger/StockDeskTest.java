@@ -78,7 +78,9 @@ class StockDeskTest {
 
   @Test
   void moreThanIsThereIsRefusedWithWhatIsFree() {
-    assertThat(Cage.reasons(desk.issue(cage.sent(), StockKey.ofNew(FILTER), Place.MAIN, amount("6"), "yard")))
+    assertThat(
+            Cage.reasons(
+                desk.issue(cage.sent(), StockKey.ofNew(FILTER), Place.MAIN, amount("6"), "yard")))
         .singleElement()
         .isInstanceOfSatisfying(
             LedgerRefusal.class,

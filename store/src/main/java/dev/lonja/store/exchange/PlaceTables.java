@@ -102,8 +102,7 @@ final class PlaceTables {
         .build();
   }
 
-  private static Column quantity(
-      String name, TableField<?, Long> field, long least, String says) {
+  private static Column quantity(String name, TableField<?, Long> field, long least, String says) {
     return of(name, field, scaled(6, least, QUANTITY_MICRO), says);
   }
 }

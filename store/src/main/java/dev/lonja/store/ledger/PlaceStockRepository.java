@@ -53,8 +53,7 @@ public final class PlaceStockRepository {
   private final LedgerRepository ledger;
   private final PlaceRepository places;
 
-  public PlaceStockRepository(
-      DSLContext context, LedgerRepository ledger, PlaceRepository places) {
+  public PlaceStockRepository(DSLContext context, LedgerRepository ledger, PlaceRepository places) {
     this.context = context;
     this.ledger = ledger;
     this.places = places;
@@ -138,8 +137,7 @@ public final class PlaceStockRepository {
 
   private Map<Place, Map<StockKey, Quantity>> laid(Condition which) {
     return sums(
-        DSL.select(
-                TRAY.SATELLITE_ID, ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE, LAID_SUM)
+        DSL.select(TRAY.SATELLITE_ID, ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE, LAID_SUM)
             .from(TRAY_LINE)
             .join(TRAY)
             .on(TRAY.ID.eq(TRAY_LINE.TRAY_ID))

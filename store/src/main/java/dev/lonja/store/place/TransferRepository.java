@@ -67,7 +67,8 @@ public final class TransferRepository {
   /** Asked for or on the way, the oldest first. */
   public List<Stored> open() {
     return stored(
-        TRANSFER.STATE.in(TransferState.ASKED.name(), TransferState.SENT.name()), Integer.MAX_VALUE);
+        TRANSFER.STATE.in(TransferState.ASKED.name(), TransferState.SENT.name()),
+        Integer.MAX_VALUE);
   }
 
   /** Those that ended, the latest first. */
@@ -104,7 +105,8 @@ public final class TransferRepository {
             .from(TRANSFER_LINE)
             .join(ITEM)
             .on(ITEM.ID.eq(TRANSFER_LINE.ITEM_ID))
-            .where(TRANSFER_LINE.TRANSFER_ID.in(DSL.select(TRANSFER.ID).from(TRANSFER).where(which)))
+            .where(
+                TRANSFER_LINE.TRANSFER_ID.in(DSL.select(TRANSFER.ID).from(TRANSFER).where(which)))
             .orderBy(TRANSFER_LINE.ID)
             .fetchGroups(TRANSFER_LINE.TRANSFER_ID, TransferRepository::line);
     return rows.stream()

@@ -144,8 +144,8 @@ public final class TrayRepository {
   }
 
   /**
-   * Adds an empty open tray that serves no task, with the next number. It is laid where its
-   * machine is served from; one for nobody in the main store.
+   * Adds an empty open tray that serves no task, with the next number. It is laid where its machine
+   * is served from; one for nobody in the main store.
    *
    * @param unitId none for the workshop's own supplies
    */
@@ -160,9 +160,7 @@ public final class TrayRepository {
         .set(
             TRAY.SATELLITE_ID,
             DSL.field(
-                DSL.select(UNIT.SATELLITE_ID)
-                    .from(UNIT)
-                    .where(UNIT.ID.eq(unitId.orElse(null)))))
+                DSL.select(UNIT.SATELLITE_ID).from(UNIT).where(UNIT.ID.eq(unitId.orElse(null)))))
         .set(TRAY.PURPOSE, purpose.name())
         .set(TRAY.TITLE, title)
         .set(TRAY.PLANNED_ON, plannedOn)

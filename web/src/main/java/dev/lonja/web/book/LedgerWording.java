@@ -86,6 +86,7 @@ public final class LedgerWording {
                       + " began to count all bins on "
                       + r.since()
                       + "; until that is booked or given up, nothing moves.")
+          .when(Refusal.NotTheirPlace.class, r -> r.who() + " does not work at " + r.place() + ".")
           .when(Refusal.SameBin.class, r -> "from and to are the same bin.")
           .all();
 

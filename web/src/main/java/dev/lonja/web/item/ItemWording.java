@@ -88,9 +88,7 @@ class ItemWording {
 
   private static ItemView.AtPlace atPlace(ItemFile.AtPlace at) {
     String held =
-        at.held().isPositive()
-            ? ", " + at.held().display() + " on trays or going elsewhere"
-            : "";
+        at.held().isPositive() ? ", " + at.held().display() + " on trays or going elsewhere" : "";
     return new ItemView.AtPlace(
         at.place().toString(), at.name(), at.free().display() + " free" + held);
   }

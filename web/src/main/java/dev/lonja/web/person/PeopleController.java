@@ -2,6 +2,7 @@ package dev.lonja.web.person;
 
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.person.Role;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.desk.clock.StoreClock;
@@ -15,6 +16,7 @@ import dev.lonja.web.sign.LiveSessions;
 import dev.lonja.web.sign.PersonProblems;
 import java.math.BigDecimal;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -70,6 +72,9 @@ class PeopleController {
                     .or(problems -> list(kept, roles, problems, model)))
         .orElseGet(() -> list(kept, roles, typed.problems(), model));
   }
+
+  /** Before the number of a place, in a form. */
+  private static final String AT = "at-";
 
   private static Set<Role> roles(Typed typed, Set<String> words) {
     Set<Role> roles = EnumSet.noneOf(Role.class);
@@ -145,6 +150,27 @@ class PeopleController {
                         problems ->
                             page(id, Optional.of(roles), Optional.empty(), problems, model)))
         .orElseGet(() -> page(id, Optional.of(roles), Optional.empty(), typed.problems(), model));
+  }
+
+  @PostMapping(ONE + "/places")
+  String setPlaces(
+      @PathVariable PersonId id,
+      Sent sent,
+      @RequestParam long version,
+      @RequestParam Map<String, String> fields,
+      Model model) {
+    desk.all();
+    Typed typed = new Typed();
+    Set<Place> places = new HashSet<>();
+    for (String field : fields.keySet()) {
+      if (field.startsWith(AT)) {
+        typed.place("places", field.substring(AT.length())).ifPresent(places::add);
+      }
+    }
+    return typed
+        .all(() -> desk.setPlaces(sent, id, version, places))
+        .map(outcome -> next(id, outcome, model))
+        .orElseGet(() -> page(id, Optional.empty(), Optional.empty(), typed.problems(), model));
   }
 
   @PostMapping(ONE + "/active")

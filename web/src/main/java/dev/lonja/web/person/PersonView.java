@@ -38,8 +38,15 @@ public final class PersonView {
       List<Session> sessions,
       List<Event> events) {}
 
-  /** What they are known by at the counter. */
-  public record AtCounter(boolean pin, boolean badge) {}
+  /**
+   * What they are known by at the counter.
+   *
+   * @param places where they may work; none if there is but one
+   */
+  public record AtCounter(boolean pin, boolean badge, List<PlaceChoice> places) {}
+
+  /** A place where somebody may work, with its field in the form. */
+  public record PlaceChoice(String field, String name, boolean chosen) {}
 
   /** A code that was just given; it is shown once. */
   public record Code(String code, String path, String until) {}

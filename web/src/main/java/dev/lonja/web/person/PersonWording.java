@@ -96,10 +96,23 @@ final class PersonWording {
         states,
         choices(chosen),
         new PersonView.AtCounter(
-            person.secrets().pin().isPresent(), person.secrets().badge().isPresent()),
+            person.secrets().pin().isPresent(), person.secrets().badge().isPresent(), places(file)),
         code,
         sessions.stream().map(live -> session(live, "")).toList(),
         file.events().stream().map(this::event).toList());
+  }
+
+  private static List<PersonView.PlaceChoice> places(PeopleDesk.PersonFile file) {
+    return file.names().size() == 1
+        ? List.of()
+        : file.names().entrySet().stream()
+            .map(
+                entry ->
+                    new PersonView.PlaceChoice(
+                        "at-" + entry.getKey(),
+                        entry.getValue(),
+                        file.places().contains(entry.getKey())))
+            .toList();
   }
 
   PersonView.Session session(LiveSessions.Live live, String own) {

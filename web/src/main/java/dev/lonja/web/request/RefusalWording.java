@@ -1,5 +1,6 @@
 package dev.lonja.web.request;
 
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.RequestRefusal;
@@ -13,7 +14,8 @@ public final class RefusalWording {
 
   /** What may be wrong with any request. */
   public static final RefusalWording OF_REQUESTS =
-      of(RequestRefusal.class, RefusalWording::ofRequest);
+      of(RequestRefusal.class, RefusalWording::ofRequest)
+          .and(of(WorkPlaces.NotYours.class, RefusalWording::notYours));
 
   private final List<Kind<?>> kinds;
 
@@ -56,6 +58,10 @@ public final class RefusalWording {
         .flatMap(kind -> kind.problem(reason).stream())
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("reason is " + reason + ", without words"));
+  }
+
+  private static Problem notYours(WorkPlaces.NotYours not) {
+    return Problem.ofWhole(not.actor() + " does not work at " + not.place() + ".");
   }
 
   private static Problem ofRequest(RequestRefusal reason) {

@@ -20,8 +20,7 @@ final class StoresNeeds {
 
   /** What is asked for or on the way between places. */
   static List<TodayView.Need> moving(List<TransferRepository.Stored> transfers) {
-    long asked =
-        transfers.stream().filter(one -> one.state() == TransferState.ASKED).count();
+    long asked = transfers.stream().filter(one -> one.state() == TransferState.ASKED).count();
     long sent = transfers.size() - asked;
     List<TodayView.Need> needs = new ArrayList<>();
     if (asked > 0) {

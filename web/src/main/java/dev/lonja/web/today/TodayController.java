@@ -48,12 +48,7 @@ class TodayController {
       return "redirect:/trays";
     }
     model.addAttribute(
-        "view",
-        TodayWording.view(
-            desk.week(),
-            buy.dueThisWeek(),
-            stores(),
-            clock.today()));
+        "view", TodayWording.view(desk.week(), buy.dueThisWeek(), stores(), clock.today()));
     return "today/today";
   }
 

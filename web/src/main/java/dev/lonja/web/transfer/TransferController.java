@@ -107,14 +107,12 @@ class TransferController {
     desk.admit();
     Typed typed = new Typed();
     List<TransferDesk.Amount> picked = amounts("picked-", fields, typed);
-    return next(
-        id, "picked-", typed.all(() -> desk.pick(sent, id, picked)), typed, fields, model);
+    return next(id, "picked-", typed.all(() -> desk.pick(sent, id, picked)), typed, fields, model);
   }
 
   @PostMapping("/{id:[0-9]{1,18}}/pick-all")
   String pickAll(@PathVariable TransferId id, Sent sent, Model model) {
-    return next(
-        id, "picked-", Optional.of(desk.pickAll(sent, id)), new Typed(), Map.of(), model);
+    return next(id, "picked-", Optional.of(desk.pickAll(sent, id)), new Typed(), Map.of(), model);
   }
 
   @PostMapping("/{id:[0-9]{1,18}}/scan")
@@ -126,20 +124,17 @@ class TransferController {
     desk.admit();
     Typed typed = new Typed();
     String code = fields.getOrDefault("code", "").strip();
-    return next(
-        id, "picked-", Optional.of(desk.scan(sent, id, code)), typed, fields, model);
+    return next(id, "picked-", Optional.of(desk.scan(sent, id, code)), typed, fields, model);
   }
 
   @PostMapping("/{id:[0-9]{1,18}}/send")
   String send(@PathVariable TransferId id, Sent sent, Model model) {
-    return next(
-        id, "picked-", Optional.of(desk.send(sent, id)), new Typed(), Map.of(), model);
+    return next(id, "picked-", Optional.of(desk.send(sent, id)), new Typed(), Map.of(), model);
   }
 
   @PostMapping("/{id:[0-9]{1,18}}/drop")
   String drop(@PathVariable TransferId id, Sent sent, Model model) {
-    return next(
-        id, "picked-", Optional.of(desk.drop(sent, id)), new Typed(), Map.of(), model);
+    return next(id, "picked-", Optional.of(desk.drop(sent, id)), new Typed(), Map.of(), model);
   }
 
   @PostMapping("/{id:[0-9]{1,18}}/receive")
@@ -157,8 +152,7 @@ class TransferController {
         if (bin.isEmpty()) {
           typed.refuse("bin-" + one.item(), "Write the bin that it is put into.");
         }
-        came.add(
-            new ArrivalDesk.Came(one.item(), one.amount(), bin.toUpperCase(Locale.ROOT)));
+        came.add(new ArrivalDesk.Came(one.item(), one.amount(), bin.toUpperCase(Locale.ROOT)));
       }
     }
     return next(
@@ -204,8 +198,7 @@ class TransferController {
       String id = field.startsWith(prefix) ? field.substring(prefix.length()) : "";
       if (NUMBER.matcher(id).matches() && !fields.get(field).isBlank()) {
         amount(field, "The amount", fields, typed)
-            .ifPresent(
-                amount -> amounts.add(new TransferDesk.Amount(ItemId.valueOf(id), amount)));
+            .ifPresent(amount -> amounts.add(new TransferDesk.Amount(ItemId.valueOf(id), amount)));
       }
     }
     return amounts;

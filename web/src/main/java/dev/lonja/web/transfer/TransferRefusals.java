@@ -2,7 +2,6 @@ package dev.lonja.web.transfer;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.transfer.TransferState;
-import dev.lonja.desk.place.WorkPlaces;
 import dev.lonja.desk.transfer.TransferRefusal;
 import dev.lonja.web.book.LedgerWording;
 import dev.lonja.web.book.StockForms;
@@ -16,13 +15,7 @@ final class TransferRefusals {
   static RefusalWording at(String amount) {
     return RefusalWording.of(TransferRefusal.class, words(amount))
         .and(LedgerWording.at(item -> amount + item.id()))
-        .and(StockForms.refusals("bin"))
-        .and(
-            RefusalWording.of(
-                WorkPlaces.NotYours.class,
-                not ->
-                    Problem.ofWhole(
-                        not.actor() + " does not work at " + not.place() + ". Nothing changed.")));
+        .and(StockForms.refusals("bin"));
   }
 
   private TransferRefusals() {}
@@ -43,8 +36,7 @@ final class TransferRefusals {
                         + " by now. Nothing was changed."))
         .when(
             TransferRefusal.NoSuchWay.class,
-            none ->
-                new Problem("to", "Choose two different places of this store, from and to."))
+            none -> new Problem("to", "Choose two different places of this store, from and to."))
         .when(
             TransferRefusal.Nothing.class,
             none -> Problem.ofWhole("No amount is written. Write at least one."))

@@ -11,7 +11,11 @@ import java.util.List;
  * @param refills by satellite, what it is to be filled up with
  */
 public record TransferView(
-    String summary, List<PlaceChoice> places, List<Refill> refills, List<Row> open, List<Row> ended) {
+    String summary,
+    List<PlaceChoice> places,
+    List<Refill> refills,
+    List<Row> open,
+    List<Row> ended) {
 
   /**
    * A place to choose.

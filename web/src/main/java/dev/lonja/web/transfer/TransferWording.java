@@ -36,16 +36,13 @@ final class TransferWording {
     overview
         .refills()
         .forEach(
-            one ->
-                refills.computeIfAbsent(one.to(), place -> new ArrayList<>()).add(refill(one)));
+            one -> refills.computeIfAbsent(one.to(), place -> new ArrayList<>()).add(refill(one)));
     return new TransferView(
         overview.open().isEmpty()
             ? "none is open"
             : Words.count(overview.open().size(), "is open", "are open"),
         overview.names().entrySet().stream()
-            .map(
-                entry ->
-                    new TransferView.PlaceChoice(entry.getKey().toString(), entry.getValue()))
+            .map(entry -> new TransferView.PlaceChoice(entry.getKey().toString(), entry.getValue()))
             .toList(),
         refills.entrySet().stream()
             .map(
@@ -100,8 +97,7 @@ final class TransferWording {
     String word = TransferRefusals.word(one.state());
     return switch (one.state()) {
       case ASKED -> {
-        long picked =
-            one.lines().stream().filter(line -> line.picked().isPositive()).count();
+        long picked = one.lines().stream().filter(line -> line.picked().isPositive()).count();
         yield picked == 0
             ? State.open(word)
             : State.note(picked + " of " + one.lines().size() + " picked");
@@ -152,7 +148,10 @@ final class TransferWording {
         line.item().measure().symbol(),
         amounts(its),
         state(line, asked),
-        line.lies().stream().map(lot -> lot.binAddress()).distinct().collect(Collectors.joining(" ")),
+        line.lies().stream()
+            .map(lot -> lot.binAddress())
+            .distinct()
+            .collect(Collectors.joining(" ")),
         its.picked().exactText(),
         its.underway().isPositive() ? its.underway().exactText() : "",
         line.into().isEmpty() ? "" : line.into().get(0).bin().address());

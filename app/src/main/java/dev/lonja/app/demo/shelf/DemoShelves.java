@@ -180,7 +180,8 @@ public final class DemoShelves {
     if (plenty) {
       LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
       Quantity none = Quantity.zero(stock.measure());
-      Booking issue = PackedIssue.of(session, StockKey.ofNew(pick.itemId()), Place.MAIN, wanted, none, day);
+      Booking issue =
+          PackedIssue.of(session, StockKey.ofNew(pick.itemId()), Place.MAIN, wanted, none, day);
       write(pick.itemId(), issue, "over the counter", at);
     }
   }

@@ -52,9 +52,7 @@ public final class DemoTransfers {
     line(lacking, SENT_DAYS_AGO, WASHER, 2, 1, "Y-04");
     TransferId asked = session.transfers().add(Place.MAIN, cage, KEEPER, at(0));
     Item can = item(CAN);
-    session
-        .transfers()
-        .keep(asked, TransferLine.asked(can.id(), can.pack().orElseThrow()));
+    session.transfers().keep(asked, TransferLine.asked(can.id(), can.pack().orElseThrow()));
   }
 
   private TransferId sent(int daysAgo) {

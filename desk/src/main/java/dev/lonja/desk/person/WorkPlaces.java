@@ -1,4 +1,4 @@
-package dev.lonja.desk.place;
+package dev.lonja.desk.person;
 
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.place.Place;
@@ -18,12 +18,18 @@ public final class WorkPlaces {
   /** A place at which this person does not work. */
   public record NotYours(String actor, String place) implements Refusal {}
 
+  /** The places at which somebody works; empty if at all of them. */
+  public static Optional<Set<Place>> of(Session session, String actor) {
+    Map<PersonId, Set<Place>> granted = session.places().granted();
+    return granted.isEmpty()
+        ? Optional.empty()
+        : session.people().byName(actor).map(Person::id).map(granted::get);
+  }
+
   /** Why the one who asks may not work at a place; empty if they may. */
   public static Optional<Refusal> refusal(Session session, Sent sent, Place place) {
-    Map<PersonId, Set<Place>> granted = session.places().granted();
-    Optional<Set<Place>> own =
-        session.people().byName(sent.actor()).map(Person::id).map(granted::get);
-    return own.filter(places -> !places.contains(place))
+    return of(session, sent.actor())
+        .filter(places -> !places.contains(place))
         .map(
             places -> new NotYours(sent.actor(), session.places().names().getOrDefault(place, "")));
   }
