@@ -11,6 +11,7 @@ import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.part.Part;
+import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
@@ -109,6 +110,7 @@ public class ItemDesk {
       return List.of();
     }
     Map<Place, Map<StockKey, Quantity>> held = session.placeStock().held();
+    Map<BinId, Place> bins = session.places().ofBins();
     Quantity none = Quantity.zero(stock.measure());
     return names.entrySet().stream()
         .map(
@@ -116,7 +118,12 @@ public class ItemDesk {
                 new ItemFile.AtPlace(
                     entry.getKey(),
                     entry.getValue(),
-                    stock.within(session.places().bins(entry.getKey())).usable(clock.today()),
+                    stock
+                        .within(
+                            bins.keySet().stream()
+                                .filter(bin -> bins.get(bin).equals(entry.getKey()))
+                                .collect(Collectors.toSet()))
+                        .usable(clock.today()),
                     held.getOrDefault(entry.getKey(), Map.of()).getOrDefault(stock.key(), none)))
         .toList();
   }

@@ -16,14 +16,39 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Proposes bins for what comes, by what lies in all of them. */
 public final class PutAways {
 
-  private final Session session;
+  private final Supplier<Shelves> shelves;
 
   public PutAways(Session session) {
-    this.session = session;
+    this.shelves = SingletonSupplier.of(() -> Shelves.load(session));
+  }
+
+  /**
+   * All bins and what is in them, looked up once.
+   *
+   * @param spoken bins that something is at home in, or is to lie in, and those of tanks
+   */
+  private record Shelves(
+      List<Item.Bin> bins,
+      Map<BinId, List<LotFacts>> lots,
+      Map<ItemId, List<ItemBin>> kept,
+      Set<BinId> spoken) {
+
+    static Shelves load(Session session) {
+      Map<ItemId, List<ItemBin>> kept = session.keeping().bins();
+      Set<BinId> spoken = new HashSet<>();
+      kept.values().forEach(bins -> bins.forEach(bin -> spoken.add(bin.binId())));
+      session.items().all().stream()
+          .filter(other -> other.keeping().retiredOn().isEmpty())
+          .forEach(other -> spoken.add(other.homeBin().id()));
+      session.tanks().all().forEach(tank -> spoken.add(tank.binId()));
+      return new Shelves(session.items().bins(), session.binContents().all(), kept, spoken);
+    }
   }
 
   /** How much goes into a bin. */
@@ -40,20 +65,15 @@ public final class PutAways {
 
   /** The same over bins of a place; nothing if none there takes it. */
   public List<Into> of(Item item, Quantity coming, Place place) {
-    Map<BinId, List<LotFacts>> lots = session.binContents().all();
-    Map<ItemId, List<ItemBin>> kept = session.keeping().bins();
-    Set<BinId> spoken = new HashSet<>();
-    kept.values().forEach(bins -> bins.forEach(bin -> spoken.add(bin.binId())));
-    session.items().all().stream()
-        .filter(other -> other.keeping().retiredOn().isEmpty())
-        .forEach(other -> spoken.add(other.homeBin().id()));
-    session.tanks().all().forEach(tank -> spoken.add(tank.binId()));
+    Map<BinId, List<LotFacts>> lots = shelves.get().lots();
+    Map<ItemId, List<ItemBin>> kept = shelves.get().kept();
+    Set<BinId> spoken = shelves.get().spoken();
     Map<BinId, ItemBin> own = new HashMap<>();
     kept.getOrDefault(item.id(), List.of()).forEach(bin -> own.put(bin.binId(), bin));
     Map<BinId, Item.Bin> bins = new HashMap<>();
-    List<PutAway.Shelf> shelves = new ArrayList<>();
+    List<PutAway.Shelf> found = new ArrayList<>();
     List<Item.Bin> there =
-        session.items().bins().stream().filter(bin -> bin.place().equals(place)).toList();
+        shelves.get().bins().stream().filter(bin -> bin.place().equals(place)).toList();
     for (Item.Bin bin : there) {
       bins.put(bin.id(), bin);
       Quantity lying =
@@ -65,7 +85,7 @@ public final class PutAways {
       why(item, bin, own.containsKey(bin.id()), lying, isFree)
           .ifPresent(
               why ->
-                  shelves.add(
+                  found.add(
                       new PutAway.Shelf(
                           bin.id(),
                           bin.walkOrder(),
@@ -73,9 +93,9 @@ public final class PutAways {
                           lying,
                           Optional.ofNullable(own.get(bin.id())).map(ItemBin::most))));
     }
-    return shelves.isEmpty()
+    return found.isEmpty()
         ? List.of()
-        : PutAway.of(coming, shelves).stream()
+        : PutAway.of(coming, found).stream()
             .map(part -> new Into(bins.get(part.bin()), part.quantity(), part.why()))
             .toList();
   }

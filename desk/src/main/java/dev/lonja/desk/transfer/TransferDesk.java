@@ -2,6 +2,8 @@ package dev.lonja.desk.transfer;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
@@ -108,22 +110,30 @@ public class TransferDesk extends KeepersDesk {
     Map<ItemId, Item> items =
         session.items().byIds(transfer.lines().stream().map(TransferLine::itemId).toList());
     PutAways putAways = new PutAways(session);
+    Map<StockKey, Quantity> held = TransferStock.held(session, transfer);
     return new File(
         transfer,
         session.places().names(),
         transfer.lines().stream()
-            .map(line -> line(session, transfer, line, items.get(line.itemId()), putAways))
+            .map(line -> line(session, transfer, line, items.get(line.itemId()), held, putAways))
             .toList());
   }
 
   private Line line(
-      Session session, Stored transfer, TransferLine line, Item item, PutAways putAways) {
+      Session session,
+      Stored transfer,
+      TransferLine line,
+      Item item,
+      Map<StockKey, Quantity> held,
+      PutAways putAways) {
+    ItemStock stock = TransferStock.stock(session, item.id(), transfer.from());
+    Quantity none = Quantity.zero(item.measure());
     boolean comes = transfer.state() == TransferState.SENT && line.underway().isPositive();
     return new Line(
         line,
         item,
-        TransferStock.lots(session, item.id(), transfer.from(), clock.today()),
-        TransferStock.free(session, transfer, item, clock.today()),
+        TransferStock.lots(session, stock, clock.today()),
+        stock.usable(clock.today()).minus(held.getOrDefault(stock.key(), none)).atLeastZero(),
         comes ? putAways.of(item, line.underway(), transfer.to()) : List.of());
   }
 

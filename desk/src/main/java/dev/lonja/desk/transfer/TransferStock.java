@@ -29,11 +29,14 @@ final class TransferStock {
         .atLeastZero();
   }
 
+  /** What is spoken for at the place that gives by others than this transfer, by stock. */
+  static Map<StockKey, Quantity> held(Session session, Stored transfer) {
+    return session.placeStock().heldBesides(transfer.id(), transfer.from());
+  }
+
   /** What is spoken for at the place that gives by others than this transfer. */
   static Quantity held(Session session, Stored transfer, Item item) {
-    return session
-        .placeStock()
-        .heldBesides(transfer.id(), transfer.from())
+    return held(session, transfer)
         .getOrDefault(StockKey.ofNew(item.id()), Quantity.zero(item.measure()));
   }
 
@@ -41,13 +44,11 @@ final class TransferStock {
     return session.placeStock().of(StockKey.ofNew(item), place);
   }
 
-  /** Where it lies at a place, in picking order. */
-  static List<LotFacts> lots(Session session, ItemId item, Place place, LocalDate today) {
+  /** Where it lies in the bins that are reached, in picking order. */
+  static List<LotFacts> lots(Session session, ItemStock stock, LocalDate today) {
     Map<LotInBin, LotFacts> facts = new HashMap<>();
-    session.ledger().lotsOf(item).forEach(lot -> facts.put(lot.lot().place(), lot));
-    return Ledger.pickingList(stock(session, item, place), today).stream()
-        .map(lot -> facts.get(lot.place()))
-        .toList();
+    session.ledger().lotsOf(stock.itemId()).forEach(lot -> facts.put(lot.lot().place(), lot));
+    return Ledger.pickingList(stock, today).stream().map(lot -> facts.get(lot.place())).toList();
   }
 
   /** True if a tank holds it. */

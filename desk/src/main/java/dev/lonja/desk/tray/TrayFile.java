@@ -360,6 +360,7 @@ public record TrayFile(
   private static Map<Long, List<Packed>> packs(
       Session session, LocalDate today, Tray tray, Map<ItemId, Item> items) {
     Map<Long, List<Packed>> packs = new HashMap<>();
+    Set<BinId> here = session.places().bins(tray.place());
     Map<ItemId, List<TrayLine>> fluids =
         tray.lines().stream()
             .filter(line -> line.wanted().measure() != Measure.PIECES)
@@ -370,20 +371,17 @@ public record TrayFile(
             items
                 .get(itemId)
                 .pack()
-                .ifPresent(
-                    pack ->
-                        packs.putAll(packs(session, today, tray.place(), itemId, lines, pack))));
+                .ifPresent(pack -> packs.putAll(packs(session, today, here, itemId, lines, pack))));
     return packs;
   }
 
   private static Map<Long, List<Packed>> packs(
       Session session,
       LocalDate today,
-      Place place,
+      Set<BinId> here,
       ItemId itemId,
       List<TrayLine> lines,
       Quantity pack) {
-    Set<BinId> here = session.places().bins(place);
     Map<LotInBin, LotFacts> lots = new HashMap<>();
     session.ledger().lotsOf(itemId).stream()
         .filter(lot -> here.contains(lot.lot().place().binId()))
