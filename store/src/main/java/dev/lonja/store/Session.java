@@ -69,6 +69,7 @@ import dev.lonja.store.tray.TrayTaskRepository;
 import dev.lonja.store.verification.Verification;
 import dev.lonja.store.wanted.FindingRepository;
 import dev.lonja.store.wanted.WantedRepository;
+import dev.lonja.store.waste.CertificateRepository;
 import dev.lonja.store.waste.WasteRepository;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -350,6 +351,10 @@ public final class Session {
 
   public TransferRepository transfers() {
     return new TransferRepository(context);
+  }
+
+  public CertificateRepository certificates() {
+    return new CertificateRepository(context);
   }
 
   public BinRepository bins() {

@@ -82,6 +82,7 @@ class MemoryTest {
           "waste_stream",
           "waste_container",
           "waste_entry",
+          "waste_certificate",
           "waste_collection",
           "tank",
           "tank_cleaning",

@@ -35,7 +35,7 @@ final class PlaceTables {
   private PlaceTables() {}
 
   /** At which place something is; nothing for the main store. */
-  static Column at(String name, TableField<?, SatelliteId> field, String says) {
+  static Column<SatelliteId> at(String name, TableField<?, SatelliteId> field, String says) {
     return reference(name, field, "satellites", says + "; empty for the main store").optional();
   }
 
@@ -102,7 +102,8 @@ final class PlaceTables {
         .build();
   }
 
-  private static Column quantity(String name, TableField<?, Long> field, long least, String says) {
+  private static Column<Long> quantity(
+      String name, TableField<?, Long> field, long least, String says) {
     return of(name, field, scaled(6, least, QUANTITY_MICRO), says);
   }
 }

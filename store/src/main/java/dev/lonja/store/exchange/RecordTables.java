@@ -28,8 +28,8 @@ import java.util.Map;
 /** What was done to machines, what was found and poured, and what was put off. */
 final class RecordTables {
 
-  private static final String PHOTO = "image/jpeg";
-  private static final String DOCUMENT = "application/pdf";
+  static final String PHOTO = "image/jpeg";
+  static final String DOCUMENT = "application/pdf";
 
   static final List<ExchangeTable> ALL =
       List.of(taskRecords(), receipts(), inspections(), fills(), taskMoves());
@@ -110,7 +110,8 @@ final class RecordTables {
         .build();
   }
 
-  private static boolean holdsWhatItSays(Map<String, String> row) {
+  /** A photo or document, or why there is none any more. */
+  static boolean holdsWhatItSays(Map<String, String> row) {
     String content = row.get("content_base64");
     if (!row.get("withdrawn_why").isEmpty()) {
       return content.isEmpty();

@@ -20,6 +20,7 @@ import static dev.lonja.store.schema.Tables.STOCK_COUNT;
 import static dev.lonja.store.schema.Tables.TANK;
 import static dev.lonja.store.schema.Tables.TANK_CLEANING;
 import static dev.lonja.store.schema.Tables.TANK_DIP;
+import static dev.lonja.store.schema.Tables.WASTE_CERTIFICATE;
 import static dev.lonja.store.schema.Tables.WASTE_COLLECTION;
 import static dev.lonja.store.schema.Tables.WASTE_CONTAINER;
 import static dev.lonja.store.schema.Tables.WASTE_ENTRY;
@@ -55,7 +56,8 @@ final class StoresTables {
           counts());
 
   /** They name trays. */
-  static final List<ExchangeTable> WASTE = List.of(entries(), collections(), dispenserUses());
+  static final List<ExchangeTable> WASTE =
+      List.of(entries(), collections(), certificates(), dispenserUses());
 
   private static final long MICROMETRES = 1_000;
 
@@ -347,6 +349,41 @@ final class StoresTables {
                 .optional())
         .with(of("actor", WASTE_ENTRY.ACTOR, text(Lengths.NAME), "who put it in"))
         .with(of("recorded_at", WASTE_ENTRY.RECORDED_AT, instant(), "when it was noted"))
+        .build();
+  }
+
+  private static ExchangeTable certificates() {
+    return ExchangeTable.named("waste_certificates", WASTE_CERTIFICATE)
+        .with(number("id", WASTE_CERTIFICATE.ID, "number of the row"))
+        .with(
+            reference(
+                "collection_id",
+                WASTE_CERTIFICATE.COLLECTION_ID,
+                "waste_collections",
+                "what it proves"))
+        .with(
+            of(
+                "media_type",
+                WASTE_CERTIFICATE.MEDIA_TYPE,
+                symbol(RecordTables.PHOTO, RecordTables.DOCUMENT),
+                "its type"))
+        .with(
+            of("content_base64", WASTE_CERTIFICATE.CONTENT, Format.receipt(), "the certificate")
+                .optional())
+        .with(
+            of(
+                    "withdrawn_why",
+                    WASTE_CERTIFICATE.WITHDRAWN_WHY,
+                    text(Lengths.REASON),
+                    "why it counts no more")
+                .optional())
+        .with(of("actor", WASTE_CERTIFICATE.ACTOR, text(Lengths.NAME), "who kept it"))
+        .with(of("recorded_at", WASTE_CERTIFICATE.RECORDED_AT, instant(), "when"))
+        .rule(
+            new RowRule(
+                "content_base64",
+                "filled exactly where withdrawn_why is not, with what media_type says",
+                RecordTables::holdsWhatItSays))
         .build();
   }
 

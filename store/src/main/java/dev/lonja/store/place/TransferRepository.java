@@ -89,15 +89,6 @@ public final class TransferRepository {
   }
 
   private List<Stored> stored(Condition which, int most) {
-    List<Record> rows =
-        context
-            .select(TRANSFER.fields())
-            .from(TRANSFER)
-            .where(which)
-            .orderBy(TRANSFER.ENDED_AT.desc(), TRANSFER.ID)
-            .limit(most)
-            .fetch()
-            .map(row -> (Record) row);
     Map<TransferId, List<TransferLine>> lines =
         context
             .select(TRANSFER_LINE.fields())
@@ -109,9 +100,13 @@ public final class TransferRepository {
                 TRANSFER_LINE.TRANSFER_ID.in(DSL.select(TRANSFER.ID).from(TRANSFER).where(which)))
             .orderBy(TRANSFER_LINE.ID)
             .fetchGroups(TRANSFER_LINE.TRANSFER_ID, TransferRepository::line);
-    return rows.stream()
-        .map(row -> stored(row, lines.getOrDefault(row.get(TRANSFER.ID), List.of())))
-        .toList();
+    return context
+        .select(TRANSFER.fields())
+        .from(TRANSFER)
+        .where(which)
+        .orderBy(TRANSFER.ENDED_AT.desc(), TRANSFER.ID)
+        .limit(most)
+        .fetch(row -> stored(row, lines.getOrDefault(row.get(TRANSFER.ID), List.of())));
   }
 
   private static Stored stored(Record row, List<TransferLine> lines) {

@@ -12,6 +12,7 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.waste.CollectionId;
 import dev.lonja.core.waste.ContainerId;
 import dev.lonja.core.waste.NewWasteEntry;
 import dev.lonja.core.waste.StreamId;
@@ -23,11 +24,14 @@ import dev.lonja.core.waste.WasteKind;
 import dev.lonja.core.waste.WasteStream;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.SelectConditionStep;
 import org.jooq.impl.DSL;
 
 /** Waste: its streams, its containers, what was put in and what was fetched. */
@@ -156,6 +160,31 @@ public final class WasteRepository {
 
   /** What was fetched of each container, the oldest first. */
   public Map<ContainerId, List<WasteCollection>> collections() {
+    return collections(DSL.noCondition())
+        .orderBy(WASTE_COLLECTION.COLLECTED_AT, WASTE_COLLECTION.ID)
+        .fetchGroups(row -> row.get(WASTE_COLLECTION.CONTAINER_ID), WasteRepository::collection);
+  }
+
+  private static WasteCollection collection(Record row) {
+    return new WasteCollection(
+        row.get(WASTE_COLLECTION.COLLECTED_AT),
+        quantity(row, row.get(WASTE_COLLECTION.QUANTITY_MICRO)),
+        quantity(row, row.get(WASTE_COLLECTION.LEFT_MICRO)),
+        row.get(WASTE_COLLECTION.CARRIER),
+        row.get(WASTE_COLLECTION.DOCUMENT),
+        row.get(WASTE_COLLECTION.ACTOR));
+  }
+
+  /** What was fetched of one container, by its number, the latest first. */
+  public Map<CollectionId, WasteCollection> fetched(ContainerId container) {
+    Map<CollectionId, WasteCollection> fetched = new LinkedHashMap<>();
+    collections(WASTE_COLLECTION.CONTAINER_ID.eq(container))
+        .orderBy(WASTE_COLLECTION.COLLECTED_AT.desc(), WASTE_COLLECTION.ID.desc())
+        .forEach(row -> fetched.put(row.get(WASTE_COLLECTION.ID), collection(row)));
+    return fetched;
+  }
+
+  private SelectConditionStep<Record> collections(Condition which) {
     return context
         .select(WASTE_COLLECTION.fields())
         .select(WASTE_STREAM.MEASURE)
@@ -164,17 +193,7 @@ public final class WasteRepository {
         .on(WASTE_CONTAINER.ID.eq(WASTE_COLLECTION.CONTAINER_ID))
         .join(WASTE_STREAM)
         .on(WASTE_STREAM.ID.eq(WASTE_CONTAINER.STREAM_ID))
-        .orderBy(WASTE_COLLECTION.COLLECTED_AT, WASTE_COLLECTION.ID)
-        .fetchGroups(
-            row -> row.get(WASTE_COLLECTION.CONTAINER_ID),
-            row ->
-                new WasteCollection(
-                    row.get(WASTE_COLLECTION.COLLECTED_AT),
-                    quantity(row, row.get(WASTE_COLLECTION.QUANTITY_MICRO)),
-                    quantity(row, row.get(WASTE_COLLECTION.LEFT_MICRO)),
-                    row.get(WASTE_COLLECTION.CARRIER),
-                    row.get(WASTE_COLLECTION.DOCUMENT),
-                    row.get(WASTE_COLLECTION.ACTOR)));
+        .where(which);
   }
 
   /** Notes what was put into a container. */

@@ -1375,6 +1375,19 @@ CREATE TABLE waste_collection (
 ) STRICT;
 CREATE INDEX waste_collection_container ON waste_collection (container_id);
 
+-- What proves where it went. What was kept in error is let go, and that it was there stays.
+CREATE TABLE waste_certificate (
+  id INTEGER NOT NULL PRIMARY KEY,
+  collection_id INTEGER NOT NULL REFERENCES waste_collection,
+  media_type TEXT NOT NULL CHECK (media_type IN ('image/jpeg', 'application/pdf')),
+  content BLOB CHECK (length(content) BETWEEN 1 AND 2097152),
+  withdrawn_why TEXT CHECK (length(withdrawn_why) BETWEEN 1 AND 200),
+  actor TEXT NOT NULL,
+  recorded_at TEXT NOT NULL,
+  CHECK ((content IS NULL) = (withdrawn_why IS NOT NULL))
+) STRICT;
+CREATE INDEX waste_certificate_collection ON waste_certificate (collection_id);
+
 -- What was expected to be used in a month, by the last forecast made before it began; what nothing was
 -- expected of has no row.
 CREATE TABLE kept_forecast (
