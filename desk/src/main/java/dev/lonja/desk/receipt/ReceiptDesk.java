@@ -1,11 +1,8 @@
 package dev.lonja.desk.receipt;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.ReceiptId;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.item.PictureDesk;
-import dev.lonja.desk.item.PictureMaker;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.request.OnceOnly;
@@ -13,7 +10,6 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
-import dev.lonja.store.service.ReceiptPaper;
 import dev.lonja.store.service.ReceiptRepository;
 import java.time.LocalDate;
 import java.util.List;
@@ -24,9 +20,6 @@ import org.springframework.stereotype.Service;
 @Service
 @Allowed.ToSeeStore
 public class ReceiptDesk extends KeepersDesk {
-
-  /** The largest file that is taken; of a photo far less is kept. */
-  public static final int MOST_BYTES = PictureDesk.MOST_BYTES;
 
   private final LonjaStore store;
   private final StoreClock clock;
@@ -74,33 +67,20 @@ public class ReceiptDesk extends KeepersDesk {
   }
 
   private Outcome keep(Session session, Sent sent, Unit unit, Brought brought) {
-    int bytes = brought.file().length;
-    if (bytes > MOST_BYTES) {
-      return Outcome.refused(new ReceiptRefusal.TooLarge(bytes, MOST_BYTES));
-    }
-    Optional<ReceiptRepository.Content> content = content(brought.file());
-    if (content.isEmpty()) {
-      return Outcome.refused(
-          looksLikeDocument(brought.file()) && bytes > Limits.RECEIPT_BYTES
-              ? new ReceiptRefusal.TooLarge(bytes, Limits.RECEIPT_BYTES)
-              : new ReceiptRefusal.NoReceipt());
+    PaperFile.Read read = PaperFile.of(brought.file());
+    if (read.refusal().isPresent()) {
+      return Outcome.refused(read.refusal().get());
     }
     session
         .receipts()
-        .add(unit.id(), brought.doneOn(), brought.note(), content.get(), sent.actor(), clock.now());
+        .add(
+            unit.id(),
+            brought.doneOn(),
+            brought.note(),
+            read.content().orElseThrow(),
+            sent.actor(),
+            clock.now());
     return Outcome.done();
-  }
-
-  private static boolean looksLikeDocument(byte[] file) {
-    return file.length > 4 && file[0] == '%' && file[1] == 'P' && file[2] == 'D' && file[3] == 'F';
-  }
-
-  private static Optional<ReceiptRepository.Content> content(byte[] file) {
-    if (ReceiptPaper.is(file)) {
-      return Optional.of(new ReceiptRepository.Content("application/pdf", file));
-    }
-    return PictureMaker.anew(file)
-        .map(photo -> new ReceiptRepository.Content(photo.mediaType(), photo.content()));
   }
 
   /** Withdraws a receipt that was kept in error: what it holds goes, that it was there stays. */

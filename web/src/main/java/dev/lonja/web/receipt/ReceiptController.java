@@ -1,19 +1,15 @@
 package dev.lonja.web.receipt;
 
-import dev.lonja.core.cases.Cases;
-import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.service.ReceiptId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.receipt.ReceiptDesk;
-import dev.lonja.desk.receipt.ReceiptRefusal;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.service.WorkDesk;
 import dev.lonja.store.service.ReceiptRepository;
 import dev.lonja.web.frame.Words;
 import dev.lonja.web.request.Problem;
-import dev.lonja.web.request.RefusalWording;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
 import java.io.IOException;
@@ -21,9 +17,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -39,48 +33,6 @@ import org.springframework.web.server.ResponseStatusException;
 @Controller
 @RequestMapping("/fleet/{code}/work/receipts")
 class ReceiptController {
-
-  private static final RefusalWording WORDING =
-      RefusalWording.of(
-          ReceiptRefusal.class,
-          Cases.<ReceiptRefusal, Problem>over(ReceiptRefusal.class)
-              .when(
-                  ReceiptRefusal.UnknownUnit.class,
-                  none -> Problem.ofWhole("No unit " + none.code() + " is in service."))
-              .when(
-                  ReceiptRefusal.NoReceipt.class,
-                  none ->
-                      new Problem(
-                          "file",
-                          "That file is neither a PNG or JPEG photo nor a PDF of 1 to "
-                              + Limits.RECEIPT_PAGES
-                              + " pages without password, forms or other files in it."))
-              .when(
-                  ReceiptRefusal.TooLarge.class,
-                  large ->
-                      new Problem(
-                          "file",
-                          "The file has "
-                              + large.bytes() / 1024
-                              + " kB; allowed is up to "
-                              + large.most() / 1024
-                              + " kB."))
-              .when(
-                  ReceiptRefusal.OutsideService.class,
-                  out ->
-                      new Problem(
-                          "day",
-                          "The day is "
-                              + out.day()
-                              + "; allowed is from the start of service, "
-                              + out.first()
-                              + ", to today, "
-                              + out.last()
-                              + "."))
-              .when(
-                  ReceiptRefusal.NotThere.class,
-                  none -> Problem.ofWhole("That receipt is not on file any more."))
-              .all());
 
   private final ReceiptDesk desk;
   private final WorkDesk work;
@@ -101,23 +53,7 @@ class ReceiptController {
   ResponseEntity<byte[]> content(@PathVariable String code, @PathVariable ReceiptId id) {
     ReceiptRepository.Content content =
         desk.content(code, id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-    MediaType type = MediaType.parseMediaType(content.mediaType());
-    String name = "receipt-" + code + "-" + id + (isPhoto(content.mediaType()) ? ".jpg" : ".pdf");
-    return ResponseEntity.ok()
-        .contentType(type)
-        .header(
-            "Content-Disposition",
-            (isPhoto(content.mediaType())
-                    ? ContentDisposition.inline()
-                    : ContentDisposition.attachment())
-                .filename(name)
-                .build()
-                .toString())
-        .body(content.bytes());
-  }
-
-  private static boolean isPhoto(String mediaType) {
-    return mediaType.startsWith("image/");
+    return PaperWording.answer(content, "receipt-" + code + "-" + id);
   }
 
   @PostMapping
@@ -177,7 +113,7 @@ class ReceiptController {
             done ->
                 Reply.to(done)
                     .onto("/fleet/" + code + "/work/receipts")
-                    .worded(WORDING)
+                    .worded(PaperWording.REFUSED)
                     .or(problems -> page(code, fields, problems, model)))
         .orElseGet(() -> page(code, fields, typed.problems(), model));
   }
@@ -203,7 +139,7 @@ class ReceiptController {
         receipt.id(),
         Words.day(receipt.doneOn(), today),
         receipt.note(),
-        isPhoto(receipt.mediaType()),
+        PaperWording.isPhoto(receipt.mediaType()),
         receipt.actor(),
         receipt.withdrawn().orElse(""));
   }

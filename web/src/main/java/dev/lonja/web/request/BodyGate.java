@@ -51,6 +51,10 @@ public class BodyGate extends OncePerRequestFilter {
           Route.of("/first-start", DataSize.ofKilobytes(8), Set.of()),
           Route.of("/new-password", DataSize.ofKilobytes(8), Set.of()),
           Route.of("/items/{id}/picture", DataSize.ofMegabytes(8), KEEP_STORE),
+          Route.of(
+              "/stores/waste/{id}/collections/{collection}/certificates",
+              DataSize.ofMegabytes(8),
+              KEEP_STORE),
           Route.of("/fleet/{code}/work/receipts", DataSize.ofMegabytes(8), KEEP_STORE),
           Route.of("/oils/products/{id}/sheets", DataSize.ofMegabytes(3), KEEP_STORE),
           Route.of("/buy/orders/{id}/answer", DataSize.ofMegabytes(2), BUY),

@@ -43,10 +43,13 @@ class WasteController {
 
   private final WasteDesk desk;
   private final WasteKeepDesk keep;
+  private final ContainerPage page;
   private final StoreClock clock;
   private final PdfRenderer pdf;
 
-  WasteController(WasteDesk desk, WasteKeepDesk keep, StoreClock clock, PdfRenderer pdf) {
+  WasteController(
+      WasteDesk desk, WasteKeepDesk keep, ContainerPage page, StoreClock clock, PdfRenderer pdf) {
+    this.page = page;
     this.pdf = pdf;
     this.desk = desk;
     this.keep = keep;
@@ -80,7 +83,7 @@ class WasteController {
 
   @GetMapping("/{id:[0-9]{1,18}}")
   String one(@PathVariable ContainerId id, Model model) {
-    return page(id, Map.of(), List.of(), model);
+    return page.fill(id, Map.of(), List.of(), model);
   }
 
   @PostMapping("/{id:[0-9]{1,18}}")
@@ -324,21 +327,12 @@ class WasteController {
                 Reply.to(done)
                     .onto("/stores/waste/" + id)
                     .worded(WasteRefusals.ALL)
-                    .or(problems -> page(id, fields, problems, model)))
-        .orElseGet(() -> page(id, fields, typed.problems(), model));
+                    .or(problems -> page.fill(id, fields, problems, model)))
+        .orElseGet(() -> page.fill(id, fields, typed.problems(), model));
   }
 
   private WasteDesk.Opened container(ContainerId id) {
     return desk.container(id).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-  }
-
-  private String page(
-      ContainerId id, Map<String, String> typed, List<Problem> problems, Model model) {
-    model.addAttribute("view", new WasteWording(clock).one(container(id)));
-    model.addAttribute("kinds", WasteWording.kinds());
-    model.addAttribute("typed", typed);
-    model.addAttribute("problems", problems);
-    return "waste/container";
   }
 
   private String overview(Map<String, String> typed, List<Problem> problems, Model model) {

@@ -30,10 +30,26 @@ public final class WasteView {
       String unit,
       List<String> notes,
       List<Entry> entries,
-      List<Fetched> fetched) {}
+      List<Proven> fetched) {}
 
   /** Something put in. */
   public record Entry(long id, String when, String quantity, String from, String tray) {}
+
+  /**
+   * A collection with what proves it.
+   *
+   * @param path where a certificate of it is sent
+   * @param form the name of that form
+   */
+  public record Proven(String path, String form, Fetched fetched, List<Certificate> certificates) {}
+
+  /**
+   * What proves a collection.
+   *
+   * @param form the name of the form that withdraws it
+   * @param withdrawn why it was kept in error; empty if it was not
+   */
+  public record Certificate(String path, String form, String words, String withdrawn) {}
 
   /** A collection. */
   public record Fetched(String when, String quantity, String carrier, String document) {}

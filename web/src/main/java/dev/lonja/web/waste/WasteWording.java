@@ -7,6 +7,7 @@ import dev.lonja.core.waste.WasteKind;
 import dev.lonja.core.waste.WasteStream;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.waste.CameBack;
+import dev.lonja.desk.waste.CertificateDesk;
 import dev.lonja.desk.waste.WasteDesk;
 import dev.lonja.web.document.CsvAnswer;
 import dev.lonja.web.frame.State;
@@ -94,7 +95,7 @@ final class WasteWording {
     return svg.done();
   }
 
-  WasteView.One one(WasteDesk.Opened opened) {
+  WasteView.One one(WasteDesk.Opened opened, List<CertificateDesk.Proven> proven) {
     ContainerStand stand = opened.stand();
     WasteStream stream = stand.container().stream();
     return new WasteView.One(
@@ -103,7 +104,28 @@ final class WasteWording {
         stand.container().capacity().measure().symbol(),
         notes(stand),
         opened.entries().stream().map(this::entry).toList(),
-        opened.collections().stream().map(this::fetched).toList());
+        proven.stream().map(one -> proven(stand, one)).toList());
+  }
+
+  private WasteView.Proven proven(ContainerStand stand, CertificateDesk.Proven one) {
+    String path = "/stores/waste/" + stand.container().id();
+    return new WasteView.Proven(
+        path + "/collections/" + one.id() + "/certificates",
+        "c" + one.id(),
+        fetched(one.collection()),
+        one.certificates().stream()
+            .map(
+                kept ->
+                    new WasteView.Certificate(
+                        path + "/certificates/" + kept.id(),
+                        "d" + kept.id(),
+                        (kept.mediaType().startsWith("image/") ? "photo" : "document")
+                            + ", kept by "
+                            + kept.actor()
+                            + " "
+                            + Words.day(clock.dayOf(kept.recordedAt()), today),
+                        kept.withdrawn().orElse("")))
+            .toList());
   }
 
   private List<String> notes(ContainerStand stand) {
