@@ -138,11 +138,13 @@ final class TankWording {
   TankView.One one(TankDesk.Opened opened, Ahead ahead) {
     TankStand stand = opened.stand();
     Tank tank = stand.tank();
+    ListedDips listed = new ListedDips(stand.dips(), clock::dayOf);
     List<TankView.Span> spans =
-        new ArrayList<>(stand.checked().spans().stream().map(this::span).toList());
+        new ArrayList<>(
+            stand.checked().spans().stream().filter(listed::lists).map(this::span).toList());
     Collections.reverse(spans);
     List<TankView.Dip> dips =
-        new ArrayList<>(stand.dips().stream().map(d -> dip(stand, d)).toList());
+        new ArrayList<>(listed.dips().stream().map(d -> dip(stand, d)).toList());
     Collections.reverse(dips);
     return new TankView.One(
         card(stand, ahead),
@@ -150,7 +152,7 @@ final class TankWording {
         stand.bin().address(),
         litres(tank.shape().full()) + " to the brim, filled up to " + litres(tank.safeFill()),
         book(stand),
-        notes(opened),
+        notes(opened, listed),
         spans,
         dips,
         close(stand));
@@ -167,7 +169,7 @@ final class TankWording {
     return stand.level().now().litres().subtract(stand.level().book().litres()).doubleValue();
   }
 
-  private List<String> notes(TankDesk.Opened opened) {
+  private List<String> notes(TankDesk.Opened opened, ListedDips listed) {
     List<String> notes = new ArrayList<>();
     TankStand stand = opened.stand();
     notes.add(
@@ -181,6 +183,12 @@ final class TankWording {
             .cleaned()
             .map(at -> "Emptied and cleaned " + time(at) + ".")
             .orElse("It holds this until it is emptied and cleaned."));
+    if (listed.leftOut() > 0) {
+      notes.add(
+          "Of what the gauge reads, the last of each day is listed and what does not agree; "
+              + Words.count(listed.leftOut(), "reading is", "readings are")
+              + " left out.");
+    }
     return notes;
   }
 
