@@ -21,12 +21,16 @@ public record ShelfView(String summary, List<OneRack> racks) {
   /**
    * A bin on the map.
    *
-   * @param fill the name of its shade: empty, some, or how many tenths are full
-   * @param mark short, note or nothing
+   * <p>A store has thousands of them: each is worded here, and its template works nothing out.
+   *
+   * @param segment the end of the path where it is opened
+   * @param shade its style: empty, some, or how many tenths are full
+   * @param mark the style of its mark; empty for none
    * @param things how many lie in it, if several
    * @param words all of it, for who does not see the map
    */
-  public record OneBin(String address, String fill, String mark, String things, String words) {}
+  public record OneBin(
+      String address, String segment, String shade, String mark, String things, String words) {}
 
   /**
    * A bin opened.

@@ -14,6 +14,7 @@ import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.web.util.UriUtils;
 
 /** Says where things lie and how the bins stand. */
 final class ShelfWording {
@@ -108,10 +110,13 @@ final class ShelfWording {
     BinStand stand = shelf.stand();
     Set<BinStand.Mark> marks = stand.marks(today);
     int things = stand.there().size();
+    String address = shelf.bin().address();
+    String mark = mark(marks);
     return new ShelfView.OneBin(
-        shelf.bin().address(),
-        fill(stand),
-        mark(marks),
+        address,
+        UriUtils.encodePathSegment(address, StandardCharsets.UTF_8),
+        "bay-bin bay-bin-" + fill(stand),
+        mark.isEmpty() ? "" : "bay-mark bay-mark-" + mark,
         things > 1 ? String.valueOf(things) : "",
         words(stand, marks));
   }
