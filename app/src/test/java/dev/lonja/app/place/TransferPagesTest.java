@@ -116,6 +116,25 @@ class TransferPagesTest {
     assertThat(free("Cu 22×27×1.5", CAGE)).isEqualTo(there.minus(Quantity.pieces(1)));
   }
 
+  /** The cage has one air filter for two hoists; once it is issued, the main store has one more. */
+  @Test
+  void aTrayThatLacksSomethingAsksThePlaceThatHasIt() {
+    Visitor.Page trays = keeper().get("/trays");
+    String tray = trays.document().selectFirst("tr:contains(BH-1) a").attr("href");
+    assertThat(keeper().get(tray).words()).contains("Y-03");
+    Quantity there = free("PL 6620-A", CAGE);
+    keeper()
+        .submit(
+            keeper().get("/items/" + SERVER.itemId("PL 6620-A")).form("/issue"),
+            Map.of("quantity", there.display(), "reason", "slip", "from", "1"));
+    Visitor.Page lacking = keeper().get(tray);
+    Quantity atMain = free("PL 6620-A", Place.MAIN);
+    assertThat(lacking.words()).contains("Quay Store has " + atMain.display() + " free.");
+    Visitor.Page asked = keeper().submit(lacking.form("/stores/transfers"), Map.of());
+    assertThat(asked.path()).startsWith("/stores/transfers/");
+    assertThat(asked.words()).contains("PL 6620-A").contains("1 wanted");
+  }
+
   @Test
   void anUnknownPlaceIsRefused() {
     Visitor.Page page = keeper().get("/stores/transfers");
