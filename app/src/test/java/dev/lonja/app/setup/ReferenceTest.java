@@ -49,7 +49,7 @@ class ReferenceTest {
       assertThat(answer.document().select("#bins").val()).isEqualTo(wrong[0].strip());
     }
     assertThat(visitor.submit(page.form("/bins"), Map.of("bins", "f-01 F-02")).words())
-        .contains("92: A-01", "T-5 F-01 F-02");
+        .contains("100: A-01", "Y-08 F-01 F-02");
     assertThat(visitor.get("/find?q=f-02").words()).contains("Bin F-02: 0 items at home here.");
   }
 
