@@ -29,6 +29,7 @@ import dev.lonja.store.place.TransferRepository.Stored;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -202,6 +203,18 @@ public class ArrivalDesk extends KeepersDesk {
         return written;
       }
     }
+    session
+        .audit()
+        .add(
+            sent.line(
+                clock.now(),
+                Matter.TRANSFER,
+                transfer.number(),
+                Deed.EDITED,
+                Facts.NONE,
+                Facts.of("item_id", itemId)
+                    .with("quantity", line.get().underway().exactText())
+                    .with("fate", fate.name().toLowerCase(Locale.ROOT))));
     session
         .transfers()
         .keep(

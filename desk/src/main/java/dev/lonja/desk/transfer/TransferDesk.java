@@ -156,7 +156,10 @@ public class TransferDesk extends KeepersDesk {
           Map<ItemId, Item> items =
               session.items().byIds(wanted.stream().map(Amount::item).toList());
           List<Refusal> refusals = new ArrayList<>();
-          WorkPlaces.refusal(session, sent, to).ifPresent(refusals::add);
+          // who works at either of the two may
+          WorkPlaces.refusal(session, sent, to)
+              .filter(elsewhere -> WorkPlaces.refusal(session, sent, from).isPresent())
+              .ifPresent(refusals::add);
           wanted.forEach(one -> refusalOf(session, items, one).ifPresent(refusals::add));
           if (!refusals.isEmpty()) {
             return new Outcome.Refused(refusals);
@@ -174,7 +177,12 @@ public class TransferDesk extends KeepersDesk {
 
   private TransferId begin(Session session, Sent sent, Place from, Place to) {
     TransferId id = session.transfers().add(from, to, sent.actor(), clock.now());
-    audit(session, sent, id, Deed.ADDED, Facts.of("from", from).with("to", to));
+    audit(
+        session,
+        sent,
+        id,
+        Deed.ADDED,
+        Facts.of("from_satellite_id", from).with("to_satellite_id", to));
     return id;
   }
 

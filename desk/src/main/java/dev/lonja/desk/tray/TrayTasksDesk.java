@@ -133,6 +133,8 @@ public class TrayTasksDesk extends KeepersDesk {
           UnitId unit = tray.unitId().orElseThrow();
           TrayId made =
               session.trays().add(unit, Occurrence.title(going), tray.plannedOn(), List.of());
+          // what is laid goes along, and stays where it is
+          session.trays().setPlace(made, tray.place());
           session.trayTasks().give(id, made, chosen);
           session.trayTasks().setTitle(id, Occurrence.title(staying));
           note(session, sent, tray, Facts.of("split_off", made));

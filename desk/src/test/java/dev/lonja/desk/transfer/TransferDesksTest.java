@@ -230,6 +230,18 @@ class TransferDesksTest {
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
   }
 
+  @Test
+  void whoWorksAtEitherOfTheTwoMayAsk() {
+    for (Place place : List.of(Place.MAIN, SLIPWAY)) {
+      cage.write(
+          session ->
+              session
+                  .places()
+                  .grant(session.people().byName("storekeeper").orElseThrow().id(), Set.of(place)));
+      assertThat(ask("1")).isEqualTo(Outcome.done(new TransferId(1)));
+    }
+  }
+
   /**
    * Sixteen hose clips lie in L-03. The slipway is to hold two to four, the main store at least
    * six: ten are to spare, and four go. Once they are asked for, nothing more is proposed.

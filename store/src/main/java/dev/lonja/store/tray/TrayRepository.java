@@ -169,6 +169,15 @@ public final class TrayRepository {
     return id;
   }
 
+  /** Says where a tray is laid. */
+  public void setPlace(TrayId trayId, Place place) {
+    context
+        .update(TRAY)
+        .set(TRAY.SATELLITE_ID, place.satellite().orElse(null))
+        .where(TRAY.ID.eq(trayId))
+        .execute();
+  }
+
   /** Puts a tray on another day. */
   public void setDay(TrayId trayId, LocalDate day) {
     context.update(TRAY).set(TRAY.PLANNED_ON, day).where(TRAY.ID.eq(trayId)).execute();
