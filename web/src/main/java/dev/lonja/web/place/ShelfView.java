@@ -14,23 +14,10 @@ public record ShelfView(String summary, List<OneRack> racks) {
   /**
    * A rack with its bins in walking order.
    *
-   * @param place the satellite, before its first rack; empty for the main store, if it is first
+   * @param place the satellite, before its first rack; else empty
+   * @param bins as they are drawn
    */
-  public record OneRack(String place, String name, List<OneBin> bins) {}
-
-  /**
-   * A bin on the map.
-   *
-   * <p>A store has thousands of them: each is worded here, and its template works nothing out.
-   *
-   * @param segment the end of the path where it is opened
-   * @param shade its style: empty, some, or how many tenths are full
-   * @param mark the style of its mark; empty for none
-   * @param things how many lie in it, if several
-   * @param words all of it, for who does not see the map
-   */
-  public record OneBin(
-      String address, String segment, String shade, String mark, String things, String words) {}
+  public record OneRack(String place, String name, String bins) {}
 
   /**
    * A bin opened.

@@ -14,7 +14,6 @@ import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,7 +24,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.web.util.UriUtils;
 
 /** Says where things lie and how the bins stand. */
 final class ShelfWording {
@@ -53,7 +51,7 @@ final class ShelfWording {
 
   /** The main store first, then its satellites, each in walking order. */
   ShelfView map(List<ShelfDesk.Shelf> shelves, Map<Place, String> names) {
-    Map<Standing, List<ShelfView.OneBin>> racks = new LinkedHashMap<>();
+    Map<Standing, List<BayDrawing.Bin>> racks = new LinkedHashMap<>();
     shelves.stream()
         .sorted(Comparator.comparing(shelf -> shelf.bin().place()))
         .forEach(
@@ -76,7 +74,7 @@ final class ShelfWording {
                     new ShelfView.OneRack(
                         named.add(entry.getKey().place()) ? entry.getKey().satellite(names) : "",
                         entry.getKey().rack(),
-                        entry.getValue()))
+                        BayDrawing.of(entry.getValue())))
             .toList());
   }
 
@@ -106,17 +104,14 @@ final class ShelfWording {
             .toList());
   }
 
-  private ShelfView.OneBin bin(ShelfDesk.Shelf shelf) {
+  private BayDrawing.Bin bin(ShelfDesk.Shelf shelf) {
     BinStand stand = shelf.stand();
     Set<BinStand.Mark> marks = stand.marks(today);
     int things = stand.there().size();
-    String address = shelf.bin().address();
-    String mark = mark(marks);
-    return new ShelfView.OneBin(
-        address,
-        UriUtils.encodePathSegment(address, StandardCharsets.UTF_8),
-        "bay-bin bay-bin-" + fill(stand),
-        mark.isEmpty() ? "" : "bay-mark bay-mark-" + mark,
+    return new BayDrawing.Bin(
+        shelf.bin().address(),
+        fill(stand),
+        mark(marks),
         things > 1 ? String.valueOf(things) : "",
         words(stand, marks));
   }
