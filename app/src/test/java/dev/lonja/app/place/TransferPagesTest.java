@@ -130,6 +130,10 @@ class TransferPagesTest {
     Visitor.Page lacking = keeper().get(tray);
     Quantity atMain = free("PL 6620-A", Place.MAIN);
     assertThat(lacking.words()).contains("Quay Store has " + atMain.display() + " free.");
+    // what lies at the main store is not laid here
+    keeper().submit(lacking.form("/scan"), Map.of("code", "PL 6620-A"));
+    assertThat(keeper().get(tray).words()).contains("Quay Store has " + atMain.display());
+    assertThat(free("PL 6620-A", Place.MAIN)).isEqualTo(atMain);
     Visitor.Page asked = keeper().submit(lacking.form("/stores/transfers"), Map.of());
     assertThat(asked.path()).startsWith("/stores/transfers/");
     assertThat(asked.words()).contains("PL 6620-A").contains("1 wanted");

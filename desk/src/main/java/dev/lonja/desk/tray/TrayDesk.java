@@ -271,8 +271,8 @@ public class TrayDesk extends KeepersDesk {
     }
     Quantity free =
         session
-            .ledger()
-            .freeStock(clock.today())
+            .placeStock()
+            .free(clock.today(), tray.place())
             .getOrDefault(line.stock(), Quantity.zero(more.measure()));
     if (more.compareTo(free) > 0) {
       return Outcome.refused(new TrayRefusal.NotFree(line.place(), more, free));

@@ -23,7 +23,6 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
-import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.query.Bound;
 import dev.lonja.store.query.FixedQuery;
 import java.time.LocalDate;
@@ -56,8 +55,6 @@ public final class LedgerRepository {
   private static final FixedQuery USABLE_OF = FixedQuery.of(usable(Bound.oneOfGiven(ITEM.ID)));
   private static final FixedQuery HELD = FixedQuery.of(held(DSL.noCondition()));
   private static final FixedQuery HELD_OF = FixedQuery.of(held(Bound.oneOfGiven(ITEM.ID)));
-  private static final FixedQuery HELD_BESIDES =
-      FixedQuery.of(held(TRAY.ID.ne(FixedQuery.given(TRAY.ID))));
   private static final FixedQuery MEASURE =
       FixedQuery.of(
           DSL.select(ITEM.MEASURE).from(ITEM).where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
@@ -201,16 +198,6 @@ public final class LedgerRepository {
   /** What open trays hold, by item and condition. */
   public Map<StockKey, Quantity> held() {
     return heldBy(HELD.with(context));
-  }
-
-  /** What open trays hold of it. */
-  public Quantity held(ItemStock stock) {
-    return held().getOrDefault(stock.key(), Quantity.zero(stock.measure()));
-  }
-
-  /** What open trays other than this one hold, by item and condition. */
-  public Map<StockKey, Quantity> heldBesides(TrayId trayId) {
-    return heldBy(HELD_BESIDES.with(context, trayId));
   }
 
   private static Map<StockKey, Quantity> heldBy(ResultQuery<? extends Record> query) {

@@ -17,6 +17,7 @@ import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -154,7 +155,9 @@ class LedgerRepositoryTest {
               return id;
             });
     assertThat(free()).contains(Quantity.pieces(3));
-    assertThat(store.<Map<StockKey, Quantity>>read(session -> session.ledger().heldBesides(trayId)))
+    assertThat(
+            store.<Map<StockKey, Quantity>>read(
+                session -> session.placeStock().heldBesides(trayId, Place.MAIN)))
         .isEmpty();
     store.write(session -> session.trays().handOver(trayId, 0, "workshop", TODAY));
     assertThat(free()).contains(Quantity.pieces(5));
