@@ -47,6 +47,7 @@ class CertificatesTest {
     try (PDDocument read = Loader.loadPDF(visitor.bytes(path))) {
       assertThat(read.getNumberOfPages()).isEqualTo(1);
     }
+    assertThat(visitor.ask(path.replace("/waste/1/", "/waste/2/")).status()).isEqualTo(404);
     Visitor.Page asked = visitor.submit(kept.form("/withdraw"), Map.of("why", ""));
     assertThat(asked.text(".field-error")).contains("The reason");
     Visitor.Page gone =

@@ -13,6 +13,7 @@ import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
+import dev.lonja.store.Session;
 import dev.lonja.store.service.ReceiptRepository.Content;
 import dev.lonja.store.waste.CertificateRepository.Certificate;
 import java.util.List;
@@ -55,9 +56,19 @@ public class CertificateDesk extends KeepersDesk {
         });
   }
 
-  /** What a certificate holds; empty if there is none such any more. */
-  public Optional<Content> content(CertificateId id) {
-    return store.read(session -> session.certificates().content(id));
+  /** What a certificate of a container holds; empty if there is none such any more. */
+  public Optional<Content> content(ContainerId container, CertificateId id) {
+    return store.read(
+        session ->
+            isOf(session, container, id)
+                ? session.certificates().content(id)
+                : Optional.<Content>empty());
+  }
+
+  private static boolean isOf(Session session, ContainerId container, CertificateId id) {
+    return session.certificates().of(container).values().stream()
+        .flatMap(List::stream)
+        .anyMatch(one -> one.id().equals(id));
   }
 
   /** Keeps a certificate of a collection. */
@@ -85,14 +96,9 @@ public class CertificateDesk extends KeepersDesk {
   public Outcome withdraw(Sent sent, ContainerId container, CertificateId id, String why) {
     return once.run(
         sent,
-        session -> {
-          boolean isOfIt =
-              session.certificates().of(container).values().stream()
-                  .flatMap(List::stream)
-                  .anyMatch(one -> one.id().equals(id));
-          return isOfIt && session.certificates().withdraw(id, why)
-              ? Outcome.done()
-              : Outcome.refused(new ReceiptRefusal.NotThere());
-        });
+        session ->
+            isOf(session, container, id) && session.certificates().withdraw(id, why)
+                ? Outcome.done()
+                : Outcome.refused(new ReceiptRefusal.NotThere()));
   }
 }

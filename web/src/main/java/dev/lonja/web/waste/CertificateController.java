@@ -42,7 +42,7 @@ class CertificateController {
   ResponseEntity<byte[]> content(
       @PathVariable ContainerId id, @PathVariable CertificateId certificate) {
     return PaperWording.answer(
-        desk.content(certificate)
+        desk.content(id, certificate)
             .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND)),
         "certificate-" + certificate);
   }
