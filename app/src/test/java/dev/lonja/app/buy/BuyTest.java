@@ -20,10 +20,7 @@ class BuyTest {
 
   @BeforeEach
   void untilTheTrialsAreDrawn() {
-    visitor.get("/buy");
-    while (visitor.ask("/ahead/drawing").response().body().contains("\"running\":true")) {
-      Thread.onSpinWait();
-    }
+    SERVER.waitForTrials();
   }
 
   /** Nothing of the cutting set is free and one is wanted before any can come: late. */

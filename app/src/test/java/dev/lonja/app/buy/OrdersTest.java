@@ -31,10 +31,7 @@ class OrdersTest {
 
   /** The page of what to order, once the trials are drawn. */
   private Visitor.Page buy() {
-    buyer.get("/buy");
-    while (buyer.ask("/ahead/drawing").response().body().contains("\"running\":true")) {
-      Thread.onSpinWait();
-    }
+    SERVER.waitForTrials();
     return buyer.get("/buy");
   }
 

@@ -46,6 +46,7 @@ class TransferPagesTest {
 
   @Test
   void aSatelliteIsAskedForPickedSentAndReceived() {
+    SERVER.waitForTrials();
     Visitor.Page list = keeper().get("/stores/transfers");
     assertThat(list.words()).contains("Boatyard Cage is to be filled up");
     Visitor.Page asked =

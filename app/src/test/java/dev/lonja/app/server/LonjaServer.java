@@ -7,6 +7,7 @@ import dev.lonja.core.part.PartKey;
 import dev.lonja.core.person.PersonId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.forecast.Trials;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.StoreFiles;
 import java.io.IOException;
@@ -186,6 +187,14 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
   public <T> T bean(Class<T> type) {
     return running().getBean(type);
+  }
+
+  /** Waits until the trials of the forecast show all that is written. */
+  public void waitForTrials() {
+    Trials trials = bean(Trials.class);
+    while (trials.drawn().isRunning()) {
+      Thread.onSpinWait();
+    }
   }
 
   /** The running application itself. */

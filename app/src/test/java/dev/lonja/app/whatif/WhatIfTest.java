@@ -23,10 +23,7 @@ class WhatIfTest {
 
   @BeforeEach
   void untilTheTrialsAreDrawn() {
-    buyer.get("/ahead/what-if");
-    while (buyer.ask("/ahead/drawing").response().body().contains("\"running\":true")) {
-      Thread.onSpinWait();
-    }
+    SERVER.waitForTrials();
   }
 
   private Visitor.Page ask(Map<String, String> sets) {

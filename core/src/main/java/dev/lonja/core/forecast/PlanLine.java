@@ -1,6 +1,7 @@
 package dev.lonja.core.forecast;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.take.Take;
 import java.time.LocalDate;
@@ -73,6 +74,14 @@ public record PlanLine(LocalDate today, int weeks, List<Demand> demands, List<Un
       holds = List.copyOf(holds);
       certain = List.copyOf(certain);
       unplanned = List.copyOf(unplanned);
+    }
+
+    /** What of it falls at a place; what is taken off services is left aside. */
+    public Beside at(Place place, Homes homes) {
+      return new Beside(
+          List.of(),
+          certain.stream().filter(demand -> homes.of(demand).equals(place)).toList(),
+          unplanned.stream().filter(use -> use.place().equals(place)).toList());
     }
   }
 

@@ -1,6 +1,7 @@
 package dev.lonja.core.forecast;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -11,13 +12,13 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What is used of an item beside services (rules §7): breakdowns, clips, bulbs, what the workshop
- * itself uses, in each of the whole weeks that are looked back on.
+ * What is used of an item at one place beside services (rules §7): breakdowns, clips, bulbs, what
+ * the workshop itself uses, in each of the whole weeks that are looked back on.
  *
  * @param weeks the oldest first, those without use too; none below zero
  * @param issues how many there were
  */
-public record UnplannedUse(ItemId itemId, List<Quantity> weeks, int issues) {
+public record UnplannedUse(ItemId itemId, Place place, List<Quantity> weeks, int issues) {
 
   /** Further back nobody looks. */
   public static final int MOST_WEEKS = 104;
@@ -38,13 +39,13 @@ public record UnplannedUse(ItemId itemId, List<Quantity> weeks, int issues) {
   public record Issue(LocalDate day, Quantity left) {}
 
   /**
-   * The use of one item in the last 104 whole weeks, or in those since its first movement, 26 at
-   * least. Issues of which all came back are none. Empty with fewer than three.
+   * The use of one item at a place in the last 104 whole weeks, or in those since its first
+   * movement, 26 at least. Issues of which all came back are none. Empty with fewer than three.
    *
-   * @param firstMovement of the item, on any day
+   * @param firstMovement of the item there, on any day
    */
   public static Optional<UnplannedUse> of(
-      ItemId item, List<Issue> issues, LocalDate firstMovement, LocalDate today) {
+      ItemId item, Place place, List<Issue> issues, LocalDate firstMovement, LocalDate today) {
     LocalDate monday = IsoWeek.of(today).monday();
     long since = ChronoUnit.DAYS.between(IsoWeek.of(firstMovement).monday(), monday) / DAYS;
     int count = (int) Math.max(LEAST_WEEKS, Math.min(MOST_WEEKS, since));
@@ -65,7 +66,7 @@ public record UnplannedUse(ItemId itemId, List<Quantity> weeks, int issues) {
       int week = (int) (ChronoUnit.DAYS.between(first, issue.day()) / DAYS);
       weeks.set(week, weeks.get(week).plus(issue.left()));
     }
-    return Optional.of(new UnplannedUse(item, weeks, counted.size()));
+    return Optional.of(new UnplannedUse(item, place, weeks, counted.size()));
   }
 
   /** What all these weeks used together. */

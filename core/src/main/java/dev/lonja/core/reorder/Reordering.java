@@ -100,7 +100,6 @@ public record Reordering(
   /** The trials with a lead time each. */
   private static final class Working {
 
-    private static final double THOUSANDTHS = 1_000.0;
     private static final long YEAR_DAYS = 365;
 
     private final Band use;
@@ -234,19 +233,7 @@ public record Reordering(
 
     /** The quantile of what is used until so many days from now, which each trial says. */
     private Quantity upTo(IntUnaryOperator days) {
-      double[] used = new double[use.trials()];
-      for (int trial = 0; trial < used.length; trial++) {
-        used[trial] = use.usedWithin(trial, days.applyAsInt(trial));
-      }
-      Arrays.sort(used);
-      return quantity(used[Band.rank(terms.criticality().service(), used.length)]);
-    }
-
-    /** Pieces are whole: a part of one is one more. */
-    private Quantity quantity(double amount) {
-      BigDecimal exact = BigDecimal.valueOf(Math.round(amount * THOUSANDTHS), 3);
-      return Quantity.of(
-          measure, measure == Measure.PIECES ? exact.setScale(0, RoundingMode.CEILING) : exact);
+      return use.quantileWithin(terms.criticality().service(), days);
     }
 
     private Quantity inPacks(Quantity amount, RoundingMode rounding) {

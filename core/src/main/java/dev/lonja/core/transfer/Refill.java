@@ -47,7 +47,8 @@ public final class Refill {
       }
     }
 
-    private boolean isBelow() {
+    /** True if it is to be filled up. */
+    public boolean isBelow() {
       return position.compareTo(level) < 0;
     }
   }

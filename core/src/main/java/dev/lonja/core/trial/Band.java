@@ -2,8 +2,11 @@ package dev.lonja.core.trial;
 
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.function.IntUnaryOperator;
 
 /**
  * How much of something is used from today to the end of each week, in every trial. A quantile is
@@ -112,6 +115,26 @@ public final class Band {
     int rest = (days - first) % WEEK;
     double more = (byWeek[next][trial] - byWeek[week][trial]) / THOUSAND;
     return byWeek[week][trial] / THOUSAND + more * rest / WEEK;
+  }
+
+  /**
+   * The quantile of what is used within so many days, which each trial may say for itself, today
+   * counted. Rounded half up to a thousandth; pieces are whole, a part of one is one more.
+   *
+   * @param share above 0, up to 1
+   * @param days by trial
+   */
+  public Quantity quantileWithin(double share, IntUnaryOperator days) {
+    double[] within = new double[trials()];
+    for (int trial = 0; trial < within.length; trial++) {
+      within[trial] = usedWithin(trial, days.applyAsInt(trial));
+    }
+    Arrays.sort(within);
+    long thousandths = Math.round(within[rank(share)] * THOUSAND);
+    return Quantity.of(
+        measure,
+        BigDecimal.valueOf(thousandths, 3)
+            .setScale(measure == Measure.PIECES ? 0 : 3, RoundingMode.CEILING));
   }
 
   /** How many trials use more than so much on so many days, by {@link #usedWithin}. */

@@ -4,6 +4,8 @@ import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.UnplannedUse;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
+import dev.lonja.core.place.SatelliteId;
 import java.util.List;
 
 /**
@@ -13,13 +15,21 @@ import java.util.List;
  */
 public final class BesideTrials {
 
+  private static final int PLACE_BITS = 40;
+
   private final TrialRules rules;
   private final List<Certain> certain;
   private final List<Unplanned> unplanned;
 
   private record Certain(ItemId item, int week, long amount) {}
 
-  private record Unplanned(ItemId item, long[] weeks) {}
+  private record Unplanned(ItemId item, Place place, long[] weeks) {
+
+    /** Chances of its own, at the main store by the item alone. */
+    long number() {
+      return item.value() + (place.satellite().map(SatelliteId::value).orElse(0L) << PLACE_BITS);
+    }
+  }
 
   public BesideTrials(PlanLine.Beside beside, TrialRules rules) {
     this.rules = rules;
@@ -34,7 +44,7 @@ public final class BesideTrials {
 
   private static Unplanned unplanned(UnplannedUse use) {
     return new Unplanned(
-        use.itemId(), use.weeks().stream().mapToLong(JobLine::thousandths).toArray());
+        use.itemId(), use.place(), use.weeks().stream().mapToLong(JobLine::thousandths).toArray());
   }
 
   /** Draws trials, from one to another, the first included. */
@@ -47,7 +57,7 @@ public final class BesideTrials {
         }
       }
       for (Unplanned use : unplanned) {
-        chance.begin(rules.seed(), Chance.Kind.UNPLANNED, use.item().value(), trial);
+        chance.begin(rules.seed(), Chance.Kind.UNPLANNED, use.number(), trial);
         for (int week = 0; week < rules.weeks(); week++) {
           long drawn = use.weeks()[chance.nextInt(use.weeks().length)];
           long used = Math.round(drawn * rules.shareLeft(week));

@@ -66,16 +66,26 @@ public final class TrialTotals implements TrialSink {
    */
   public Band band(Collection<ItemId> items, Measure measure) {
     long[][] byWeek = new long[rules.weeks()][rules.trials()];
+    add(items, 1, byWeek);
+    return new Band(rules, measure, byWeek);
+  }
+
+  /**
+   * Adds what is used up to the end of each week to what stands there.
+   *
+   * @param sign 1, or -1 to take it off
+   * @param byWeek for no more weeks than these totals have
+   */
+  void add(Collection<ItemId> items, int sign, long[][] byWeek) {
     for (ItemId item : items) {
       int[] cells = used.getOrDefault(item, before.get(item));
       for (int trial = 0; cells != null && trial < rules.trials(); trial++) {
         long sum = 0;
-        for (int week = 0; week < rules.weeks(); week++) {
-          sum += cells[trial * rules.weeks() + week];
+        for (int week = 0; week < byWeek.length; week++) {
+          sum += sign * (long) cells[trial * rules.weeks() + week];
           byWeek[week][trial] += sum;
         }
       }
     }
-    return new Band(rules, measure, byWeek);
   }
 }

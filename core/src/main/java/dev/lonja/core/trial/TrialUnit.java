@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.machine.UnitNeeds;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.service.InHand;
 import dev.lonja.core.service.TaskStanding;
@@ -16,6 +17,7 @@ import java.util.Optional;
 /**
  * A unit as it stands, to draw what it may take.
  *
+ * @param home where its demand falls
  * @param lastDay on which it serves; empty if no end is known
  * @param inHand its trays that are laid or out
  * @param holds what is taken off its next occurrences
@@ -24,6 +26,7 @@ import java.util.Optional;
  */
 public record TrialUnit(
     UnitId id,
+    Place home,
     Optional<LocalDate> lastDay,
     UnitNeeds needs,
     List<TaskStanding> tasks,

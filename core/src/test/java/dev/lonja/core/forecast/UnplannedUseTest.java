@@ -3,6 +3,7 @@ package dev.lonja.core.forecast;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -21,7 +22,8 @@ class UnplannedUseTest {
   }
 
   private static Optional<UnplannedUse> use(String firstMovement, UnplannedUse.Issue... issues) {
-    return UnplannedUse.of(CLIP, List.of(issues), LocalDate.parse(firstMovement), TODAY);
+    return UnplannedUse.of(
+        CLIP, Place.MAIN, List.of(issues), LocalDate.parse(firstMovement), TODAY);
   }
 
   /**
@@ -80,7 +82,8 @@ class UnplannedUseTest {
       issues.add(issue("2027-02-01", 1));
     }
     UnplannedUse use =
-        UnplannedUse.of(CLIP, issues, LocalDate.parse("2026-12-01"), TODAY).orElseThrow();
+        UnplannedUse.of(CLIP, Place.MAIN, issues, LocalDate.parse("2026-12-01"), TODAY)
+            .orElseThrow();
     List<Demand> demands = use.demands(TODAY, 3);
     assertThat(demands)
         .extracting(Demand::date)

@@ -7,6 +7,7 @@ import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.UnplannedUse;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.wanted.WantedPart;
@@ -39,7 +40,9 @@ class BesideTrialsTest {
     List<Quantity> weeks = new ArrayList<>(Collections.nCopies(20, Quantity.pieces(0)));
     weeks.addAll(Collections.nCopies(6, Quantity.pieces(7)));
     Band band =
-        drawn(new PlanLine.Beside(List.of(), List.of(), List.of(new UnplannedUse(CLIP, weeks, 6))));
+        drawn(
+            new PlanLine.Beside(
+                List.of(), List.of(), List.of(new UnplannedUse(CLIP, Place.MAIN, weeks, 6))));
     double chance = 6 / 26.0;
     double error = 4 * Math.sqrt(chance * (1 - chance) / TRIALS);
     assertThat(band.quantile(0, 0.5)).isEqualTo(Quantity.pieces(0));

@@ -22,6 +22,7 @@ import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.Fleets;
 import dev.lonja.core.meter.MeterOutlook;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterSpan;
@@ -81,6 +82,7 @@ class UnitTrialsTest {
   private static TrialUnit unit(TaskStanding... tasks) {
     return new TrialUnit(
         new UnitId(7),
+        Place.MAIN,
         Optional.empty(),
         NEEDS,
         List.of(tasks),
@@ -95,6 +97,7 @@ class UnitTrialsTest {
     Set<TaskId> first = Set.of(tasks[0].task().id());
     return new TrialUnit(
         unit.id(),
+        unit.home(),
         unit.lastDay(),
         unit.needs(),
         unit.tasks(),
@@ -233,6 +236,7 @@ class UnitTrialsTest {
     TrialUnit leaves =
         new TrialUnit(
             stays.id(),
+            stays.home(),
             Optional.of(LocalDate.parse("2027-04-08")),
             stays.needs(),
             stays.tasks(),
@@ -357,6 +361,7 @@ class UnitTrialsTest {
     TrialUnit unit =
         new TrialUnit(
             bare.id(),
+            bare.home(),
             bare.lastDay(),
             bare.needs(),
             List.of(),

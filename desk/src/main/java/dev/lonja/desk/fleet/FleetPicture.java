@@ -3,6 +3,7 @@ package dev.lonja.desk.fleet;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.Homes;
 import dev.lonja.core.forecast.KitDemand;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.TrayHold;
@@ -298,6 +299,14 @@ public final class FleetPicture {
    *
    * @param holds what is taken off next occurrences, of any unit
    */
+  /** Where the demand of each machine falls. */
+  public Homes homes() {
+    return new Homes(
+        units().stream()
+            .filter(unit -> !unit.home().isMain())
+            .collect(Collectors.toMap(Unit::code, Unit::home)));
+  }
+
   public List<TrialUnit> trialUnits(List<TrayHold> holds, Kits kits) {
     Map<UnitId, List<TrayHold>> byUnit =
         holds.stream().collect(Collectors.groupingBy(TrayHold::unitId));

@@ -152,6 +152,7 @@ final class UnitStand {
     }
     return new TrialUnit(
         unit().id(),
+        unit().home(),
         unit().retiredOn().map(day -> day.minusDays(1)),
         file.needs(),
         tasks,

@@ -6,6 +6,7 @@ import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.answer.KeptAnswer;
@@ -18,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -48,6 +50,24 @@ public class AheadDesk {
   @KeptAnswer
   public Forecast all(int weeks) {
     return store.read(session -> Forecast.load(session, clock.today(), weeks));
+  }
+
+  /** The same of one place alone; empty for a place that is not there. */
+  @KeptAnswer
+  public Optional<Forecast> at(Place place, int weeks) {
+    return store.read(
+        session -> {
+          FleetPicture fleet = FleetPicture.load(session, clock.today());
+          Forecast forecast = Forecast.of(session, fleet, weeks);
+          return Optional.ofNullable(
+              PlaceForecast.of(session, fleet, forecast).places().get(place));
+        });
+  }
+
+  /** The places of the store, the main store first. */
+  @KeptAnswer
+  public SortedMap<Place, String> places() {
+    return store.read(session -> session.places().names());
   }
 
   /**

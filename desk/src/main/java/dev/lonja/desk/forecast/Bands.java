@@ -4,22 +4,29 @@ import dev.lonja.core.forecast.Cover;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Position;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.trial.Band;
+import dev.lonja.core.trial.PlaceTotals;
 import dev.lonja.core.trial.TrialRules;
-import dev.lonja.core.trial.TrialTotals;
 import java.lang.ref.SoftReference;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** Trials that are drawn, and between what the use of things lies by them. */
+/**
+ * Trials that are drawn, and between what the use of things lies by them, all over the store or at
+ * one of its places.
+ */
 public final class Bands {
 
-  private final TrialTotals totals;
+  private final PlaceTotals totals;
+  private final Optional<Place> place;
+  private final Map<Place, Bands> places = new ConcurrentHashMap<>();
 
   /** Quickly made again, so that they go first where memory is short. */
   private final Map<List<ItemId>, SoftReference<Band>> known = new ConcurrentHashMap<>();
@@ -29,12 +36,22 @@ public final class Bands {
   /** On what an answer rests beside the trials. */
   private record Asked(Position position, Cover cover, OrderTerms terms, ItemId item) {}
 
-  Bands(TrialTotals totals) {
-    this.totals = totals;
+  Bands(PlaceTotals totals) {
+    this(totals, Optional.empty());
   }
 
-  TrialTotals totals() {
+  private Bands(PlaceTotals totals, Optional<Place> place) {
+    this.totals = totals;
+    this.place = place;
+  }
+
+  PlaceTotals totals() {
     return totals;
+  }
+
+  /** The same of what falls at one place alone. */
+  public Bands at(Place one) {
+    return places.computeIfAbsent(one, its -> new Bands(totals, Optional.of(its)));
   }
 
   public TrialRules rules() {
@@ -55,7 +72,12 @@ public final class Bands {
     List<ItemId> items = subject.items().stream().map(Item::id).toList();
     Optional<Band> band = Optional.ofNullable(known.get(items)).map(SoftReference::get);
     if (band.isEmpty()) {
-      band = Optional.of(totals.band(items, subject.free().measure()));
+      Measure measure = subject.free().measure();
+      band =
+          Optional.of(
+              place
+                  .map(one -> totals.band(items, measure, one))
+                  .orElseGet(() -> totals.band(items, measure)));
       known.put(items, new SoftReference<>(band.get()));
     }
     return band.get();

@@ -1,15 +1,10 @@
 package dev.lonja.desk.forecast;
 
-import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
-import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.desk.fleet.FleetPicture;
-import dev.lonja.desk.fleet.Kits;
 import dev.lonja.store.Session;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -24,11 +19,7 @@ public record OtherForecast(PlanLine plan, List<Subject> subjects, Bands bands) 
   }
 
   private static OtherForecast of(Session session, FleetPicture fleet, TrialDrawing own) {
-    Kits kits = Kits.of(session, fleet);
-    PlanLine.Beside beside = Forecast.beside(session, fleet.today());
-    Map<UnitId, TrialUnit> units = new LinkedHashMap<>();
-    fleet.trialUnits(beside.holds(), kits).forEach(unit -> units.put(unit.id(), unit));
-    TrialDrawing.Inputs inputs = new TrialDrawing.Inputs(own.inputs().rules(), units, beside);
+    TrialDrawing.Inputs inputs = TrialDrawing.Inputs.of(session, fleet, own.inputs().rules());
     Forecast forecast = Forecast.of(session, fleet, Trials.WEEKS);
     return new OtherForecast(
         forecast.plan(),

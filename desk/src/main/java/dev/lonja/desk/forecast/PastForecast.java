@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -38,7 +39,9 @@ public record PastForecast(List<Subject> subjects, Bands bands) {
     TrialRules rules = new TrialRules(session.settings().trialSeed(), trials, day, weeks);
     TrialDrawing drawing =
         TrialDrawing.of(
-            new TrialDrawing.Inputs(rules, units, beside), Optional.empty(), TrialDrawing.SILENT);
+            new TrialDrawing.Inputs(rules, units, Map.of(Place.MAIN, beside)),
+            Optional.empty(),
+            TrialDrawing.SILENT);
     PlanLine plan = fleet.planLine(beside, past.kits(), weeks);
     return new PastForecast(
         Subject.all(items, new Subject.There(Map.of(), Map.of()), plan.demands(), day),

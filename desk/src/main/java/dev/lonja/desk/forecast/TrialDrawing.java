@@ -1,12 +1,14 @@
 package dev.lonja.desk.forecast;
 
 import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.Homes;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.trial.BesideTrials;
+import dev.lonja.core.trial.PlaceTotals;
 import dev.lonja.core.trial.TrialRules;
 import dev.lonja.core.trial.TrialSink;
-import dev.lonja.core.trial.TrialTotals;
 import dev.lonja.core.trial.TrialUnit;
 import dev.lonja.core.trial.UnitTrials;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -20,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 
 /**
@@ -34,18 +37,31 @@ record TrialDrawing(Inputs inputs, Bands bands) {
   /** In so many parts trials are drawn, each by one thread. */
   static final int PARTS = 40;
 
-  /** What is drawn of. */
-  record Inputs(TrialRules rules, Map<UnitId, TrialUnit> units, PlanLine.Beside beside) {
+  /**
+   * What is drawn of.
+   *
+   * @param beside by the place where it falls
+   */
+  record Inputs(
+      TrialRules rules, Map<UnitId, TrialUnit> units, Map<Place, PlanLine.Beside> beside) {
 
     static Inputs load(Session session, LocalDate today, int trials, int weeks) {
       FleetPicture fleet = FleetPicture.load(session, today);
-      PlanLine.Beside beside = Forecast.beside(session, today);
+      return of(
+          session, fleet, new TrialRules(session.settings().trialSeed(), trials, today, weeks));
+    }
+
+    /** Those of a fleet that need not be the store's own. */
+    static Inputs of(Session session, FleetPicture fleet, TrialRules rules) {
+      PlanLine.Beside all = Forecast.beside(session, fleet.today());
       Map<UnitId, TrialUnit> units = new LinkedHashMap<>();
       fleet
-          .trialUnits(beside.holds(), Kits.of(session, fleet))
+          .trialUnits(all.holds(), Kits.of(session, fleet))
           .forEach(unit -> units.put(unit.id(), unit));
-      return new Inputs(
-          new TrialRules(session.settings().trialSeed(), trials, today, weeks), units, beside);
+      Homes homes = fleet.homes();
+      Map<Place, PlanLine.Beside> beside = new TreeMap<>();
+      session.places().names().keySet().forEach(one -> beside.put(one, all.at(one, homes)));
+      return new Inputs(rules, units, beside);
     }
   }
 
@@ -75,7 +91,7 @@ record TrialDrawing(Inputs inputs, Bands bands) {
 
   /** Something that is drawn, or drawn again to be taken off. */
   private interface Part {
-    void draw(int from, int to, TrialTotals totals);
+    void draw(int from, int to, PlaceTotals totals);
   }
 
   /**
@@ -91,8 +107,8 @@ record TrialDrawing(Inputs inputs, Bands bands) {
       return new TrialDrawing(inputs, same.get().bands());
     }
     progress.begins();
-    TrialTotals totals =
-        same.map(b -> b.bands().totals().goOn()).orElseGet(() -> new TrialTotals(inputs.rules()));
+    PlaceTotals totals =
+        same.map(b -> b.bands().totals().goOn()).orElseGet(() -> new PlaceTotals(inputs.rules()));
     int trials = inputs.rules().trials();
     // no two threads write to one cell, since each has trials of its own
     IntStream.range(0, PARTS)
@@ -120,8 +136,13 @@ record TrialDrawing(Inputs inputs, Bands bands) {
             (id, unit) ->
                 new UnitTrials(unit, inputs.rules())
                     .draw(trial, trial + 1, into(uses, Optional.of(id), items, last)));
-    new BesideTrials(inputs.beside(), inputs.rules())
-        .draw(trial, trial + 1, into(uses, Optional.empty(), items, last));
+    inputs
+        .beside()
+        .values()
+        .forEach(
+            beside ->
+                new BesideTrials(beside, inputs.rules())
+                    .draw(trial, trial + 1, into(uses, Optional.empty(), items, last)));
     return uses;
   }
 
@@ -144,7 +165,7 @@ record TrialDrawing(Inputs inputs, Bands bands) {
             (id, unit) -> {
               if (!unit.equals(known.get(id))) {
                 UnitTrials trials = new UnitTrials(unit, now.rules());
-                parts.add((from, to, totals) -> trials.draw(from, to, totals));
+                parts.add((from, to, totals) -> trials.draw(from, to, totals.at(unit.home())));
               } else {
                 known.remove(id);
               }
@@ -154,17 +175,26 @@ record TrialDrawing(Inputs inputs, Bands bands) {
         .forEach(
             gone -> {
               UnitTrials trials = new UnitTrials(gone, now.rules());
-              parts.add((from, to, totals) -> trials.draw(from, to, totals.takingOff()));
+              parts.add(
+                  (from, to, totals) -> trials.draw(from, to, totals.at(gone.home()).takingOff()));
             });
-    if (!before.map(Inputs::beside).equals(Optional.of(now.beside()))) {
-      before.ifPresent(
-          inputs -> {
-            BesideTrials gone = new BesideTrials(inputs.beside(), now.rules());
-            parts.add((from, to, totals) -> gone.draw(from, to, totals.takingOff()));
-          });
-      BesideTrials trials = new BesideTrials(now.beside(), now.rules());
-      parts.add((from, to, totals) -> trials.draw(from, to, totals));
-    }
+    Map<Place, PlanLine.Beside> gone = new TreeMap<>();
+    before.ifPresent(inputs -> gone.putAll(inputs.beside()));
+    now.beside()
+        .forEach(
+            (place, beside) -> {
+              if (beside.equals(gone.get(place))) {
+                gone.remove(place);
+              } else {
+                BesideTrials trials = new BesideTrials(beside, now.rules());
+                parts.add((from, to, totals) -> trials.draw(from, to, totals.at(place)));
+              }
+            });
+    gone.forEach(
+        (place, beside) -> {
+          BesideTrials trials = new BesideTrials(beside, now.rules());
+          parts.add((from, to, totals) -> trials.draw(from, to, totals.at(place).takingOff()));
+        });
     return parts;
   }
 }

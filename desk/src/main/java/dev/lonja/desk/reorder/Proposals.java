@@ -5,6 +5,8 @@ import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.reorder.LeadTime;
 import dev.lonja.core.reorder.OrderTerms;
@@ -16,6 +18,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.order.OrderRepository;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,6 +74,17 @@ public final class Proposals {
           session.orders().leadDays(),
           session.orders().neverCame(),
           Manner.of(session));
+    }
+
+    /** The same with the bins of one place alone. */
+    public Known at(Place place, Map<BinId, Place> places) {
+      Map<ItemId, List<ItemBin>> there = new HashMap<>();
+      bins.forEach(
+          (item, its) ->
+              there.put(
+                  item,
+                  its.stream().filter(bin -> place.equals(places.get(bin.binId()))).toList()));
+      return new Known(supplies, there, leadDays, neverCame, manner);
     }
 
     /** The same with other lead times, of orders none of which was cancelled. */

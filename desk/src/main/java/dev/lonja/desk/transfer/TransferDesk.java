@@ -12,6 +12,8 @@ import dev.lonja.core.transfer.TransferLine;
 import dev.lonja.core.transfer.TransferState;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
+import dev.lonja.desk.forecast.Drawn;
+import dev.lonja.desk.forecast.Trials;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
 import dev.lonja.desk.person.WorkPlaces;
@@ -29,6 +31,7 @@ import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.place.TransferRepository;
 import dev.lonja.store.place.TransferRepository.Stored;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -49,32 +52,39 @@ public class TransferDesk extends KeepersDesk {
   private final LonjaStore store;
   private final OnceOnly once;
   private final StoreClock clock;
+  private final Trials trials;
 
-  TransferDesk(LonjaStore store, OnceOnly once, StoreClock clock) {
+  TransferDesk(LonjaStore store, OnceOnly once, StoreClock clock, Trials trials) {
     this.store = store;
     this.once = once;
     this.clock = clock;
+    this.trials = trials;
   }
 
   /**
    * All transfers.
    *
    * @param names of all places, the main store first
+   * @param drawn the trials on which the refills rest; without any there are none
    * @param refills what the satellites are to be filled up with
    * @param ended the latest first
    */
   public record Overview(
       SortedMap<Place, String> names,
+      Drawn drawn,
       List<Refills.Proposal> refills,
       List<Stored> open,
       List<Stored> ended) {}
 
   public Overview overview() {
+    Drawn drawn = trials.drawn();
+    LocalDate today = clock.today();
     return store.read(
         session ->
             new Overview(
                 session.places().names(),
-                Refills.of(session, clock.today()),
+                drawn,
+                drawn.of(today).map(bands -> Refills.of(session, today, bands)).orElse(List.of()),
                 session.transfers().open(),
                 session.transfers().ended(LATEST)));
   }

@@ -124,32 +124,22 @@ class TrialsTest {
   @Test
   @Timeout(60)
   void nobodyWaits() {
-    Trials trials = new Trials(cage.store(), cage.clock(), TrialCount.USUAL);
+    Trials trials = ReadyTrials.of(cage);
     try {
       Drawn first = trials.drawn();
       assertThat(first.bands()).isEmpty();
       assertThat(first.percent()).isLessThan(100);
-      Bands drawn = settled(trials).bands().orElseThrow();
+      Bands drawn = ReadyTrials.settled(trials).bands().orElseThrow();
       assertThat(trials.drawn().bands()).containsSame(drawn);
       // what changes nothing of it is not drawn, and nobody is told that anything is
       cage.write(session -> session.settings().setCoolantShare(session.settings().coolantShare()));
-      assertThat(settled(trials).bands()).containsSame(drawn);
+      assertThat(ReadyTrials.settled(trials).bands()).containsSame(drawn);
       cage.write(TrialsTest::read);
       assertThat(trials.drawn().bands()).containsSame(drawn);
-      assertThat(settled(trials).bands().orElseThrow()).isNotSameAs(drawn);
+      assertThat(ReadyTrials.settled(trials).bands().orElseThrow()).isNotSameAs(drawn);
     } finally {
       trials.destroy();
     }
-  }
-
-  private static Drawn settled(Trials trials) {
-    Drawn state = trials.drawn();
-    while (state.percent() < 100) {
-      Thread.onSpinWait();
-      state = trials.drawn();
-    }
-    assertThat(state.failed()).isFalse();
-    return state;
   }
 
   /** The band lies around the plan line: half of the trials use what it says, or less. */

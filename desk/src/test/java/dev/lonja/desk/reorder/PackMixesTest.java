@@ -10,6 +10,7 @@ import dev.lonja.core.forecast.UnplannedUse;
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
@@ -61,7 +62,7 @@ class PackMixesTest {
 
   /** Eleven cans, 220 L for 792.00, cost least at once. */
   private Proposal elevenCans(Optional<Quantity> most) {
-    UnplannedUse use = new UnplannedUse(CAN, List.of(Quantity.litres("20")), 1);
+    UnplannedUse use = new UnplannedUse(CAN, Place.MAIN, List.of(Quantity.litres("20")), 1);
     List<Demand> demands =
         IntStream.range(0, 52)
             .<Demand>mapToObj(

@@ -6,6 +6,11 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import dev.lonja.core.item.ItemBin;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotId;
+import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.Refusal.NotEnough;
 import dev.lonja.core.ledger.Refusal.NotTheirPlace;
@@ -13,10 +18,13 @@ import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.place.SatelliteId;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.transfer.TransferId;
 import dev.lonja.core.transfer.TransferState;
 import dev.lonja.desk.Cage;
+import dev.lonja.desk.forecast.ReadyTrials;
+import dev.lonja.desk.forecast.Trials;
 import dev.lonja.desk.ledger.LedgerRefusal;
 import dev.lonja.desk.ledger.SignedPostings;
 import dev.lonja.desk.ledger.StockDesk;
@@ -28,12 +36,18 @@ import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.ledger.LedgerLine;
+import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.place.TransferRepository.Stored;
+import dev.lonja.store.request.RequestLog;
 import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -46,10 +60,12 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 class TransferDesksTest {
 
   private static final ItemId FILTER = new ItemId(8);
+  private static final ItemId CLIP = new ItemId(38);
   private static final BinId SLIP_BIN = new BinId(10);
   private static final Place SLIPWAY = Place.of(new SatelliteId(1));
 
   @RegisterExtension private final Cage cage = new Cage();
+  private Trials trials;
   private TransferDesk desk;
   private ArrivalDesk arrivals;
   private StockDesk counter;
@@ -63,7 +79,8 @@ class TransferDesksTest {
         });
     Pins pins = new Pins(new Secrets(new BCryptPasswordEncoder(4)), new Tries(cage.clock()));
     SignedPostings signed = new SignedPostings(new SecondPerson(pins, cage.clock()), cage.clock());
-    desk = new TransferDesk(cage.store(), cage.once(), cage.clock());
+    trials = ReadyTrials.of(cage);
+    desk = new TransferDesk(cage.store(), cage.once(), cage.clock(), trials);
     arrivals = new ArrivalDesk(cage.once(), cage.clock(), signed);
     counter = new StockDesk(cage.once(), cage.clock(), signed);
   }
@@ -248,15 +265,14 @@ class TransferDesksTest {
    */
   @Test
   void aSatelliteBelowItsLeastIsFilledUpFromTheMainStore() {
-    ItemId clip = new ItemId(38);
     cage.write(
         session ->
             session
                 .keeping()
                 .setBins(
-                    clip, List.of(bin(new BinId(9), "L-03", 6, 20), bin(SLIP_BIN, "L-04", 2, 4))));
-    assertThat(desk.overview().refills())
-        .filteredOn(one -> one.item().id().equals(clip))
+                    CLIP, List.of(bin(new BinId(9), "L-03", 6, 20), bin(SLIP_BIN, "L-04", 2, 4))));
+    assertThat(refills())
+        .filteredOn(one -> one.item().id().equals(CLIP))
         .singleElement()
         .satisfies(
             one -> {
@@ -265,9 +281,82 @@ class TransferDesksTest {
               assertThat(one.spare()).isEqualTo(Quantity.pieces(10));
               assertThat(one.amount()).isEqualTo(Quantity.pieces(4));
             });
-    List<TransferDesk.Amount> four = List.of(new TransferDesk.Amount(clip, new BigDecimal("4")));
+    List<TransferDesk.Amount> four = List.of(new TransferDesk.Amount(CLIP, new BigDecimal("4")));
     desk.ask(cage.sent(), Place.MAIN, SLIPWAY, four);
-    assertThat(desk.overview().refills()).noneMatch(one -> one.item().id().equals(clip));
+    assertThat(refills()).noneMatch(one -> one.item().id().equals(CLIP));
+  }
+
+  /**
+   * In each of 26 weeks two clips were used at the slipway, so in every trial two are used in a
+   * week to come, and sixteen in eight. One that is left there lacks fifteen of what is used in the
+   * eight weeks that it is filled up for; of sixteen in the main store a boat wants two, so
+   * fourteen go.
+   */
+  @Test
+  void aSatelliteIsFilledUpForWhatIsUsedThere() {
+    useEveryWeek(1);
+    assertThat(refills())
+        .filteredOn(one -> one.item().id().equals(CLIP))
+        .singleElement()
+        .satisfies(
+            one -> {
+              assertThat(one.level()).isEqualTo(Quantity.pieces(2));
+              assertThat(one.amount()).isEqualTo(Quantity.pieces(14));
+              assertThat(one.spare()).isEqualTo(Quantity.pieces(14));
+            });
+  }
+
+  /** Two that are left last until the next look. */
+  @Test
+  void aSatelliteThatHasItsLevelIsNotFilledUp() {
+    useEveryWeek(2);
+    assertThat(refills()).noneMatch(one -> one.item().id().equals(CLIP));
+  }
+
+  /** Two clips a week, of those that came there before; so many are left. */
+  private void useEveryWeek(long left) {
+    LocalDate monday = Cage.TODAY.minusWeeks(26);
+    book(
+        monday.minusDays(1),
+        stock ->
+            Ledger.receive(
+                stock,
+                new LotInBin(CLIP, new LotId(37), SLIP_BIN),
+                Quantity.pieces(52 + left),
+                Money.zero(stock.value().currency())));
+    for (int week = 0; week < 26; week++) {
+      book(
+          monday.plusWeeks(week),
+          stock -> Ledger.issue(stock, Quantity.pieces(2), Quantity.pieces(0), Cage.TODAY));
+    }
+  }
+
+  /** Books what lies in the slipway's bin at noon of a day. */
+  private void book(LocalDate day, Function<ItemStock, Booking> rule) {
+    Sent sent = cage.sent();
+    Instant noon = day.atTime(12, 0).toInstant(ZoneOffset.UTC);
+    cage.write(
+        session -> {
+          session
+              .requests()
+              .add(
+                  sent.key(),
+                  new RequestLog.Entry("", ""),
+                  sent.actor(),
+                  RequestLog.Times.at(noon));
+          ItemStock stock = session.ledger().stockOf(StockKey.ofNew(CLIP)).within(Set.of(SLIP_BIN));
+          session
+              .ledger()
+              .append(
+                  ((Booking.Booked) rule.apply(stock)).lines(),
+                  new Posting("hoists", "", sent.key(), sent.actor(), noon),
+                  1);
+        });
+  }
+
+  private List<Refills.Proposal> refills() {
+    ReadyTrials.settled(trials);
+    return desk.overview().refills();
   }
 
   private static ItemBin bin(BinId id, String address, long least, long most) {

@@ -8,6 +8,8 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.place.Place;
+import dev.lonja.core.place.SatelliteId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Stores;
@@ -29,6 +31,7 @@ import org.junit.jupiter.api.io.TempDir;
 class UnplannedIssuesTest {
 
   private static final ItemId OIL = new ItemId(5);
+  private static final Place SLIPWAY = Place.of(new SatelliteId(1));
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
 
   @TempDir private Path folder;
@@ -141,13 +144,37 @@ class UnplannedIssuesTest {
     assertThat(used(uses().get(0)).get(25 - 8)).isEqualTo("4");
   }
 
+  /**
+   * The slipway is where boat 1 is at home. What a tray took for the boat was used there, wherever
+   * it lay; what was issued over the counter was used where it lay: three issues each.
+   */
+  @Test
+  void eachPlaceHasAUseOfItsOwn() {
+    Stores.tamper(store, "INSERT INTO satellite (name) VALUES ('Slipway')");
+    Stores.tamper(store, "UPDATE unit SET satellite_id = 1 WHERE id = 1");
+    tray("T-0901", "LEAK");
+    for (String day : List.of("2027-03-09", "2027-03-10", "2027-03-11")) {
+      issue(day, "T-0901", "1");
+      issue(day, "", "2");
+    }
+    assertThat(uses()).extracting(UnplannedUse::place).containsExactly(Place.MAIN, SLIPWAY);
+    assertThat(used(uses().get(0)).get(25)).isEqualTo("6");
+    assertThat(used(uses().get(1)).get(25)).isEqualTo("3");
+  }
+
   private void service(String number) {
+    tray(number, "SERVICE");
+  }
+
+  private void tray(String number, String purpose) {
     Stores.tamper(
         store,
         "INSERT INTO tray (number, unit_id, purpose, title, planned_on, state) VALUES ('"
             + number
             + "', "
             + new UnitId(1)
-            + ", 'SERVICE', 'Small service', '2027-03-09', 'OPEN')");
+            + ", '"
+            + purpose
+            + "', 'Small service', '2027-03-09', 'OPEN')");
   }
 }

@@ -3,14 +3,17 @@ package dev.lonja.web.ahead;
 import dev.lonja.core.forecast.IsoWeek;
 import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.AheadDesk;
+import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.request.Typed;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -41,8 +44,9 @@ class AheadController {
       @RequestParam Map<String, String> choice,
       Model model) {
     int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
+    AheadFilter filter = filter(choice);
     model.addAttribute(
-        "view", wording().all(desk.all(ahead), desk.sellers(), filter(choice), ahead));
+        "view", wording(Optional.of(filter)).all(forecast(filter, ahead), desk.sellers(), filter));
     return "ahead/ahead";
   }
 
@@ -52,7 +56,17 @@ class AheadController {
       @RequestParam(defaultValue = "" + AheadDesk.WEEKS) int weeks,
       @RequestParam Map<String, String> choice) {
     int ahead = Math.max(1, Math.min(weeks, PlanLine.MOST_WEEKS));
-    return wording().csv(desk.all(ahead), desk.sellers(), filter(choice)).as("ahead.csv");
+    AheadFilter filter = filter(choice);
+    return wording(Optional.of(filter))
+        .csv(forecast(filter, ahead), desk.sellers(), filter)
+        .as("ahead.csv");
+  }
+
+  private Forecast forecast(AheadFilter filter, int weeks) {
+    return filter
+        .only(desk.places())
+        .flatMap(place -> desk.at(place, weeks))
+        .orElseGet(() -> desk.all(weeks));
   }
 
   private static AheadFilter filter(Map<String, String> choice) {
@@ -60,11 +74,19 @@ class AheadController {
         choice.getOrDefault("family", ""),
         choice.getOrDefault("supplier", ""),
         choice.getOrDefault("criticality", ""),
+        choice.getOrDefault("place", ""),
         !choice.getOrDefault("short", "").isEmpty());
   }
 
   private AheadWording wording() {
-    return new AheadWording(clock.today(), desk.drawn());
+    return wording(Optional.empty());
+  }
+
+  /** Of one place alone if the choice names one, else of all of the store. */
+  private AheadWording wording(Optional<AheadFilter> filter) {
+    SortedMap<Place, String> places = desk.places();
+    return new AheadWording(
+        clock.today(), desk.drawn(), places, filter.flatMap(its -> its.only(places)));
   }
 
   /** How far the trials are, for a page that waits for them. */

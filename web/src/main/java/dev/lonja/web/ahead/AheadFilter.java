@@ -4,10 +4,12 @@ import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.supplier.Supplier;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -18,14 +20,19 @@ import org.springframework.web.util.UriComponentsBuilder;
  * @param family by its name
  * @param supplier by number
  * @param criticality by its name
+ * @param place as a form sends it; empty for all of the store together
  * @param onlyShort true if what lasts beyond the horizon is left out
  */
-record AheadFilter(String family, String supplier, String criticality, boolean onlyShort) {
+record AheadFilter(
+    String family, String supplier, String criticality, String place, boolean onlyShort) {
 
   private static final String ALL = "";
 
+  /** The main store by itself; a form sends nothing for it elsewhere. */
+  private static final String MAIN = "main";
+
   boolean isAny() {
-    return onlyShort || !(family + supplier + criticality).isEmpty();
+    return onlyShort || !(family + supplier + criticality + place).isEmpty();
   }
 
   /** True if it is to be shown. */
@@ -48,14 +55,26 @@ record AheadFilter(String family, String supplier, String criticality, boolean o
   /** The address of the same choice over so many weeks. */
   String address(String path, int weeks) {
     UriComponentsBuilder address = UriComponentsBuilder.fromPath(path).queryParam("weeks", weeks);
-    Map.of("family", family, "supplier", supplier, "criticality", criticality).entrySet().stream()
+    Map.of("family", family, "supplier", supplier, "criticality", criticality, "place", place)
+        .entrySet()
+        .stream()
         .filter(entry -> !entry.getValue().isEmpty())
         .sorted(Map.Entry.comparingByKey())
         .forEach(entry -> address.queryParam(entry.getKey(), entry.getValue()));
     return (onlyShort ? address.queryParam("short", "yes") : address).encode().toUriString();
   }
 
-  AheadView.Filter view(List<Family> families, List<Supplier> suppliers) {
+  /** The place alone that is looked at, if there is such a one. */
+  Optional<Place> only(Map<Place, String> places) {
+    return places.keySet().stream().filter(one -> word(one).equals(place)).findFirst();
+  }
+
+  private static String word(Place one) {
+    return one.isMain() ? MAIN : one.toString();
+  }
+
+  AheadView.Filter view(
+      List<Family> families, List<Supplier> suppliers, Map<Place, String> places) {
     return new AheadView.Filter(
         options("Every family", families.stream(), Family::name, Family::words, family),
         options(
@@ -70,6 +89,12 @@ record AheadFilter(String family, String supplier, String criticality, boolean o
             Criticality::name,
             Criticality::words,
             criticality),
+        options(
+            "Every place",
+            places.entrySet().stream(),
+            one -> word(one.getKey()),
+            Map.Entry::getValue,
+            place),
         onlyShort,
         isAny());
   }

@@ -27,6 +27,7 @@ public record AheadView(
       List<Option> families,
       List<Option> suppliers,
       List<Option> criticalities,
+      List<Option> places,
       boolean onlyShort,
       boolean any) {}
 

@@ -12,6 +12,7 @@ import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.forecast.TopUpDemand;
 import dev.lonja.core.forecast.UnplannedDemand;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.policy.InForce;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.PlainDecimal;
@@ -45,6 +46,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.stream.Collectors;
 
 /** Says in words what will be used, between what, and when each item runs short. */
@@ -64,10 +66,19 @@ final class AheadWording {
 
   private final LocalDate today;
   private final Drawn drawn;
+  private final SortedMap<Place, String> places;
+  private final Optional<Place> only;
 
-  AheadWording(LocalDate today, Drawn drawn) {
+  /**
+   * @param places of the store
+   * @param only the place that is looked at by itself; empty for all of the store
+   */
+  AheadWording(
+      LocalDate today, Drawn drawn, SortedMap<Place, String> places, Optional<Place> only) {
     this.today = today;
     this.drawn = drawn;
+    this.places = places;
+    this.only = only;
   }
 
   /** What stands by the chances while newer ones are drawn. */
@@ -80,7 +91,7 @@ final class AheadWording {
 
   /** The band of a subject, unless it was drawn on another day. */
   private Optional<Band> band(Subject subject) {
-    return drawn.of(today).map(bands -> bands.of(subject));
+    return drawn.of(today).map(bands -> only.map(bands::at).orElse(bands).of(subject));
   }
 
   private AheadView.Use use(Subject subject, List<IsoWeek> weeks, Map<IsoWeek, Quantity> use) {
@@ -116,7 +127,8 @@ final class AheadWording {
   }
 
   /** What is shown of all items that are expected to be used, the shortest first. */
-  AheadView all(Forecast forecast, AheadDesk.Sellers sellers, AheadFilter filter, int weeks) {
+  AheadView all(Forecast forecast, AheadDesk.Sellers sellers, AheadFilter filter) {
+    int weeks = forecast.plan().weeks();
     List<Subject> inUse =
         forecast.subjects().stream().filter(subject -> !subject.demands().isEmpty()).toList();
     List<Subject> used =
@@ -142,7 +154,8 @@ final class AheadWording {
         filter.address("/ahead.csv", weeks),
         filter.view(
             inUse.stream().map(subject -> subject.lead().family()).distinct().sorted().toList(),
-            sellers.suppliers()),
+            sellers.suppliers(),
+            places),
         Math.min(BAR_WEEKS, weeks),
         "week " + IsoWeek.of(today).number(),
         forecast.plan().gaps().stream().map(AheadWording::gap).toList(),
@@ -341,7 +354,7 @@ final class AheadWording {
       if (line instanceof TopUpDemand topUp) {
         key = List.of(topUp.ofUnit(), topUp.place(), topUp.itemId());
       } else if (line instanceof UnplannedDemand unplanned) {
-        key = List.of(unplanned.itemId());
+        key = List.of(unplanned.itemId(), unplanned.use().place());
       }
       together.merge(key, line, AheadWording::and);
     }
@@ -382,7 +395,7 @@ final class AheadWording {
     return Cases.<Demand, Why>over(Demand.class)
         .when(ServiceDemand.class, this::why)
         .when(TopUpDemand.class, AheadWording::why)
-        .when(UnplannedDemand.class, AheadWording::why)
+        .when(UnplannedDemand.class, this::why)
         .when(
             CertainDemand.class,
             certain -> {
@@ -397,14 +410,15 @@ final class AheadWording {
     return new Why("top-ups", join(demand.place(), TopUpUseWording.of(demand.use())), "", "");
   }
 
-  private static Why why(UnplannedDemand demand) {
+  private Why why(UnplannedDemand demand) {
     return new Why(
         "beside services",
         "as "
             + Words.count(demand.use().issues(), "issue", "issues")
             + " without a service in "
             + demand.use().weeks().size()
-            + " weeks",
+            + " weeks"
+            + (places.size() > 1 ? " at " + places.get(demand.use().place()) : ""),
         "",
         "");
   }

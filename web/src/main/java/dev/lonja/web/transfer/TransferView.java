@@ -1,5 +1,6 @@
 package dev.lonja.web.transfer;
 
+import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import java.util.List;
@@ -8,10 +9,12 @@ import java.util.List;
  * All transfers.
  *
  * @param places what they may go from and to
+ * @param drawing how far the trials are on which the refills rest
  * @param refills by satellite, what it is to be filled up with
  */
 public record TransferView(
     String summary,
+    DrawingView drawing,
     List<PlaceChoice> places,
     List<Refill> refills,
     List<Row> open,

@@ -10,6 +10,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.transfer.Refills;
 import dev.lonja.desk.transfer.TransferDesk;
 import dev.lonja.store.place.TransferRepository.Stored;
+import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Plate;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
@@ -41,6 +42,10 @@ final class TransferWording {
         overview.open().isEmpty()
             ? "none is open"
             : Words.count(overview.open().size(), "is open", "are open"),
+        DrawingView.of(
+            overview.drawn(),
+            "What the satellites are to be filled up with is being worked out.",
+            "What is to be filled up was worked out before the last change; it is done anew."),
         overview.names().entrySet().stream()
             .map(entry -> new TransferView.PlaceChoice(entry.getKey().toString(), entry.getValue()))
             .toList(),

@@ -1,0 +1,27 @@
+package dev.lonja.desk.forecast;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.desk.Cage;
+
+/** Trials of the example store for tests of what rests on them. */
+public final class ReadyTrials {
+
+  private ReadyTrials() {}
+
+  /** None of them is drawn yet. */
+  public static Trials of(Cage cage) {
+    return new Trials(cage.store(), cage.clock(), TrialCount.USUAL);
+  }
+
+  /** Waits until they show all that is written. */
+  public static Drawn settled(Trials trials) {
+    Drawn state = trials.drawn();
+    while (state.percent() < 100) {
+      Thread.onSpinWait();
+      state = trials.drawn();
+    }
+    assertThat(state.failed()).isFalse();
+    return state;
+  }
+}
