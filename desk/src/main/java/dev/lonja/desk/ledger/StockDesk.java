@@ -5,6 +5,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
@@ -27,6 +28,7 @@ import dev.lonja.store.ledger.Posting;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -142,6 +144,10 @@ public class StockDesk extends KeepersDesk {
     LotInBin place = there.orElseThrow();
     ItemStock stock =
         session.ledger().stockOf(new StockKey(itemId, session.lots().conditionOf(place.lotId())));
+    Optional<StockRefusal> away = to.flatMap(bin -> toAnotherPlace(session, stock, place, bin));
+    if (away.isPresent()) {
+      return Outcome.refused(away.get());
+    }
     Quantity quantity = Quantity.of(stock.measure(), asked.amount());
     Booking booking =
         switch (asked.what()) {
@@ -152,6 +158,20 @@ public class StockDesk extends KeepersDesk {
           case QUARANTINE, RELEASE -> Ledger.split(stock, place, other, quantity);
         };
     return signed.write(session, itemId, booking, sent, asked.reason(), signature);
+  }
+
+  /** What a transfer carries goes by one; used parts and what is set aside are carried over. */
+  private static Optional<StockRefusal> toAnotherPlace(
+      Session session, ItemStock stock, LotInBin from, Item.Bin to) {
+    Map<BinId, Place> places = session.places().ofBins();
+    boolean carried =
+        stock.key().condition() == LotCondition.NEW
+            && stock.lots().stream()
+                .anyMatch(lot -> lot.place().equals(from) && !lot.quarantined());
+    return places.get(from.binId()).equals(to.place()) || !carried
+        ? Optional.empty()
+        : Optional.of(
+            new StockRefusal.AtAnotherPlace(to, session.places().names().get(to.place())));
   }
 
   /** Undoes a movement by another that refers to it. */

@@ -31,6 +31,9 @@ public sealed interface StockRefusal extends Refusal {
   /** No bin has this address. */
   record UnknownBin(String address) implements StockRefusal {}
 
+  /** A bin of another place than the one where it lies. */
+  record AtAnotherPlace(Item.Bin bin, String place) implements StockRefusal {}
+
   /** A stand for bulk holds another product. */
   record StandHoldsOther(Item.Bin bin, Product there, Product coming) implements StockRefusal {}
 

@@ -9,6 +9,8 @@ import dev.lonja.store.person.Person;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /** Where somebody may work: at the places that they are granted, or at all if at none. */
 public final class WorkPlaces {
@@ -24,6 +26,14 @@ public final class WorkPlaces {
     return granted.isEmpty()
         ? Optional.empty()
         : session.people().byName(actor).map(Person::id).map(granted::get);
+  }
+
+  /** Those of some places at which somebody works, in the same order. */
+  public static SortedMap<Place, String> among(
+      Session session, String actor, SortedMap<Place, String> names) {
+    SortedMap<Place, String> theirs = new TreeMap<>(names);
+    of(session, actor).ifPresent(theirs.keySet()::retainAll);
+    return theirs;
   }
 
   /** Why the one who asks may not work at a place; empty if they may. */

@@ -138,6 +138,9 @@ public sealed interface TrayRefusal extends Refusal {
   /** No such unit is in service. */
   record UnknownUnit(String code) implements TrayRefusal {}
 
+  /** The place where it is to be laid is not there any more. */
+  record UnknownPlace() implements TrayRefusal {}
+
   /** What the workshop itself uses is for no unit, and all else is for one. */
   record UnitAgainstPurpose(TrayPurpose purpose) implements TrayRefusal {}
 

@@ -3,6 +3,7 @@ package dev.lonja.desk.tray;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnitPlan;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.service.Occurrence;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
@@ -12,9 +13,13 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.request.Viewer;
+import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
@@ -22,6 +27,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -30,10 +36,12 @@ import org.springframework.stereotype.Service;
 @Allowed.ToKeepStore
 public class TrayStartDesk extends KeepersDesk {
 
+  private final LonjaStore store;
   private final OnceOnly once;
   private final StoreClock clock;
 
-  public TrayStartDesk(OnceOnly once, StoreClock clock) {
+  public TrayStartDesk(LonjaStore store, OnceOnly once, StoreClock clock) {
+    this.store = store;
     this.once = once;
     this.clock = clock;
   }
@@ -44,10 +52,10 @@ public class TrayStartDesk extends KeepersDesk {
    */
   @Allowed.ToKeepStore
   public Outcome start(Sent sent, String unitCode, LocalDate day) {
-    return once.run(sent, session -> start(session, unitCode, day));
+    return once.run(sent, session -> start(session, sent, unitCode, day));
   }
 
-  private Outcome start(Session session, String unitCode, LocalDate day) {
+  private Outcome start(Session session, Sent sent, String unitCode, LocalDate day) {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     if (day.isAfter(fleet.horizon())) {
       // nobody lays a tray that far ahead, and to plan to there would hold the store for long
@@ -68,6 +76,10 @@ public class TrayStartDesk extends KeepersDesk {
     if (occurrence.isEmpty()) {
       return Outcome.refused(new TrayRefusal.NothingPlanned(unitCode, day));
     }
+    Optional<Refusal> elsewhere = elsewhere(session, sent, fleet, plan.get().unitId());
+    if (elsewhere.isPresent()) {
+      return Outcome.refused(elsewhere.get());
+    }
     Set<TaskId> tasks =
         occurrence.get().tasks().stream().map(task -> task.task().id()).collect(Collectors.toSet());
     return Outcome.done(
@@ -84,7 +96,8 @@ public class TrayStartDesk extends KeepersDesk {
 
   /**
    * Makes the trays of all services that are planned for the days of the rack and have none, and
-   * makes those anew that nobody has begun to lay and whose service takes otherwise by now.
+   * makes those anew that nobody has begun to lay and whose service takes otherwise by now; those
+   * of places where the one who asks does not work are left to others.
    */
   @Allowed.ToKeepStore
   public Outcome startAhead(Sent sent) {
@@ -96,9 +109,14 @@ public class TrayStartDesk extends KeepersDesk {
           LocalDate last = days.get(days.size() - 1);
           Kits kits = Kits.of(session, fleet);
           for (Tray tray : session.trays().open()) {
-            makeAnew(session, fleet, tray, kits);
+            if (WorkPlaces.refusal(session, sent, tray.place()).isEmpty()) {
+              makeAnew(session, fleet, tray, kits);
+            }
           }
           for (UnitPlan plan : fleet.plans(last)) {
+            if (elsewhere(session, sent, fleet, plan.unitId()).isPresent()) {
+              continue;
+            }
             plan.occurrences().stream()
                 .filter(occurrence -> occurrence.inHand().isEmpty())
                 .forEach(occurrence -> TrayMaker.start(session, plan, occurrence, kits));
@@ -118,11 +136,15 @@ public class TrayStartDesk extends KeepersDesk {
                 .byId(id)
                 .filter(Tray::isOpen)
                 .map(
-                    tray -> {
-                      FleetPicture fleet = FleetPicture.load(session, clock.today());
-                      makeAnew(session, fleet, tray, Kits.of(session, fleet));
-                      return Outcome.done();
-                    })
+                    tray ->
+                        WorkPlaces.refusal(session, sent, tray.place())
+                            .map(Outcome::refused)
+                            .orElseGet(
+                                () -> {
+                                  FleetPicture fleet = FleetPicture.load(session, clock.today());
+                                  makeAnew(session, fleet, tray, Kits.of(session, fleet));
+                                  return Outcome.done();
+                                }))
                 .orElseGet(() -> Outcome.refused(new TrayRefusal.NotOpen())));
   }
 
@@ -139,17 +161,28 @@ public class TrayStartDesk extends KeepersDesk {
    *
    * @param unit its code; none for what the workshop itself uses
    * @param title what it is for, in words
+   * @param at where it is laid; empty for the home of its machine, else the main store
    */
   public record Unplanned(
-      TrayPurpose purpose, Optional<String> unit, String title, LocalDate day) {}
+      TrayPurpose purpose,
+      Optional<String> unit,
+      String title,
+      LocalDate day,
+      Optional<Place> at) {}
+
+  /** The places at which the one who asks lays trays. */
+  public SortedMap<Place, String> places() {
+    return store.read(
+        session -> WorkPlaces.among(session, Viewer.name(), session.places().names()));
+  }
 
   /** Starts a tray that serves no task, with the parts that are wanted for its machine. */
   @Allowed.ToKeepStore
   public Outcome start(Sent sent, Unplanned wish) {
-    return once.run(sent, session -> start(session, wish));
+    return once.run(sent, session -> start(session, sent, wish));
   }
 
-  private Outcome start(Session session, Unplanned wish) {
+  private Outcome start(Session session, Sent sent, Unplanned wish) {
     if (wish.purpose() == TrayPurpose.SERVICE) {
       return Outcome.refused(new TrayRefusal.NotByHand());
     }
@@ -169,8 +202,31 @@ public class TrayStartDesk extends KeepersDesk {
     if (unit.isPresent() != wish.unit().isPresent()) {
       return Outcome.refused(new TrayRefusal.UnknownUnit(wish.unit().orElseThrow()));
     }
+    Place at = wish.at().or(() -> unit.map(one -> homeOf(fleet, one))).orElse(Place.MAIN);
+    if (!session.places().names().containsKey(at)) {
+      return Outcome.refused(new TrayRefusal.UnknownPlace());
+    }
+    Optional<Refusal> elsewhere = WorkPlaces.refusal(session, sent, at);
+    if (elsewhere.isPresent()) {
+      return Outcome.refused(elsewhere.get());
+    }
     TrayId id = session.trays().add(unit, wish.purpose(), wish.title(), wish.day());
+    session.trays().setPlace(id, at);
     WantedLines.putOn(session, id);
     return Outcome.done(id);
+  }
+
+  /** Why the one who asks lays no tray at the home of a machine; empty if they do. */
+  private static Optional<Refusal> elsewhere(
+      Session session, Sent sent, FleetPicture fleet, UnitId unit) {
+    return WorkPlaces.refusal(session, sent, homeOf(fleet, unit));
+  }
+
+  private static Place homeOf(FleetPicture fleet, UnitId unit) {
+    return fleet.units().stream()
+        .filter(one -> one.id().equals(unit))
+        .findFirst()
+        .map(Unit::home)
+        .orElse(Place.MAIN);
   }
 }

@@ -13,8 +13,10 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -208,6 +210,10 @@ public class TrayTasksDesk extends KeepersDesk {
               session.trays().byId(id).filter(t -> t.isOpen() && !t.taskIds().isEmpty());
           if (tray.isEmpty()) {
             return Outcome.refused(new TrayRefusal.NotOpen());
+          }
+          Optional<Refusal> elsewhere = WorkPlaces.refusal(session, sent, tray.get().place());
+          if (elsewhere.isPresent()) {
+            return Outcome.refused(elsewhere.get());
           }
           session.trays().touch(id, tray.get().version());
           return work.on(session, FleetPicture.load(session, clock.today()), tray.get());

@@ -15,6 +15,7 @@ import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.Refusal.NotEnough;
 import dev.lonja.core.ledger.Refusal.NotTheirPlace;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.place.SatelliteId;
@@ -28,6 +29,7 @@ import dev.lonja.desk.forecast.Trials;
 import dev.lonja.desk.ledger.LedgerRefusal;
 import dev.lonja.desk.ledger.SignedPostings;
 import dev.lonja.desk.ledger.StockDesk;
+import dev.lonja.desk.ledger.StockRefusal;
 import dev.lonja.desk.person.Pins;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.person.Secrets;
@@ -245,6 +247,36 @@ class TransferDesksTest {
             LedgerRefusal.class,
             refusal -> assertThat(refusal.reason()).isInstanceOf(NotTheirPlace.class));
     assertThat(cage.onHand(8)).isEqualTo(Quantity.pieces(5));
+  }
+
+  /**
+   * By hand nothing new goes from K-01 to L-04; what is set aside does, since no transfer has it.
+   */
+  @Test
+  void nothingNewGoesToAnotherPlaceButByTransfer() {
+    assertThat(Cage.reasons(onLot(StockDesk.OnLot.TRANSFER, 8)))
+        .singleElement()
+        .isInstanceOfSatisfying(
+            StockRefusal.AtAnotherPlace.class,
+            away -> assertThat(away.place()).isEqualTo("Slipway"));
+    assertThat(onLot(StockDesk.OnLot.QUARANTINE, 8)).isEqualTo(Outcome.done());
+    LotId aside =
+        cage.read(session -> session.ledger().stockOf(FILTER)).lots().stream()
+            .filter(StockedLot::quarantined)
+            .findFirst()
+            .orElseThrow()
+            .place()
+            .lotId();
+    assertThat(onLot(StockDesk.OnLot.TRANSFER, aside.value())).isEqualTo(Outcome.done());
+  }
+
+  private Outcome onLot(StockDesk.OnLot what, long lot) {
+    return counter.onLot(
+        cage.sent(),
+        FILTER,
+        new StockDesk.LotBooking(
+            what, new LotId(lot), new BinId(1), BigDecimal.ONE, "L-04", "carried over"),
+        NONE);
   }
 
   @Test

@@ -174,7 +174,7 @@ class LeftOutTest {
             .map(Demand::quantity)
             .reduce(Quantity.pieces(0), Quantity::plus);
     assertThat(port).isEqualTo(Quantity.pieces(1));
-    TrayStartDesk start = new TrayStartDesk(cage.once(), cage.clock());
+    TrayStartDesk start = new TrayStartDesk(cage.store(), cage.once(), cage.clock());
     assertThat(start.start(cage.sent(), "WB-1", planned(demands))).isInstanceOf(Outcome.Done.class);
     assertThat(leftOut()).isEmpty();
     cage.write(

@@ -35,7 +35,7 @@ class MovedTrayTest {
             cage.clock(),
             new Receiver(
                 new Pins(new Secrets(new BCryptPasswordEncoder(4)), new Tries(cage.clock()))));
-    new TrayStartDesk(cage.once(), cage.clock()).startAhead(cage.sent());
+    new TrayStartDesk(cage.store(), cage.once(), cage.clock()).startAhead(cage.sent());
     tray =
         cage.read(
             session ->

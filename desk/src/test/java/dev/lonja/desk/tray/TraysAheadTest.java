@@ -33,7 +33,7 @@ class TraysAheadTest {
 
   @BeforeEach
   void sitDown() {
-    desk = new TrayStartDesk(cage.once(), cage.clock());
+    desk = new TrayStartDesk(cage.store(), cage.once(), cage.clock());
   }
 
   private List<Occurrence> withoutTray() {

@@ -2,9 +2,12 @@ package dev.lonja.desk.tray;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.Demand;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
+import dev.lonja.core.place.SatelliteId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
@@ -16,12 +19,14 @@ import dev.lonja.desk.person.Pins;
 import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.person.Secrets;
 import dev.lonja.desk.person.Tries;
+import dev.lonja.desk.person.WorkPlaces;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -44,7 +49,7 @@ class UnplannedTrayTest {
 
   @BeforeEach
   void open() {
-    start = new TrayStartDesk(cage.once(), cage.clock());
+    start = new TrayStartDesk(cage.store(), cage.once(), cage.clock());
     trays =
         new TrayDesk(
             cage.once(),
@@ -54,13 +59,18 @@ class UnplannedTrayTest {
   }
 
   private Outcome start(TrayPurpose purpose, String unit, String day) {
+    return start(purpose, unit, day, Optional.empty());
+  }
+
+  private Outcome start(TrayPurpose purpose, String unit, String day, Optional<Place> at) {
     return start.start(
         cage.sent(),
         new TrayStartDesk.Unplanned(
             purpose,
             unit.isEmpty() ? Optional.empty() : Optional.of(unit),
             "hose burst",
-            LocalDate.parse(day)));
+            LocalDate.parse(day),
+            at));
   }
 
   private TrayId started(TrayPurpose purpose, String unit, String day) {
@@ -71,6 +81,52 @@ class UnplannedTrayTest {
 
   private Tray tray(TrayId id) {
     return cage.read(session -> session.trays().byId(id).orElseThrow());
+  }
+
+  /** At the home of its machine, or where one says; supplies at the main store unless one does. */
+  @Test
+  void itIsLaidAtThePlaceThatIsChosen() {
+    Place slipway = slipway();
+    assertThat(placeOf(start(TrayPurpose.LEAK, "WB-1", "2027-03-16"))).isEqualTo(slipway);
+    assertThat(placeOf(start(TrayPurpose.LEAK, "WB-1", "2027-03-16", Optional.of(Place.MAIN))))
+        .isEqualTo(Place.MAIN);
+    assertThat(placeOf(start(TrayPurpose.SUPPLIES, "", "2027-03-16"))).isEqualTo(Place.MAIN);
+    assertThat(placeOf(start(TrayPurpose.SUPPLIES, "", "2027-03-16", Optional.of(slipway))))
+        .isEqualTo(slipway);
+    Optional<Place> nowhere = Optional.of(Place.of(new SatelliteId(9)));
+    assertThat(start(TrayPurpose.SUPPLIES, "", "2027-03-16", nowhere))
+        .isEqualTo(Outcome.refused(new TrayRefusal.UnknownPlace()));
+  }
+
+  /** Whoever works at the slipway alone starts, and makes ahead, no tray of the main store. */
+  @Test
+  void nobodyStartsATrayWhereTheyDoNotWork() {
+    Place slipway = slipway();
+    cage.write(
+        session ->
+            session
+                .places()
+                .grant(session.people().byName("storekeeper").orElseThrow().id(), Set.of(slipway)));
+    assertThat(Cage.reasons(start(TrayPurpose.LEAK, "WB-2", "2027-03-16")))
+        .containsExactly(new WorkPlaces.NotYours("storekeeper", "Boatyard Cage"));
+    assertThat(start.startAhead(cage.sent())).isEqualTo(Outcome.done());
+    assertThat(cage.<List<Tray>>read(session -> session.trays().open()))
+        .allSatisfy(tray -> assertThat(tray.place()).isEqualTo(slipway));
+  }
+
+  /** The slipway, where boat 1 is at home. */
+  private Place slipway() {
+    Place slipway = Place.of(new SatelliteId(1));
+    cage.write(
+        session -> {
+          session.places().add("Slipway");
+          session.places().placeUnits(Set.of(new UnitId(1)), slipway);
+        });
+    return slipway;
+  }
+
+  private Place placeOf(Outcome outcome) {
+    return tray(TrayId.valueOf(((Outcome.Done) outcome).answer())).place();
   }
 
   @Test

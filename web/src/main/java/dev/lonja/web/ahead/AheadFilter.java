@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.supplier.Supplier;
+import dev.lonja.web.request.Typed;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -27,9 +28,6 @@ record AheadFilter(
     String family, String supplier, String criticality, String place, boolean onlyShort) {
 
   private static final String ALL = "";
-
-  /** The main store by itself; a form sends nothing for it elsewhere. */
-  private static final String MAIN = "main";
 
   boolean isAny() {
     return onlyShort || !(family + supplier + criticality + place).isEmpty();
@@ -66,11 +64,7 @@ record AheadFilter(
 
   /** The place alone that is looked at, if there is such a one. */
   Optional<Place> only(Map<Place, String> places) {
-    return places.keySet().stream().filter(one -> word(one).equals(place)).findFirst();
-  }
-
-  private static String word(Place one) {
-    return one.isMain() ? MAIN : one.toString();
+    return places.keySet().stream().filter(one -> Typed.written(one).equals(place)).findFirst();
   }
 
   AheadView.Filter view(
@@ -92,7 +86,7 @@ record AheadFilter(
         options(
             "Every place",
             places.entrySet().stream(),
-            one -> word(one.getKey()),
+            one -> Typed.written(one.getKey()),
             Map.Entry::getValue,
             place),
         onlyShort,

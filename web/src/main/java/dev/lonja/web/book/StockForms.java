@@ -130,6 +130,16 @@ public final class StockForms {
                                     + Dip.WARMEST.display()
                                     + "."))
                     .when(
+                        StockRefusal.AtAnotherPlace.class,
+                        away ->
+                            new Problem(
+                                binField,
+                                away.bin().address()
+                                    + " is a bin of "
+                                    + away.place()
+                                    + ". What goes to another place is asked for as a transfer,"
+                                    + " so that it is known while it is on its way."))
+                    .when(
                         StockRefusal.NoSuchPlace.class,
                         none ->
                             new Problem(

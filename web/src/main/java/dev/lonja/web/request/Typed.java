@@ -57,6 +57,19 @@ public final class Typed {
     problems.add(new Problem(field, text));
   }
 
+  /** How a form names the main store where nothing stands for no choice. */
+  public static final String MAIN_STORE = "main";
+
+  /** A place that need not be chosen, as a form sends it; empty for none, or if it is refused. */
+  public Optional<Place> placeOrNone(String field, String text) {
+    return text.isEmpty() ? Optional.empty() : place(field, text.equals(MAIN_STORE) ? "" : text);
+  }
+
+  /** As {@link #placeOrNone} reads it. */
+  public static String written(Place place) {
+    return place.isMain() ? MAIN_STORE : place.toString();
+  }
+
   /** A place of the store, as a form sends it: nothing for the main store. */
   public Optional<Place> place(String field, String text) {
     if (text.isEmpty() || ROW_NUMBER.matcher(text).matches()) {

@@ -212,6 +212,9 @@ public final class TrayRefusals {
               TrayRefusal.UnknownUnit.class,
               none -> new Problem("unit", "No unit " + none.code() + " is in service."))
           .when(
+              TrayRefusal.UnknownPlace.class,
+              none -> new Problem("at", "That place is not there any more. Choose one."))
+          .when(
               TrayRefusal.UnitAgainstPurpose.class,
               against ->
                   new Problem(

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.place.Place;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayPurpose;
@@ -12,9 +13,11 @@ import dev.lonja.web.request.Typed;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -95,6 +98,7 @@ class TrayStartController {
     Optional<LocalDate> day = typed.day("day", fields.getOrDefault("day", ""));
     Optional<String> title =
         typed.text("title", "What it is for", fields.getOrDefault("title", ""), Lengths.REASON);
+    Optional<Place> at = typed.placeOrNone("at", fields.getOrDefault("at", ""));
     return typed
         .all(
             () ->
@@ -104,7 +108,8 @@ class TrayStartController {
                         purpose.orElseThrow(),
                         unit.isEmpty() ? Optional.empty() : Optional.of(unit),
                         title.orElseThrow(),
-                        day.orElseThrow())))
+                        day.orElseThrow(),
+                        at)))
         .map(
             done ->
                 Reply.to(done)
@@ -114,7 +119,16 @@ class TrayStartController {
         .orElseGet(() -> page(fields, typed.problems(), model));
   }
 
-  private static String page(Map<String, String> typed, List<Problem> problems, Model model) {
+  private String page(Map<String, String> typed, List<Problem> problems, Model model) {
+    model.addAttribute(
+        "places",
+        desk.places().entrySet().stream()
+            .collect(
+                Collectors.toMap(
+                    place -> Typed.written(place.getKey()),
+                    Map.Entry::getValue,
+                    (a, b) -> a,
+                    LinkedHashMap::new)));
     model.addAttribute("purposes", TrayWording.UNPLANNED.keySet());
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
