@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.core.place.Place;
+import dev.lonja.core.place.SatelliteId;
+import dev.lonja.core.tray.TrayId;
 import java.util.HashMap;
 import java.util.Map;
 import org.jsoup.nodes.Element;
@@ -147,6 +150,28 @@ class SubstituteTest {
     assertThat(tray("RT-04").document().select(".lines > li:contains(RV 2210-4)").text())
         .contains("1 short", words);
     assertThat(visitor.get("/").words()).contains("Fuel filter: 1 short, wanted Thu 18. " + words);
+  }
+
+  /** Laid at the Boatyard Cage the same tray lacks what fits, too: C-07 is at the Quay Store. */
+  @Test
+  void whatFitsElsewhereIsNotNamedHere() {
+    TrayId id = TrayId.valueOf(tray("RT-04").path().substring("/trays/".length()));
+    layAt(id, Place.of(new SatelliteId(1)));
+    assertThat(visitor.get("/trays/" + id).document().select(".lines > li:contains(RV 2210-4)"))
+        .singleElement()
+        .satisfies(
+            line -> assertThat(line.text()).contains("1 short").doesNotContain("PL 88-F4 fits"));
+    layAt(id, Place.MAIN);
+  }
+
+  private static void layAt(TrayId tray, Place place) {
+    SERVER
+        .store()
+        .write(
+            session -> {
+              session.trays().setPlace(tray, place);
+              return true;
+            });
   }
 
   /** A scanner reads the barcode where the number is oily. */

@@ -12,6 +12,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.FreeStock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,7 +32,15 @@ public record Alternatives(
     PartShelf shelf,
     Map<PartId, List<BoxContent>> boxes) {
 
+  /** With what is free all over the store. */
   public static Alternatives of(Session session, LocalDate today, PartId partId, Fitting place) {
+    return of(session, ids -> session.ledger().free(today, ids), partId, place);
+  }
+
+  /**
+   * @param stock what is free where it is asked for
+   */
+  public static Alternatives of(Session session, FreeStock stock, PartId partId, Fitting place) {
     Neighbourhood around = Neighbourhood.around(partId, session.statements());
     // asked for once the parts are known; never if there is none but the asked one
     List<PartShelf> stocked = new ArrayList<>();
@@ -43,11 +52,11 @@ public record Alternatives(
             parts -> {
               List<PartId> all = new ArrayList<>(parts);
               all.add(partId);
-              stocked.add(PartShelf.priced(session, today, all));
+              stocked.add(PartShelf.priced(session, stock, all));
               return shelves(stocked.get(0));
             });
     PartShelf shelf =
-        stocked.isEmpty() ? PartShelf.priced(session, today, List.of(partId)) : stocked.get(0);
+        stocked.isEmpty() ? PartShelf.priced(session, stock, List.of(partId)) : stocked.get(0);
     List<PartId> boxed = new ArrayList<>(List.of(partId));
     candidates.others().forEach(candidate -> boxed.add(candidate.part().id()));
     return new Alternatives(

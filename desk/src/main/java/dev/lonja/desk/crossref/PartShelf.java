@@ -6,6 +6,7 @@ import dev.lonja.core.part.PartId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.FreeStock;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -20,14 +21,18 @@ public record PartShelf(
     Map<PartId, Item> items, Map<ItemId, Quantity> free, Map<ItemId, UnitPrice> prices) {
 
   public static PartShelf of(Session session, LocalDate today, Collection<PartId> parts) {
-    Map<PartId, Item> items = session.items().byParts(parts);
-    List<ItemId> ids = items.values().stream().map(Item::id).toList();
-    return new PartShelf(items, session.ledger().free(today, ids), Map.of());
+    return of(session, ids -> session.ledger().free(today, ids), parts);
   }
 
-  /** The same with prices. */
-  public static PartShelf priced(Session session, LocalDate today, Collection<PartId> parts) {
-    PartShelf plain = of(session, today, parts);
+  private static PartShelf of(Session session, FreeStock stock, Collection<PartId> parts) {
+    Map<PartId, Item> items = session.items().byParts(parts);
+    List<ItemId> ids = items.values().stream().map(Item::id).toList();
+    return new PartShelf(items, stock.of(ids), Map.of());
+  }
+
+  /** The same with prices, of what is free somewhere. */
+  static PartShelf priced(Session session, FreeStock stock, Collection<PartId> parts) {
+    PartShelf plain = of(session, stock, parts);
     List<ItemId> ids = plain.items.values().stream().map(Item::id).toList();
     return new PartShelf(plain.items, plain.free, session.supplies().lowestPrices(ids));
   }

@@ -12,7 +12,7 @@ import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.fleet.PlaceDemands;
 import dev.lonja.store.Session;
-import java.time.LocalDate;
+import dev.lonja.store.ledger.FreeStock;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -22,16 +22,20 @@ import java.util.stream.Stream;
 /** An item that fits where another is short, with what of it is free. */
 public record Substitute(Item item, Quantity free) {
 
-  /** Empty if nothing that fits without a look is free in the quantity that lacks. */
+  /**
+   * Empty if nothing that fits without a look is free in the quantity that lacks.
+   *
+   * @param stock what is free where it is laid
+   */
   public static Optional<Substitute> of(
-      Session session, LocalDate today, UnitNeeds needs, TrayLine line, Quantity lacking) {
+      Session session, FreeStock stock, UnitNeeds needs, TrayLine line, Quantity lacking) {
     if (lacking.measure() != Measure.PIECES) {
       return Optional.empty();
     }
     Item asked = session.items().byId(line.askedItemId()).orElseThrow();
     Alternatives all =
         Alternatives.of(
-            session, today, asked.partId(), PlaceDemands.of(session, needs, line.positionId()));
+            session, stock, asked.partId(), PlaceDemands.of(session, needs, line.positionId()));
     Optional<Position> position = line.positionId().flatMap(needs::knownPosition);
     Stream<Item> allowed =
         all.thatFit(line.itemId(), lacking)

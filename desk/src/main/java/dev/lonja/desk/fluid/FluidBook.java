@@ -14,9 +14,11 @@ import dev.lonja.core.grade.Window;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.part.Family;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.FreeStock;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -36,8 +38,10 @@ public final class FluidBook {
   private final List<ProductClaims> inOrder;
   private final Map<ProductId, List<Item>> packs;
   private final Map<ItemId, Quantity> freeByItem;
+  private final Optional<Place> place;
 
-  private FluidBook(Session session, LocalDate today) {
+  private FluidBook(Session session, FreeStock stock, Optional<Place> place) {
+    this.place = place;
     Labels labels = session.labels();
     this.reference = labels.reference();
     this.climate = session.climate().inForce();
@@ -51,13 +55,20 @@ public final class FluidBook {
             .sorted(Comparator.comparing((Item item) -> item.litres().orElseThrow()))
             .collect(Collectors.groupingBy(item -> item.product().orElseThrow().id()));
     this.freeByItem =
-        session
-            .ledger()
-            .free(today, packs.values().stream().flatMap(List::stream).map(Item::id).toList());
+        stock.of(packs.values().stream().flatMap(List::stream).map(Item::id).toList());
   }
 
   public static FluidBook load(Session session, LocalDate today) {
-    return new FluidBook(session, today);
+    return new FluidBook(session, ids -> session.ledger().free(today, ids), Optional.empty());
+  }
+
+  /**
+   * The same with what is free at one place.
+   *
+   * @param stock what is free there
+   */
+  public static FluidBook at(Session session, Place place, FreeStock stock) {
+    return new FluidBook(session, stock, Optional.of(place));
   }
 
   public FluidReference reference() {
@@ -99,6 +110,14 @@ public final class FluidBook {
   /** What may be issued of an item and lies on no tray. */
   public Quantity freeOf(Item item) {
     return freeByItem.getOrDefault(item.id(), Quantity.zero(Measure.LITRES));
+  }
+
+  /** The bin where something of an item is looked for first; empty if that is at another place. */
+  public Optional<String> binOf(Item item) {
+    Item.Bin home = item.homeBin();
+    return place.isEmpty() || place.get().equals(home.place())
+        ? Optional.of(home.address())
+        : Optional.empty();
   }
 
   /** What is free of a product in all its packs. */

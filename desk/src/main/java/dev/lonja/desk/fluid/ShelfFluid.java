@@ -13,7 +13,7 @@ import java.util.List;
 /**
  * A product held against a spec, with what is free of it.
  *
- * @param bins where it lies, each once; empty if nothing is free
+ * @param bins where it is kept, each once; empty if nothing is free
  */
 public record ShelfFluid(Product product, Suitability verdict, Quantity free, List<String> bins) {
 
@@ -24,7 +24,7 @@ public record ShelfFluid(Product product, Suitability verdict, Quantity free, Li
         book.free(product.id()),
         book.packs(product.id()).stream()
             .filter(item -> book.freeOf(item).isPositive())
-            .map(item -> item.homeBin().address())
+            .flatMap(item -> book.binOf(item).stream())
             .distinct()
             .toList());
   }

@@ -11,6 +11,7 @@ import dev.lonja.desk.crossref.Alternatives;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.PlaceDemands;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.FreeStock;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.List;
@@ -21,12 +22,16 @@ final class StandIns {
 
   private StandIns() {}
 
-  /** Whatever somebody has said may stand in for what a line of parts asks for. */
+  /**
+   * Whatever somebody has said may stand in for what a line of parts asks for, with what is free of
+   * it at the tray's place.
+   */
   static Alternatives of(Session session, LocalDate today, Tray tray, TrayLine line) {
     Item asked = session.items().byId(line.askedItemId()).orElseThrow();
     UnitNeeds needs = TrayMachine.of(FleetPicture.load(session, today), tray).needs();
+    FreeStock there = FreeStock.at(session.placeStock().free(today, tray.place()));
     return Alternatives.of(
-        session, today, asked.partId(), PlaceDemands.of(session, needs, line.positionId()));
+        session, there, asked.partId(), PlaceDemands.of(session, needs, line.positionId()));
   }
 
   static Optional<Candidate> candidate(Alternatives alternatives, ItemId itemId) {

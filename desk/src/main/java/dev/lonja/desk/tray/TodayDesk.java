@@ -25,6 +25,7 @@ import dev.lonja.desk.order.NextDelivery;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.ledger.FreeStock;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -259,7 +260,7 @@ public class TodayDesk {
                       shelfFor(tray.plannedOn()),
                       Substitute.of(
                           session,
-                          today,
+                          FreeStock.at(free.getOrDefault(tray.place(), Map.of())),
                           TrayMachine.of(fleet, tray).needs(),
                           step.line(),
                           step.lacking()),

@@ -38,6 +38,7 @@ import dev.lonja.desk.fluid.ShelfFluid;
 import dev.lonja.desk.order.NextDelivery;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.SignOff;
+import dev.lonja.store.ledger.FreeStock;
 import dev.lonja.store.ledger.LotFacts;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
@@ -282,7 +283,8 @@ public record TrayFile(
     SortedMap<Place, String> names = session.places().names();
     Map<ItemId, String> where = bins(session, today, tray, items);
     Map<StockKey, List<PastMovement>> issued = session.pastMovements().issuesOf(tray.number());
-    FluidBook book = FluidBook.load(session, today);
+    FreeStock here = FreeStock.at(free);
+    FluidBook book = FluidBook.at(session, tray.place(), here);
     Map<ItemId, List<String>> barcodes =
         session.keeping().barcodes(tray.lines().stream().map(TrayLine::itemId).toList());
     Map<Long, List<Packed>> packs = tray.isOpen() ? packs(session, today, tray, items) : Map.of();
@@ -307,7 +309,7 @@ public record TrayFile(
                   packs.getOrDefault(step.line().id(), List.of()),
                   UsedParts.forLine(step.line(), tray.isOpen() ? free : Map.of()),
                   asks
-                      ? instead(session, today, book, needs, step, fluid)
+                      ? instead(session, here, book, needs, step, fluid)
                           .with(
                               deliveries.of(items.get(step.line().itemId())),
                               Elsewhere.of(
@@ -417,7 +419,7 @@ public record TrayFile(
 
   private static Instead instead(
       Session session,
-      LocalDate today,
+      FreeStock here,
       FluidBook book,
       UnitNeeds needs,
       TrayProgress.Step step,
@@ -431,7 +433,7 @@ public record TrayFile(
         .orElseGet(
             () ->
                 new Instead(
-                    Substitute.of(session, today, needs, step.line(), step.lacking()), List.of()));
+                    Substitute.of(session, here, needs, step.line(), step.lacking()), List.of()));
   }
 
   /** Of the work first, then of what lies on the tray; each once. */
