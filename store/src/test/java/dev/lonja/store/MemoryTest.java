@@ -87,6 +87,7 @@ class MemoryTest {
           "tank",
           "tank_cleaning",
           "tank_dip",
+          "metered_pour",
           "delivery_temperature",
           "top_up",
           "transfer",

@@ -100,6 +100,22 @@ class TankPagesTest {
         .contains("The dip is");
   }
 
+  /** 34 + 22 + 15 L ran in three weeks and were written down; 2 L ran on Friday and were not. */
+  @Test
+  void whatThePourMeterCountsIsHeldAgainstWhatIsWrittenDown() {
+    Page tank = keeper().get(LYING);
+    assertThat(tank.words())
+        .contains("Since 24 Feb it counted 73.0 L; written down as poured are 71.0 L.")
+        .contains("2.0 L are written down nowhere");
+    Page bench = keeper().get("/bench");
+    Map<String, String> pour = Map.of("tank", "Tank 1", "litres", "1,5", "ago", "2");
+    keeper().submit(bench.form("/bench/pours"), pour);
+    assertThat(keeper().get(LYING).words())
+        .contains("it counted 74.5 L", "3.5 L are written down nowhere");
+    Map<String, String> wrong = Map.of("tank", "Tank 1", "litres", "some");
+    assertThat(keeper().submit(bench.form("/bench/pours"), wrong).words()).contains("The pour is");
+  }
+
   /** How warm a delivery came is kept of what goes into a tank, and of nothing else. */
   @Test
   void aDeliveryIsAsWarmAsItsNoteSays() {

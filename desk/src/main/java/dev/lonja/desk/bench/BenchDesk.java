@@ -5,9 +5,11 @@ import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.dip.GaugeKeeper;
+import dev.lonja.desk.dip.PourKeeper;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
@@ -35,6 +37,8 @@ public class BenchDesk {
   private final AnsweringSuppliers suppliers;
   private final GaugedTanks gauges;
   private final GaugeKeeper keeper;
+  private final PouringTanks taps;
+  private final PourKeeper pours;
   private final Random random = new Random(SEED);
 
   /**
@@ -43,6 +47,7 @@ public class BenchDesk {
    * @param printed what came out of the label printer, the last first
    * @param noLabels true if it has run out of labels
    * @param gauged the names of tanks that have a gauge
+   * @param tanks the names of all tanks
    */
   public record View(
       List<Choice> classes,
@@ -50,7 +55,8 @@ public class BenchDesk {
       List<PrintedLabels.Printed> printed,
       boolean noLabels,
       Suppliers suppliers,
-      List<String> gauged) {}
+      List<String> gauged,
+      List<String> tanks) {}
 
   /**
    * The suppliers' systems.
@@ -69,7 +75,11 @@ public class BenchDesk {
       PrintedLabels labels,
       AnsweringSuppliers suppliers,
       GaugedTanks gauges,
-      GaugeKeeper keeper) {
+      GaugeKeeper keeper,
+      PouringTanks taps,
+      PourKeeper pours) {
+    this.taps = taps;
+    this.pours = pours;
     this.suppliers = suppliers;
     this.gauges = gauges;
     this.keeper = keeper;
@@ -94,7 +104,8 @@ public class BenchDesk {
                 labels.latest(),
                 labels.isEmpty(),
                 new Suppliers(suppliers.taken(), suppliers.isCut()),
-                session.tanks().all().stream().filter(Tank::gauged).map(Tank::name).toList()));
+                session.tanks().all().stream().filter(Tank::gauged).map(Tank::name).toList(),
+                session.tanks().all().stream().map(Tank::name).toList()));
   }
 
   /** Lets the gauge of a tank read, some hours ago, and takes it in at once. */
@@ -102,6 +113,13 @@ public class BenchDesk {
   public void gauge(String tank, Length height, Optional<Temperature> temperature, int hoursAgo) {
     gauges.read(tank, height, temperature, clock.now().minus(Duration.ofHours(hoursAgo)));
     keeper.takeIn();
+  }
+
+  /** Lets something run through the meter of a tank, some hours ago, and takes it in at once. */
+  @Allowed.ToKeepStore
+  public void pour(String tank, Volume volume, int hoursAgo) {
+    taps.pour(tank, volume, clock.now().minus(Duration.ofHours(hoursAgo)));
+    pours.takeIn();
   }
 
   /**

@@ -57,7 +57,7 @@ public class DipDesk extends KeepersDesk {
   }
 
   private Outcome dip(Session session, Sent sent, TankId id, Reading reading) {
-    Optional<TankStand> stand = TankStand.of(session, id, clock.now());
+    Optional<TankStand> stand = TankStand.of(session, id, clock);
     if (stand.isEmpty()) {
       return Outcome.refused(new TankRefusal.NoSuchTank(id));
     }
@@ -111,7 +111,7 @@ public class DipDesk extends KeepersDesk {
         sent,
         session -> {
           Optional<Dip> dip =
-              TankStand.of(session, tank, clock.now()).stream()
+              TankStand.of(session, tank, clock).stream()
                   .flatMap(stand -> stand.dips().stream())
                   .filter(one -> one.id().equals(id))
                   .findFirst();
@@ -133,7 +133,7 @@ public class DipDesk extends KeepersDesk {
     return once.run(
         sent,
         session -> {
-          Optional<TankStand> stand = TankStand.of(session, tank, clock.now());
+          Optional<TankStand> stand = TankStand.of(session, tank, clock);
           Optional<Dip> latest =
               stand.flatMap(s -> s.level().lastDip()).filter(dip -> dip.id().equals(id));
           if (latest.isEmpty()) {

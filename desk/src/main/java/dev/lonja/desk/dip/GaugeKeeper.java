@@ -71,7 +71,7 @@ public class GaugeKeeper {
   private boolean canBe(Session session, Tank tank, TankGauge.Read read) {
     Instant cleaned = session.tanks().lastCleaned(tank.id()).orElse(Instant.MIN);
     boolean isKnown =
-        TankStand.of(session, tank.id(), clock.now()).stream()
+        TankStand.of(session, tank.id(), clock).stream()
             .flatMap(stand -> stand.dips().stream())
             .anyMatch(dip -> dip.at().equals(read.at()));
     return read.height().compareTo(tank.shape().height()) <= 0

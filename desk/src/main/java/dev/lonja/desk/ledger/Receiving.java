@@ -139,7 +139,7 @@ public final class Receiving {
             .filter(its -> its.binId().equals(bin.id()))
             .map(its -> its.most().minus(there).atLeastZero());
     Stream<Quantity> byDip =
-        TankStand.at(session, bin.id(), clock.now()).stream()
+        TankStand.at(session, bin.id(), clock).stream()
             .map(stand -> Quantity.of(stand.level().room()));
     return Stream.concat(byBook, byDip)
         .min(Quantity::compareTo)

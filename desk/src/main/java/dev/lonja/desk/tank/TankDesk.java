@@ -31,7 +31,7 @@ public class TankDesk {
 
   /** All tanks, by name. */
   public List<TankStand> all() {
-    return store.read(session -> TankStand.all(session, clock.now()));
+    return store.read(session -> TankStand.all(session, clock));
   }
 
   /**
@@ -46,7 +46,7 @@ public class TankDesk {
   public Optional<Opened> tank(TankId id) {
     return store.read(
         session ->
-            TankStand.of(session, id, clock.now())
+            TankStand.of(session, id, clock)
                 .map(
                     stand ->
                         new Opened(

@@ -15,6 +15,7 @@ import static dev.lonja.store.exchange.Format.yesNo;
 import static dev.lonja.store.schema.Tables.DELIVERY_TEMPERATURE;
 import static dev.lonja.store.schema.Tables.DISPENSER;
 import static dev.lonja.store.schema.Tables.DISPENSER_USE;
+import static dev.lonja.store.schema.Tables.METERED_POUR;
 import static dev.lonja.store.schema.Tables.STOCKTAKE;
 import static dev.lonja.store.schema.Tables.STOCK_COUNT;
 import static dev.lonja.store.schema.Tables.TANK;
@@ -47,6 +48,7 @@ final class StoresTables {
       List.of(
           tanks(),
           dips(),
+          meteredPours(),
           cleanings(),
           deliveryTemperatures(),
           streams(),
@@ -60,6 +62,9 @@ final class StoresTables {
       List.of(entries(), collections(), certificates(), dispenserUses());
 
   private static final long MICROMETRES = 1_000;
+
+  /** The most that one pour may be: a million litres. */
+  private static final long MICROLITRES = 1_000_000_000_000L;
 
   private StoresTables() {}
 
@@ -153,6 +158,17 @@ final class StoresTables {
 
   private static Format<Long> temperature() {
     return scaled(1, Dip.COLDEST.tenthsCelsius(), Dip.WARMEST.tenthsCelsius());
+  }
+
+  private static ExchangeTable meteredPours() {
+    return ExchangeTable.named("metered_pours", METERED_POUR)
+        .with(number("id", METERED_POUR.ID, "number of the row"))
+        .with(reference("tank_id", METERED_POUR.TANK_ID, "tanks", "the tank"))
+        .with(of("poured_at", METERED_POUR.POURED_AT, instant(), "when it ran"))
+        .with(of("volume_l", METERED_POUR.VOLUME_UL, scaled(6, 1, MICROLITRES), "how much ran"))
+        .with(of("recorded_at", METERED_POUR.RECORDED_AT, instant(), "when it was taken in"))
+        .unique("tank_id", "poured_at")
+        .build();
   }
 
   private static ExchangeTable cleanings() {

@@ -1,6 +1,7 @@
 package dev.lonja.store.tank;
 
 import static dev.lonja.store.schema.Tables.DELIVERY_TEMPERATURE;
+import static dev.lonja.store.schema.Tables.METERED_POUR;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.STOCK;
 import static dev.lonja.store.schema.Tables.TANK;
@@ -15,6 +16,7 @@ import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tank.Dip;
 import dev.lonja.core.tank.DipId;
 import dev.lonja.core.tank.Flow;
+import dev.lonja.core.tank.MeteredPour;
 import dev.lonja.core.tank.NewTank;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankId;
@@ -349,6 +351,36 @@ public final class TankRepository {
         new Volume(Math.abs(microlitres)),
         Optional.ofNullable(row.get(DELIVERY_TEMPERATURE.TEMPERATURE_TENTHS))
             .map(tenths -> new Temperature(tenths.intValue())));
+  }
+
+  /** What the meters of tanks counted, since each was cleaned last and since a time. */
+  public Map<TankId, List<MeteredPour>> metered(Collection<TankId> tanks, Instant since) {
+    return context
+        .select(METERED_POUR.TANK_ID, METERED_POUR.POURED_AT, METERED_POUR.VOLUME_UL)
+        .from(METERED_POUR)
+        .where(
+            METERED_POUR.TANK_ID.in(tanks),
+            METERED_POUR.POURED_AT.ge(since),
+            sinceCleaned(METERED_POUR.TANK_ID, METERED_POUR.POURED_AT))
+        .orderBy(METERED_POUR.POURED_AT, METERED_POUR.ID)
+        .fetchGroups(
+            METERED_POUR.TANK_ID,
+            row ->
+                new MeteredPour(
+                    row.get(METERED_POUR.POURED_AT), new Volume(row.get(METERED_POUR.VOLUME_UL))));
+  }
+
+  /** Notes what a meter counted; false if it counted at that instant already. */
+  public boolean addMetered(TankId tank, MeteredPour pour, Instant now) {
+    return context
+            .insertInto(METERED_POUR)
+            .set(METERED_POUR.TANK_ID, tank)
+            .set(METERED_POUR.POURED_AT, pour.at())
+            .set(METERED_POUR.VOLUME_UL, pour.volume().microlitres())
+            .set(METERED_POUR.RECORDED_AT, now)
+            .onConflictDoNothing()
+            .execute()
+        == 1;
   }
 
   /** What the book has in each tank; one without anything is absent. */

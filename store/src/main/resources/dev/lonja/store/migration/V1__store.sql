@@ -1221,6 +1221,16 @@ CREATE TABLE tank_dip (
 ) STRICT;
 CREATE INDEX tank_dip_at ON tank_dip (tank_id, dipped_at);
 
+-- What the meter at a tank's tap counted. It says how much ran, not where it went.
+CREATE TABLE metered_pour (
+  id INTEGER NOT NULL PRIMARY KEY,
+  tank_id INTEGER NOT NULL REFERENCES tank,
+  poured_at TEXT NOT NULL,
+  volume_ul INTEGER NOT NULL CHECK (volume_ul BETWEEN 1 AND 1000000000000),
+  recorded_at TEXT NOT NULL,
+  UNIQUE (tank_id, poured_at)
+) STRICT;
+
 -- That a tank was emptied and cleaned, after which it may hold something else.
 CREATE TABLE tank_cleaning (
   id INTEGER NOT NULL PRIMARY KEY,

@@ -4,6 +4,7 @@ import dev.lonja.core.order.OrderId;
 import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Spoken;
 import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.desk.bench.AnsweringSuppliers;
 import dev.lonja.desk.bench.BenchDesk;
 import dev.lonja.web.document.PdfRenderer;
@@ -86,6 +87,30 @@ class BenchController {
         typed.all(
             () -> {
               desk.gauge(tank, high.orElseThrow(), temperature, hours.orElseThrow());
+              return true;
+            });
+    if (done.isPresent()) {
+      return "redirect:/bench";
+    }
+    model.addAttribute("problems", typed.problems());
+    return bench(model);
+  }
+
+  /** Something runs through the meter of a tank. */
+  @PostMapping("/bench/pours")
+  String pour(
+      @RequestParam(defaultValue = "") String tank,
+      @RequestParam(defaultValue = "") String litres,
+      @RequestParam(defaultValue = "0") String ago,
+      Model model) {
+    Typed typed = new Typed();
+    Optional<Volume> volume =
+        typed.spoken("litres", "The pour", litres, "0.01 up to 1000000 L", Spoken.VOLUME);
+    Optional<Integer> hours = typed.wholeBetween("ago", "The hours", ago, 0, 1_000);
+    Optional<Boolean> done =
+        typed.all(
+            () -> {
+              desk.pour(tank, volume.orElseThrow(), hours.orElseThrow());
               return true;
             });
     if (done.isPresent()) {

@@ -37,6 +37,7 @@ public final class TankView {
    * @param notes what else is to be known
    * @param spans between dips, the latest first
    * @param close what can be closed now
+   * @param metered what its pour meter counted
    */
   public record One(
       Card card,
@@ -47,7 +48,19 @@ public final class TankView {
       List<String> notes,
       List<Span> spans,
       List<Dip> dips,
-      Close close) {}
+      Close close,
+      Metered metered) {}
+
+  /**
+   * What the pour meter counted.
+   *
+   * @param words how that stands against what is written down; empty if it counted nothing
+   * @param latest the latest first
+   */
+  public record Metered(String words, State state, List<Poured> latest) {}
+
+  /** One count of a pour meter. */
+  public record Poured(String when, String litres) {}
 
   /** Between two dips. */
   public record Span(

@@ -6,6 +6,7 @@ import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Thousands;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tank.Dip;
+import dev.lonja.core.tank.MeterCheck;
 import dev.lonja.core.tank.Reconciliation;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankShape;
@@ -29,6 +30,9 @@ import java.util.Optional;
 final class TankWording {
 
   private static final int FINE = 100;
+
+  /** So many counts of a pour meter are listed. */
+  private static final int POURS = 12;
 
   /** Less than this is not told apart, in litres. */
   private static final double LEAST = 0.05;
@@ -106,6 +110,12 @@ final class TankWording {
     }
     stand.checked().latest().map(this::state).ifPresent(states::add);
     stand.checked().suspicion().map(TankWording::suspicion).ifPresent(states::add);
+    stand
+        .metered()
+        .check()
+        .filter(check -> !check.agrees())
+        .map(TankWording::state)
+        .ifPresent(states::add);
     if (stand.level().lastDip().isEmpty()) {
       states.add(State.open("never dipped"));
     }
@@ -155,7 +165,40 @@ final class TankWording {
         notes(opened, listed),
         spans,
         dips,
-        close(stand));
+        close(stand),
+        metered(stand));
+  }
+
+  private TankView.Metered metered(TankStand stand) {
+    List<TankView.Poured> latest =
+        new ArrayList<>(
+            stand.metered().pours().stream()
+                .map(pour -> new TankView.Poured(time(pour.at()), litres(pour.volume())))
+                .toList());
+    Collections.reverse(latest);
+    return new TankView.Metered(
+        stand.metered().check().map(this::counted).orElse(""),
+        stand.metered().check().map(TankWording::state).orElse(State.open("nothing counted")),
+        latest.stream().limit(POURS).toList());
+  }
+
+  private String counted(MeterCheck check) {
+    return "Since "
+        + Words.day(clock.dayOf(check.since()), today)
+        + " it counted "
+        + litres(check.counted())
+        + "; written down as poured are "
+        + litres(check.written())
+        + ".";
+  }
+
+  private static State state(MeterCheck check) {
+    if (check.agrees()) {
+      return State.ready("all of it is written down");
+    }
+    return check.unwritten() > 0
+        ? State.ofShort(litres(check.unwritten()) + " are written down nowhere")
+        : State.note(litres(-check.unwritten()) + " more are written down than ran");
   }
 
   private String book(TankStand stand) {

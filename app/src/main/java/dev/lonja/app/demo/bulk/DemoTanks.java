@@ -13,6 +13,7 @@ import dev.lonja.core.quantity.Length;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tank.MeteredPour;
 import dev.lonja.core.tank.StandardVolume;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.desk.ledger.PackedIssue;
@@ -29,7 +30,8 @@ import java.util.Random;
 
 /**
  * Eight weeks at the tanks: a tanker, machines topped up in the yard, and a dip every Monday. The
- * pour meter of one tank shows too little, and one dip was read wrongly.
+ * pour meter of one tank shows too little, one dip was read wrongly, and two litres ran that nobody
+ * wrote down.
  */
 public final class DemoTanks {
 
@@ -41,6 +43,9 @@ public final class DemoTanks {
   private static final List<Integer> YARD = List.of(18, 31, 12, 26, 9, 34, 22, 15);
 
   private static final List<Integer> HOIST = List.of(6, 38, 9, 44, 4, 31, 12, 46);
+
+  /** In so many of the last weeks the meters report what they count. */
+  private static final int METERED = 3;
 
   /** As much more flows than the meter shows. */
   private static final double WORN_METER = 0.1;
@@ -61,7 +66,11 @@ public final class DemoTanks {
     List<Tank> tanks = session.tanks().all();
     for (Tank tank : tanks) {
       switch (tank.name()) {
-        case "Tank 1" -> run(tank, 1_600, YARD, 0);
+        case "Tank 1" -> {
+          run(tank, 1_600, YARD, 0);
+          // somebody was in a hurry
+          meter(tank, 2, at(monday(0).minusDays(3), 9));
+        }
         case "Tank 2" -> run(tank, 330, HOIST, WORN_METER);
         case "Drum 3" -> misread(tank);
         default -> run(tank, 150, List.of(), 0);
@@ -86,6 +95,9 @@ public final class DemoTanks {
       LocalDate day = first.plusDays((long) WEEK * week + 2);
       int litres = pours.get(week);
       pour(item, litres, at(day, 14));
+      if (week >= pours.size() - METERED) {
+        meter(tank, litres, at(day, 14));
+      }
       real -= standard.litres(litres * (1 + worn), Optional.of(warmth));
       LocalDate next = first.plusDays((long) WEEK * (week + 1));
       if (next.isAfter(today)) {
@@ -165,6 +177,13 @@ public final class DemoTanks {
         "tanker",
         "",
         at);
+  }
+
+  private void meter(Tank tank, int litres, Instant at) {
+    session
+        .tanks()
+        .addMetered(
+            tank.id(), new MeteredPour(at, Volume.ofLitres(BigDecimal.valueOf(litres))), at);
   }
 
   private void pour(Item item, int litres, Instant at) {
