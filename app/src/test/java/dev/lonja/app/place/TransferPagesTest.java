@@ -10,8 +10,12 @@ import dev.lonja.core.place.SatelliteId;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.transfer.TransferId;
 import dev.lonja.core.transfer.TransferState;
+import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -84,6 +88,17 @@ class TransferPagesTest {
     keeper().submit(sent.form("/receive"), came);
     assertThat(free("PL 6620-A", CAGE)).isEqualTo(before.plus(Quantity.pieces(1)));
     assertThat(SERVER.isSound()).isTrue();
+  }
+
+  /** What goes with the boxes says where each thing lay, and has room for what came. */
+  @Test
+  void aTransferIsPrinted() throws IOException {
+    try (PDDocument sheet = Loader.loadPDF(keeper().bytes("/stores/transfers/3/sheet.pdf"))) {
+      assertThat(new PDFTextStripper().getText(sheet))
+          .contains("TF-3 from Quay Store to Boatyard Cage", "FA 15-20", "Received by");
+    }
+    assertThat(keeper().get("/stores/transfers/99/sheet.pdf").status()).isEqualTo(404);
+    assertThat(keeper().get("/fleet/BH-1").words()).contains("Served from Boatyard Cage");
   }
 
   @Test

@@ -9,6 +9,7 @@ import dev.lonja.core.fluid.SpecJudge;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.pour.TopUpUse;
 import dev.lonja.core.quantity.Quantity;
@@ -19,6 +20,7 @@ import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
+import dev.lonja.store.ledger.FreeStock;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -86,16 +88,15 @@ public class CompartmentDesk {
   /** Empty if the unit is not in service or does not have the compartment. */
   public Optional<Inside> inside(String unitCode, CompartmentId id) {
     return store.read(
-        session -> {
-          FluidBook book = FluidBook.load(session, clock.today());
-          return place(session, unitCode, id).map(place -> inside(session, book, place));
-        });
+        session ->
+            place(session, unitCode, id)
+                .map(place -> inside(session, shelf(session, place), place)));
   }
 
   /** A compartment of a unit. */
-  private record Place(Unit unit, Compartment compartment, Optional<TopUpUse> use) {}
+  private record Spot(Unit unit, Compartment compartment, Optional<TopUpUse> use) {}
 
-  private Optional<Place> place(Session session, String unitCode, CompartmentId id) {
+  private Optional<Spot> place(Session session, String unitCode, CompartmentId id) {
     FleetPicture fleet = FleetPicture.load(session, clock.today());
     return unit(fleet, unitCode)
         .flatMap(
@@ -105,10 +106,17 @@ public class CompartmentDesk {
                     .findFirst()
                     .map(
                         compartment ->
-                            new Place(unit, compartment, fleet.topUps(unit.id(), compartment))));
+                            new Spot(unit, compartment, fleet.topUps(unit.id(), compartment))));
   }
 
-  private static Inside inside(Session session, FluidBook book, Place place) {
+  /** The shelf from which the unit is served. */
+  private FluidBook shelf(Session session, Spot place) {
+    Place home = place.unit().home();
+    return FluidBook.at(
+        session, home, FreeStock.at(session.placeStock().free(clock.today(), home)));
+  }
+
+  private static Inside inside(Session session, FluidBook book, Spot place) {
     SumpLoader sump = SumpLoader.load(session, book, place.unit().id(), place.compartment());
     Map<ItemId, Product> products = new HashMap<>();
     sump.topUps().stream()
@@ -139,19 +147,17 @@ public class CompartmentDesk {
         .toList();
   }
 
-  /** What lies on the shelf of the kind that goes in, what may be added first. */
+  /** What lies on the unit's shelf of the kind that goes in, what may be added first. */
   public List<Candidate> candidates(String unitCode, CompartmentId id, Volume litres) {
     return store.read(
-        session -> {
-          FluidBook book = FluidBook.load(session, clock.today());
-          return place(session, unitCode, id)
-              .map(place -> candidates(session, book, place, litres))
-              .orElse(List.of());
-        });
+        session ->
+            place(session, unitCode, id)
+                .map(place -> candidates(session, shelf(session, place), place, litres))
+                .orElse(List.of()));
   }
 
   private static List<Candidate> candidates(
-      Session session, FluidBook book, Place place, Volume litres) {
+      Session session, FluidBook book, Spot place, Volume litres) {
     SumpLoader sump = SumpLoader.load(session, book, place.unit().id(), place.compartment());
     SpecJudge judge = book.judge(place.compartment().spec());
     return book.ofKind(place.compartment().spec().kind()).stream()

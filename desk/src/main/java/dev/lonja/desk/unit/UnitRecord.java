@@ -34,12 +34,14 @@ import java.util.Set;
 /**
  * Everything on file of a unit in service.
  *
+ * @param home the place that serves it; empty if the store has one place only
  * @param planned up to the horizon
  * @param items every item that its machine or its deviations name
  */
 public record UnitRecord(
     FleetPicture fleet,
     Unit unit,
+    Optional<String> home,
     UnitPlan planned,
     Machine machine,
     Work work,
@@ -89,6 +91,9 @@ public record UnitRecord(
     return new UnitRecord(
         fleet,
         unit,
+        Optional.of(session.places().names())
+            .filter(names -> names.size() > 1)
+            .map(names -> names.get(unit.home())),
         planned,
         new Machine(
             file,

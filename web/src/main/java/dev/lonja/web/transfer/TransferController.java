@@ -10,6 +10,7 @@ import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.transfer.ArrivalDesk;
 import dev.lonja.desk.transfer.TransferDesk;
+import dev.lonja.web.document.PdfRenderer;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
@@ -22,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,8 +45,10 @@ class TransferController {
   private final TransferDesk desk;
   private final ArrivalDesk arrivals;
   private final TransferWording wording;
+  private final PdfRenderer pdf;
 
-  TransferController(TransferDesk desk, ArrivalDesk arrivals, StoreClock clock) {
+  TransferController(TransferDesk desk, ArrivalDesk arrivals, StoreClock clock, PdfRenderer pdf) {
+    this.pdf = pdf;
     this.desk = desk;
     this.arrivals = arrivals;
     this.wording = new TransferWording(clock);
@@ -157,6 +161,16 @@ class TransferController {
     }
     return next(
         id, "came-", typed.all(() -> arrivals.receive(sent, id, came)), typed, fields, model);
+  }
+
+  /** To go with the boxes: what is in them, where it lay, and where to sign for it. */
+  @GetMapping("/{id:[0-9]{1,18}}/sheet.pdf")
+  ResponseEntity<byte[]> sheet(@PathVariable TransferId id) {
+    TransferView.One one =
+        desk.file(id)
+            .map(wording::one)
+            .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+    return pdf.answer("transfer", "transfer-" + one.number() + ".pdf", Map.of("sheet", one));
   }
 
   @PostMapping("/{id:[0-9]{1,18}}/settle")

@@ -23,6 +23,7 @@ public record UnitView(
   /**
    * Which unit it is.
    *
+   * @param home the place that serves it, if there are several
    * @param leaves the day from which it is out of the fleet, if one is set
    */
   public record Head(
@@ -31,6 +32,7 @@ public record UnitView(
       String model,
       String unitClass,
       String inService,
+      Optional<String> home,
       Optional<String> leaves) {}
 
   /** Its drawings: the side section, and the ruler of what is planned with its scale. */

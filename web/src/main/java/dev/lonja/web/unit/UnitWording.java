@@ -98,6 +98,7 @@ final class UnitWording {
             itself.variant().display(),
             itself.unitClass().name(),
             Words.day(itself.inServiceOn(), today),
+            unit.home(),
             itself.retiredOn().map(day -> Words.day(day, today))),
         new UnitView.EditForm(
             itself.unitClass().code(),
