@@ -84,6 +84,27 @@ class ScannerDayTest {
   }
 
   /** Letters do nothing to a tick, so they are a scan's or meant for the field that finds. */
+  /** The Bench's scanner reads for the page beside it: on a tray it lays, elsewhere it finds. */
+  @Test
+  void whatTheBenchScansLandsOnThePageBesideIt() {
+    Page tray = BROWSER.atCounter(SERVER.url());
+    Page bench = tray.context().newPage();
+    bench.navigate(SERVER.url() + "/bench");
+    bench.waitForLoadState();
+    tray.bringToFront();
+    tray.navigate(SERVER.url() + "/stores");
+    tray.waitForLoadState();
+    bench.fill("form[x-data=scans] [name=code]", "PL 4107-B");
+    bench.locator("form[x-data=scans] button").click();
+    assertThat(bench.locator("form[x-data=scans] [role=status]"))
+        .hasText("PL 4107-B landed on Stores · Lonja.");
+    assertThat(tray.locator("main")).containsText("PL 4107-B");
+    tray.close();
+    bench.locator("form[x-data=scans] button").click();
+    assertThat(bench.locator("form[x-data=scans] [role=status]"))
+        .hasText("No other page of Lonja is open in this browser.");
+  }
+
   @Test
   void aScanLandsThoughTheFocusStandsOnATick() {
     Page page = BROWSER.atCounter(SERVER.url());

@@ -77,7 +77,7 @@ class CommandsTest {
     assertThat(printed)
         .contains("bins.csv line 2, column address: \"\"; allowed is text of 1 to 12 characters")
         .contains("items.csv: \"missing file\"")
-        .contains("96 problems; nothing was changed");
+        .contains("97 problems; nothing was changed");
     assertThat(Path.of(data(), "lonja.db")).doesNotExist();
   }
 

@@ -61,7 +61,7 @@ class StatementsTest {
     "/stores/waste/1, 12",
     "/fleet, 3",
     "/fleet/due, 3",
-    "/fleet/RT-04, 24",
+    "/fleet/RT-04, 25",
     "/fleet/RT-04/meters, 16",
     "/fleet/meters, 3",
     "/fleet/variants/1, 12",

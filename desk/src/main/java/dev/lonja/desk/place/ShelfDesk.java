@@ -6,6 +6,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.BinStand;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
@@ -39,6 +40,7 @@ public class ShelfDesk {
   }
 
   /** All bins in walking order. */
+  @KeptAnswer
   public List<Shelf> shelves() {
     return store.read(
         session -> {

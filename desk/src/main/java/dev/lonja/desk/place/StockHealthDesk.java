@@ -14,7 +14,6 @@ import dev.lonja.core.place.Place;
 import dev.lonja.core.place.Rack;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.Forecast;
@@ -35,6 +34,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Answers what is wrong with what lies there, and what it is worth. */
@@ -106,14 +106,15 @@ public class StockHealthDesk {
     List<StockList.Row> rows = session.stockList().before(clock.beginOf(today.plusDays(1)));
     Map<ItemId, Item> items =
         session.items().byIds(rows.stream().map(row -> row.key().itemId()).distinct().toList());
-    Map<ItemId, UnitPrice> averages = session.ledger().averages(items.keySet());
+    Map<StockKey, StockList.Row> byKey =
+        rows.stream().collect(Collectors.toMap(StockList.Row::key, row -> row));
     Money none = Money.zero(session.settings().currency());
     Map<ItemId, List<Supply>> supplies = session.supplies().all();
     Map<Place, String> names = session.places().names();
     Map<BinId, Place> places = session.places().ofBins();
     return new Health(
-        expiring(session, lots, averages, none),
-        apart(session, lots, items, averages, none),
+        expiring(session, lots, byKey, none),
+        apart(session, lots, items, byKey, none),
         open(session, lots, items),
         rows.stream().map(StockList.Row::worth).reduce(none, Money::plus),
         names.size() > 1
@@ -132,7 +133,7 @@ public class StockHealthDesk {
 
   /** New ones of what stands for one another, against what is expected to be used of it. */
   private List<Expiring> expiring(
-      Session session, List<LotFacts> lots, Map<ItemId, UnitPrice> averages, Money none) {
+      Session session, List<LotFacts> lots, Map<StockKey, StockList.Row> rows, Money none) {
     LocalDate today = clock.today();
     Map<StockedLot, LotFacts> facts = new HashMap<>();
     Map<ItemId, List<StockedLot>> byItem = new HashMap<>();
@@ -166,7 +167,10 @@ public class StockHealthDesk {
             subject.items().stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow();
         expiring.add(
             new Expiring(
-                item, facts.get(left.lot()), left.left(), worth(averages, id, left.left(), none)));
+                item,
+                facts.get(left.lot()),
+                left.left(),
+                worth(rows, StockKey.ofNew(id), left.left(), none)));
       }
     }
     expiring.sort(
@@ -179,7 +183,7 @@ public class StockHealthDesk {
       Session session,
       List<LotFacts> lots,
       Map<ItemId, Item> items,
-      Map<ItemId, UnitPrice> averages,
+      Map<StockKey, StockList.Row> rows,
       Money none) {
     Map<LotId, StockList.SetAside> setAside = session.stockList().setAside();
     return lots.stream()
@@ -190,7 +194,7 @@ public class StockHealthDesk {
               return new Apart(
                   items.get(id),
                   lot,
-                  worth(averages, id, lot.lot().quantity(), none),
+                  worth(rows, new StockKey(id, lot.lot().condition()), lot.lot().quantity(), none),
                   Optional.ofNullable(setAside.get(lot.lot().place().lotId())));
             })
         .sorted(
@@ -217,10 +221,16 @@ public class StockHealthDesk {
         .toList();
   }
 
+  /** The share of what the book says of all in that condition. */
   private static Money worth(
-      Map<ItemId, UnitPrice> averages, ItemId item, Quantity quantity, Money none) {
-    return Optional.ofNullable(averages.get(item))
-        .map(average -> average.valueOf(quantity))
+      Map<StockKey, StockList.Row> rows, StockKey key, Quantity quantity, Money none) {
+    return Optional.ofNullable(rows.get(key))
+        .filter(row -> row.quantity().compareTo(quantity) >= 0)
+        .map(
+            row ->
+                row.worth()
+                    .shared(List.of(quantity.amount(), row.quantity().minus(quantity).amount()))
+                    .get(0))
         .orElse(none);
   }
 

@@ -17,7 +17,7 @@ final class BayDrawing {
    * @param fill the name of its shade: empty, some, or how many tenths are full
    * @param mark short, note or nothing
    * @param things how many lie in it, if several
-   * @param words all of it, for who does not see the map
+   * @param words all of it; it describes the link, whoever reads it or points at it
    */
   record Bin(String address, String fill, String mark, String things, String words) {}
 
@@ -31,18 +31,14 @@ final class BayDrawing {
   }
 
   private static void draw(StringBuilder html, Bin bin) {
-    String words = HtmlUtils.htmlEscape(bin.words());
     html.append("<li><a class=\"bay-bin bay-bin-")
         .append(bin.fill())
         .append("\" title=\"")
-        .append(words)
+        .append(HtmlUtils.htmlEscape(bin.words()))
         .append("\" href=\"stores/bins/")
         .append(UriUtils.encodePathSegment(bin.address(), StandardCharsets.UTF_8))
         .append("\">")
-        .append(HtmlUtils.htmlEscape(bin.address()))
-        .append("<span class=\"sr-only\">, ")
-        .append(words)
-        .append("</span>");
+        .append(HtmlUtils.htmlEscape(bin.address()));
     if (!bin.mark().isEmpty()) {
       html.append("<span class=\"bay-mark bay-mark-")
           .append(bin.mark())
