@@ -13,8 +13,11 @@ import dev.lonja.store.StoreFiles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -271,7 +274,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     }
   }
 
-  /** The demo store, made once for all tests. */
+  /** The demo store, made once for all tests: the processes of one run of Maven share it. */
   public static final class Demo {
 
     public static final Path DATABASE = create();
@@ -280,21 +283,38 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
 
     private static Path create() {
       try {
-        Path folder = Files.createTempDirectory("lonja-demo");
-        Path working = folder.resolve("working.db");
-        Path copy = folder.resolve("demo.db");
-        try (LonjaStore store = LonjaStore.open(working)) {
-          DemoStore.create(store, TODAY, QUICK_TO_CHECK);
-          // so that no server has to work out again what its readings come to
-          store.<FleetPicture>read(session -> FleetPicture.load(session, TODAY));
-          store.keepDigests();
-          store.backUpTo(copy);
+        Optional<String> run = Optional.ofNullable(System.getProperty("lonja.run"));
+        if (run.isEmpty()) {
+          Path folder = Files.createTempDirectory("lonja-demo");
+          Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(folder)));
+          return create(folder.resolve("demo.db"));
         }
-        Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(folder)));
-        return copy;
+        Path folder =
+            Files.createDirectories(
+                Path.of("target", "demo", run.get().replaceAll("[^0-9A-Za-z]", "-")));
+        try (FileChannel channel =
+                FileChannel.open(
+                    folder.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            FileLock lock = channel.lock()) {
+          Path copy = folder.resolve("demo.db").toAbsolutePath();
+          return lock.isValid() && Files.exists(copy) ? copy : create(copy);
+        }
       } catch (IOException e) {
         throw new UncheckedIOException(e);
       }
+    }
+
+    private static Path create(Path copy) throws IOException {
+      Path working = Files.createTempDirectory("lonja-demo").resolve("working.db");
+      try (LonjaStore store = LonjaStore.open(working)) {
+        DemoStore.create(store, TODAY, QUICK_TO_CHECK);
+        // so that no server has to work out again what its readings come to
+        store.<FleetPicture>read(session -> FleetPicture.load(session, TODAY));
+        store.keepDigests();
+        store.backUpTo(copy);
+      }
+      delete(working.getParent());
+      return copy;
     }
   }
 
