@@ -1,3 +1,5 @@
+-- Released: it is not edited any more. What changes from here on is a migration of its own.
+
 -- Quantities are whole numbers in the base units of the rules: _ul microlitres, _tenths tenths of an
 -- hour or kilometre, _micro millionths of a piece or of a litre, _minor minor units of the store's
 -- currency, _e4 ten-thousandths. Days (_on) are ISO dates, instants (_at) ISO UTC to the second.
