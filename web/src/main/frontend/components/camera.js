@@ -68,7 +68,7 @@ Alpine.data("camera", () => ({
     const form = this.$root.closest("form");
     if (!isSame && form && !this.isSending) {
       this.isSending = true;
-      form.elements.code.value = code;
+      (form.elements.code ?? form.elements.q).value = code;
       form.requestSubmit();
       // a refusal on this very page lets it read on
       setTimeout(() => (this.isSending = false), AWAY);

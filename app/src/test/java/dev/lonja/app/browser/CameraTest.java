@@ -48,6 +48,18 @@ class CameraTest {
     assertThat(page.locator("video")).isHidden();
   }
 
+  /** On the page that finds it opens what the label names. */
+  @Test
+  void aLabelInViewIsFound() {
+    Page page = BROWSER.inAisle("storekeeper", SERVER.url());
+    page.navigate(SERVER.url() + "/find");
+    page.click("button:has-text('Camera')");
+    assertThat(page.locator("main h1"))
+        .not()
+        .hasText("Find", new LocatorAssertions.HasTextOptions().setTimeout(20_000));
+    assertThat(page.locator("main")).containsText(NUMBER);
+  }
+
   /** Black on white, as a printer would have it, in the middle of the picture. */
   private static Path film(BarcodeFormat format, String code) {
     int width = 640;

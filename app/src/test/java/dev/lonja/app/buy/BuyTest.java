@@ -23,6 +23,16 @@ class BuyTest {
     SERVER.waitForTrials();
   }
 
+  /** What the Quay Store can spare goes to the Boatyard Cage before anything is bought. */
+  @Test
+  void aSatelliteIsFilledUpFirst() {
+    Visitor.Page page = visitor.get("/buy");
+    assertThat(page.words())
+        .contains("Boatyard Cage is below its level of 4 things that Quay Store can spare.");
+    assertThat(page.document().select("a:contains(Fill up first)").attr("href"))
+        .isEqualTo("/stores/transfers");
+  }
+
   /** Nothing of the cutting set is free and one is wanted before any can come: late. */
   @Test
   void whatIsLateSaysSoAndWhy() {

@@ -75,7 +75,7 @@ class StatementsTest {
     "/trays, 10",
     "/trays/8, 37",
     "/ahead, 21",
-    "/buy, 30",
+    "/buy, 72",
     "/buy/replay, 6",
     "/book/accuracy, 22",
     "/stores, 56",

@@ -76,6 +76,21 @@ public class TransferDesk extends KeepersDesk {
       List<Stored> open,
       List<Stored> ended) {}
 
+  /** What the satellites are to be filled up with, by the trials that there are. */
+  public List<Refills.Proposal> refills() {
+    LocalDate today = clock.today();
+    return trials
+        .known()
+        .of(today)
+        .map(bands -> store.read(session -> Refills.of(session, today, bands)))
+        .orElse(List.of());
+  }
+
+  /** What all places are called, the main store first. */
+  public SortedMap<Place, String> names() {
+    return store.read(session -> session.places().names());
+  }
+
   public Overview overview() {
     Drawn drawn = trials.drawn();
     LocalDate today = clock.today();

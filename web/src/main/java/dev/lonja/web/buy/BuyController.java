@@ -7,6 +7,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.order.DraftDesk;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.transfer.TransferDesk;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.Reply;
 import dev.lonja.web.request.Typed;
@@ -32,9 +33,11 @@ class BuyController {
 
   private final BuyDesk desk;
   private final DraftDesk drafts;
+  private final TransferDesk transfers;
   private final StoreClock clock;
 
-  BuyController(BuyDesk desk, DraftDesk drafts, StoreClock clock) {
+  BuyController(BuyDesk desk, DraftDesk drafts, TransferDesk transfers, StoreClock clock) {
+    this.transfers = transfers;
     this.desk = desk;
     this.drafts = drafts;
     this.clock = clock;
@@ -105,6 +108,7 @@ class BuyController {
 
   private String page(Map<String, String> typed, List<Problem> problems, Model model) {
     model.addAttribute("view", new BuyWording(clock.today()).view(desk.wanted()));
+    model.addAttribute("fillUp", BuyWording.fillUp(transfers.refills(), transfers.names()));
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems);
     return "buy/buy";

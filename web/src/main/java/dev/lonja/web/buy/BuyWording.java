@@ -1,6 +1,7 @@
 package dev.lonja.web.buy;
 
 import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.supplier.Freight;
@@ -9,6 +10,7 @@ import dev.lonja.core.supplier.Supply;
 import dev.lonja.desk.forecast.Bands;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
+import dev.lonja.desk.transfer.Refills;
 import dev.lonja.web.document.CsvAnswer;
 import dev.lonja.web.frame.DrawingView;
 import dev.lonja.web.frame.Drum;
@@ -20,6 +22,9 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /** Says what is proposed to be ordered. */
 final class BuyWording {
@@ -99,6 +104,22 @@ final class BuyWording {
         one.cost().currency().getCurrencyCode(),
         one.reordering().orderBy().map(LocalDate::toString).orElse(""),
         one.reordering().isLate() ? "yes" : "no");
+  }
+
+  /** What satellites are filled up with from the main store, before anything is bought. */
+  static List<String> fillUp(List<Refills.Proposal> refills, Map<Place, String> names) {
+    SortedMap<Place, Integer> things = new TreeMap<>();
+    refills.forEach(one -> things.merge(one.to(), 1, Integer::sum));
+    return things.entrySet().stream()
+        .map(
+            entry ->
+                names.get(entry.getKey())
+                    + " is below its level of "
+                    + Words.count(entry.getValue(), "thing", "things")
+                    + " that "
+                    + names.get(Place.MAIN)
+                    + " can spare.")
+        .toList();
   }
 
   private BuyView.Berth berth(Supplier supplier, List<BuyDesk.Line> lines, Bands bands) {
