@@ -106,9 +106,14 @@ final class FormFuzz {
   /**
    * Sends {@code times} bad versions of each form, and as many that lack a field; answers what
    * broke.
+   *
+   * @param share of the forms, from 0 to 1, in which each is by chance
    */
-  List<String> run(int times) {
+  List<String> run(int times, double share) {
     for (Found form : forms()) {
+      if (random.nextDouble() >= share) {
+        continue;
+      }
       for (int i = 0; i < times; i++) {
         send(form, spoilt(form.fields()));
       }

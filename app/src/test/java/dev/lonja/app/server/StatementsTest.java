@@ -78,7 +78,7 @@ class StatementsTest {
     "/buy, 72",
     "/buy/replay, 6",
     "/book/accuracy, 22",
-    "/stores, 56",
+    "/stores, 57",
     "/stores/tanks/1, 56",
     "/stores/bins/A-03, 9",
     "/buy/orders, 10",

@@ -5,16 +5,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
 import dev.lonja.app.server.Visitor.Page;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.OrderId;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Temperature;
+import dev.lonja.core.supplier.Supply;
 import dev.lonja.core.tank.Flow;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankId;
 import dev.lonja.store.Session;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -114,6 +120,28 @@ class TankPagesTest {
         .contains("it counted 74.5 L", "3.5 L are written down nowhere");
     Map<String, String> wrong = Map.of("tank", "Tank 1", "litres", "some");
     assertThat(keeper().submit(bench.form("/bench/pours"), wrong).words()).contains("The pour is");
+  }
+
+  /** 200 L of what Tank 2 holds are promised for the 24th: drawn above its level, with the day. */
+  @Test
+  void whatIsToComeStandsAtTheTank() {
+    SERVER
+        .store()
+        .write(
+            s -> {
+              ItemId item = tank(s, 2).itemId();
+              Supply supply = s.supplies().of(item).get(0);
+              OrderId order = s.orders().add(supply.supplier().id(), LonjaServer.TODAY);
+              s.orders().addLine(order, item, supply, Quantity.litres("200"));
+              s.orders().send(order, LonjaServer.TODAY, LocalDate.parse("2027-03-24"));
+              return true;
+            });
+    Page itself = keeper().get(WORN);
+    assertThat(itself.words()).contains("+ 200 L on 24 Mar");
+    assertThat(itself.document().select("svg path[stroke-dasharray]")).hasSize(1);
+    Element among = keeper().get("/stores").document().selectFirst(".tanks > li:contains(Tank 2)");
+    assertThat(among.text()).contains("+ 200 L on 24 Mar");
+    assertThat(among.select("svg path[stroke-dasharray]")).hasSize(1);
   }
 
   /** How warm a delivery came is kept of what goes into a tank, and of nothing else. */

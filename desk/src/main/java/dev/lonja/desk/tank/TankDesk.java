@@ -2,6 +2,8 @@ package dev.lonja.desk.tank;
 
 import dev.lonja.core.item.BulkStand;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.Coming;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankId;
@@ -11,6 +13,7 @@ import dev.lonja.store.LonjaStore;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -53,6 +56,11 @@ public class TankDesk {
                             stand,
                             session.tanks().lastCleaned(id),
                             session.tanks().isClean(stand.tank()))));
+  }
+
+  /** By item, what open orders are to bring. */
+  public Map<ItemId, List<Coming>> coming() {
+    return store.read(session -> session.orders().coming());
   }
 
   /**

@@ -7,7 +7,10 @@ import dev.lonja.core.tank.TankShape;
 import dev.lonja.web.frame.Svg;
 import java.util.Optional;
 
-/** Draws a tank by its shape, with its level, where to order and how far it is filled. */
+/**
+ * Draws a tank by its shape, with its level, what open orders bring on top of it, where to order
+ * and how far it is filled.
+ */
 final class TankDrawing {
 
   private static final double HIGH = 170;
@@ -20,16 +23,16 @@ final class TankDrawing {
   private static final String INK = "#0e2b33";
 
   private final TankLevel level;
-  private final Optional<Volume> order;
+  private final Marks marks;
   private final double height;
   private final double width;
 
   /** How far a lying tank's ends bulge. */
   private final double bulge;
 
-  private TankDrawing(TankLevel level, Optional<Volume> order) {
+  private TankDrawing(TankLevel level, Marks marks) {
     this.level = level;
-    this.order = order;
+    this.marks = marks;
     TankShape shape = level.tank().shape();
     double tall = shape.height().micrometres();
     this.height = shape.kind() == TankShape.Kind.LYING_WITH_HEADS || isLying(shape) ? 124 : HIGH;
@@ -38,10 +41,15 @@ final class TankDrawing {
   }
 
   /**
+   * What is drawn beside the level.
+   *
    * @param order the level at which more is to be ordered
+   * @param delivery what is to come, zero or more
    */
-  static String of(TankLevel level, Optional<Volume> order, String title) {
-    return new TankDrawing(level, order).drawn(title);
+  record Marks(Optional<Volume> order, Volume delivery) {}
+
+  static String of(TankLevel level, Marks marks, String title) {
+    return new TankDrawing(level, marks).drawn(title);
   }
 
   private static boolean isLying(TankShape shape) {
@@ -71,10 +79,18 @@ final class TankDrawing {
     if (stands > 0) {
       svg.path(outline(0, stands), "fill=\"#2f7c88\"");
     }
+    Volume all = level.now().plus(marks.delivery());
+    Volume full = tank.shape().full();
+    double filled = share(all.compareTo(full) < 0 ? all : full);
+    if (filled > stands) {
+      svg.path(
+          outline(stands, filled),
+          "fill=\"#2f7c88\" fill-opacity=\"0.3\" stroke=\"#2f7c88\" stroke-dasharray=\"5 4\"");
+    }
     double safe = share(tank.safeFill());
     svg.path(outline(safe, height), "fill=\"#b8361c\" fill-opacity=\"0.16\"");
     svg.path(outline(0, height), "fill=\"none\" stroke=\"" + INK + "\" stroke-width=\"3\"");
-    order.ifPresent(volume -> orderLine(svg, y(share(volume))));
+    marks.order().ifPresent(volume -> orderLine(svg, y(share(volume))));
     return svg.done();
   }
 

@@ -1,6 +1,7 @@
 package dev.lonja.web.tank;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.order.Coming;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.AheadDesk;
@@ -44,6 +45,7 @@ public class TankOutlook {
       return Map.of();
     }
     Forecast forecast = ahead.all(AheadDesk.WEEKS);
+    Map<ItemId, List<Coming>> coming = tanks.coming();
     Map<ItemId, Quantity> levels = buy.levels(stands.stream().map(TankOutlook::item).toList());
     return stands.stream()
         .map(TankOutlook::item)
@@ -53,7 +55,9 @@ public class TankOutlook {
                 item -> item,
                 item ->
                     new TankWording.Ahead(
-                        forecast.subjectOf(item), Optional.ofNullable(levels.get(item)))));
+                        forecast.subjectOf(item),
+                        Optional.ofNullable(levels.get(item)),
+                        coming.getOrDefault(item, List.of()))));
   }
 
   private static ItemId item(TankStand stand) {

@@ -15,6 +15,7 @@ public final class TankView {
    * @param holds what is in it, in words
    * @param now how much, as it lies
    * @param lasts for how long
+   * @param coming by open orders, each with its day
    * @param states what is to be seen of it
    * @param wide true if it lies
    */
@@ -26,6 +27,7 @@ public final class TankView {
       String now,
       String room,
       String lasts,
+      List<String> coming,
       List<State> states,
       boolean wide) {}
 

@@ -1,6 +1,7 @@
 package dev.lonja.web.tank;
 
 import dev.lonja.core.forecast.Subject;
+import dev.lonja.core.order.Coming;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Thousands;
@@ -51,8 +52,14 @@ final class TankWording {
    * @param subject the fluid it holds, in all its packs
    * @param orderAt at how much of it more is to be ordered; empty before the chances are drawn, or
    *     if nobody sells it
+   * @param coming by open orders, of just this item
    */
-  record Ahead(Optional<Subject> subject, Optional<Quantity> orderAt) {
+  record Ahead(Optional<Subject> subject, Optional<Quantity> orderAt, List<Coming> coming) {
+
+    /** All that open orders are to bring. */
+    Volume delivery() {
+      return new Volume(coming.stream().mapToLong(one -> one.quantity().millionths()).sum());
+    }
 
     /** The level at which more is to be ordered. */
     Optional<Volume> order(Tank tank) {
@@ -74,11 +81,12 @@ final class TankWording {
         holds.strip(),
         TankDrawing.of(
             stand.level(),
-            order,
+            new TankDrawing.Marks(order, ahead.delivery()),
             tank.name() + ", " + tank.percent(stand.level().now()) + " % full"),
         litres(stand.level().now()),
         "room for " + litres(stand.level().room()),
         ahead.subject().map(subject -> lasts(subject, stand)).orElse(""),
+        ahead.coming().stream().map(this::coming).toList(),
         states(stand, order),
         tank.shape() instanceof TankShape.Lying);
   }
@@ -94,6 +102,13 @@ final class TankWording {
         .days()
         .map(days -> "lasts " + Words.count(days, "day", "days"))
         .orElse("lasts longer than " + AheadDesk.WEEKS + " weeks");
+  }
+
+  /** "+ 400 L on 24 Mar", "+ 400 L overdue". */
+  private String coming(Coming coming) {
+    return "+ "
+        + litres(new Volume(coming.quantity().millionths()))
+        + (coming.isOverdue(today) ? " overdue" : " on " + Words.day(coming.on(), today));
   }
 
   private List<State> states(TankStand stand, Optional<Volume> order) {
