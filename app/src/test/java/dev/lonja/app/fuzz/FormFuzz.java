@@ -70,14 +70,18 @@ final class FormFuzz {
 
   private static final Set<String> CARRYING = Set.of("_csrf");
   private static final Set<String> NEVER_SENT = Set.of("/sign-out");
-  private static final int MOST_PAGES = 400;
 
   private final Visitor visitor;
+  private final int mostPages;
   private final Random random;
   private Optional<String> token = Optional.empty();
   private final List<String> broken = new ArrayList<>();
 
-  FormFuzz(Visitor visitor, long seed) {
+  /**
+   * @param mostPages that are looked through for forms
+   */
+  FormFuzz(Visitor visitor, long seed, int mostPages) {
+    this.mostPages = mostPages;
     this.visitor = visitor;
     this.random = new Random(seed);
   }
@@ -106,14 +110,9 @@ final class FormFuzz {
   /**
    * Sends {@code times} bad versions of each form, and as many that lack a field; answers what
    * broke.
-   *
-   * @param share of the forms, from 0 to 1, in which each is by chance
    */
-  List<String> run(int times, double share) {
+  List<String> run(int times) {
     for (Found form : forms()) {
-      if (random.nextDouble() >= share) {
-        continue;
-      }
       for (int i = 0; i < times; i++) {
         send(form, spoilt(form.fields()));
       }
@@ -196,7 +195,7 @@ final class FormFuzz {
     Set<String> seen = new TreeSet<>();
     Deque<String> paths = new ArrayDeque<>(List.of("/"));
     int pages = 0;
-    while (!paths.isEmpty() && pages < MOST_PAGES) {
+    while (!paths.isEmpty() && pages < mostPages) {
       String path = paths.poll();
       Visitor.Page page = visitor.get(path);
       pages++;
