@@ -10,14 +10,12 @@ import java.util.function.UnaryOperator;
 /**
  * What the meter at a tank's tap counted, held against the pours that are written down, both as
  * they ran (rules §10: a meter is good to half a per cent of what runs through it). It begins with
- * the day of the meter's first count, or at the last agreed dip if that is later.
+ * the day of the meter's first count, or after the last agreed dip if that is later.
  *
  * @param since what was poured earlier is left aside
  * @param written what the book says was poured
  */
 public record MeterCheck(Instant since, Volume counted, Volume written) {
-
-  private static final double METER_SHARE = 0.005;
 
   /** A tap drips so much however little runs, in litres. */
   private static final double LEAST = 0.05;
@@ -33,7 +31,12 @@ public record MeterCheck(Instant since, Volume counted, Volume written) {
   public static Optional<MeterCheck> of(
       List<MeteredPour> pours, List<Flow> flows, List<Dip> dips, UnaryOperator<Instant> dayOf) {
     Optional<Instant> agreed =
-        dips.stream().filter(Dip::agreed).map(Dip::at).max(Comparator.naturalOrder());
+        dips.stream()
+            .filter(Dip::agreed)
+            .map(Dip::at)
+            .max(Comparator.naturalOrder())
+            // what moved at the time of a dip counts as before it
+            .map(at -> at.plusSeconds(1));
     return pours.stream()
         .map(MeteredPour::at)
         .min(Comparator.naturalOrder())
@@ -63,7 +66,7 @@ public record MeterCheck(Instant since, Volume counted, Volume written) {
 
   /** True if the difference is no more than the meter may be off. */
   public boolean agrees() {
-    double allowed = Math.max(LEAST, METER_SHARE * counted.litres().doubleValue());
+    double allowed = Math.max(LEAST, Reconciliation.METER_SHARE * counted.litres().doubleValue());
     return Math.abs(unwritten()) <= allowed + 1e-9;
   }
 }

@@ -15,7 +15,7 @@ import java.util.Optional;
 public record Reconciliation(List<Span> spans) {
 
   /** A meter is good to half a per cent of what runs through it. */
-  private static final double METER_SHARE = 0.005;
+  static final double METER_SHARE = 0.005;
 
   private static final double SUSPECT_TIMES = 3;
 

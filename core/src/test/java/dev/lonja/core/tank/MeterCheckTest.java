@@ -75,12 +75,12 @@ class MeterCheckTest {
         .orElseThrow();
   }
 
-  /** A person closed the difference at noon of the 4th: what ran before it is settled. */
+  /** A person closed the difference at noon of the 4th: what ran until then is settled. */
   @Test
   void itBeginsAnewAtTheLastAgreedDip() {
     Dip agreed =
         new Dip(new DipId(1), at("04T12:00"), new Length(1), Optional.empty(), false, true);
-    List<MeteredPour> pours = List.of(ran("03T09:00", "15"), ran("05T10:00", "25"));
+    List<MeteredPour> pours = List.of(ran("04T12:00", "15"), ran("05T10:00", "25"));
     assertThat(check(pours, List.of(), List.of(agreed)).orElseThrow().counted())
         .isEqualTo(Volume.ofLitres("25"));
     assertThat(check(pours.subList(0, 1), List.of(), List.of(agreed))).isEmpty();

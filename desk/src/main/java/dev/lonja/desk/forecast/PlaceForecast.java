@@ -22,8 +22,10 @@ import java.util.stream.Collectors;
 /**
  * The plan line with stock held against it at each place by itself. Orders come to the main store.
  * The subjects are the same at every place, in the same order.
+ *
+ * @param free by place and item, what may be issued as new and is spoken for by nobody
  */
-public record PlaceForecast(Map<Place, Forecast> places) {
+public record PlaceForecast(Map<Place, Forecast> places, Map<Place, Map<ItemId, Quantity>> free) {
 
   /**
    * @param forecast of the whole store
@@ -54,11 +56,10 @@ public record PlaceForecast(Map<Place, Forecast> places) {
                   its,
                   today)));
     }
-    return new PlaceForecast(places);
+    return new PlaceForecast(places, free);
   }
 
-  /** By place and item, what may be issued as new and is spoken for by nobody. */
-  public static Map<Place, Map<ItemId, Quantity>> free(Session session, LocalDate today) {
+  private static Map<Place, Map<ItemId, Quantity>> free(Session session, LocalDate today) {
     Map<Place, Map<ItemId, Quantity>> free = new HashMap<>();
     session
         .placeStock()

@@ -62,11 +62,12 @@ public final class Refills {
     this.ownOfMain = new Proposals(bands.at(Place.MAIN), known.at(Place.MAIN, places));
     this.coverDays = session.settings().coverWeeks() * WEEK;
     session.tanks().all().forEach(tank -> poured.add(tank.itemId()));
-    freeAtMain.putAll(PlaceForecast.free(session, today).getOrDefault(Place.MAIN, Map.of()));
     FleetPicture fleet = FleetPicture.load(session, today);
     Forecast forecast = Forecast.of(session, fleet, session.settings().coverWeeks());
     Map<Place, Map<ItemId, Quantity>> coming = coming(session);
-    PlaceForecast.of(session, fleet, forecast)
+    PlaceForecast byPlace = PlaceForecast.of(session, fleet, forecast);
+    freeAtMain.putAll(byPlace.free().getOrDefault(Place.MAIN, Map.of()));
+    byPlace
         .places()
         .forEach(
             (place, its) -> subjects.put(place, with(its, coming.getOrDefault(place, Map.of()))));

@@ -1,7 +1,7 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.forecast.Homes;
 import dev.lonja.core.forecast.UnitPlan;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.service.Occurrence;
@@ -76,7 +76,8 @@ public class TrayStartDesk extends KeepersDesk {
     if (occurrence.isEmpty()) {
       return Outcome.refused(new TrayRefusal.NothingPlanned(unitCode, day));
     }
-    Optional<Refusal> elsewhere = elsewhere(session, sent, fleet, plan.get().unitId());
+    Optional<Refusal> elsewhere =
+        WorkPlaces.refusal(session, sent, fleet.homes().of(plan.get().unitCode()));
     if (elsewhere.isPresent()) {
       return Outcome.refused(elsewhere.get());
     }
@@ -108,13 +109,16 @@ public class TrayStartDesk extends KeepersDesk {
           List<LocalDate> days = WorkingDays.from(clock.today());
           LocalDate last = days.get(days.size() - 1);
           Kits kits = Kits.of(session, fleet);
+          Homes homes = fleet.homes();
+          Set<Place> theirs =
+              WorkPlaces.among(session, sent.actor(), session.places().names()).keySet();
           for (Tray tray : session.trays().open()) {
-            if (WorkPlaces.refusal(session, sent, tray.place()).isEmpty()) {
+            if (theirs.contains(tray.place())) {
               makeAnew(session, fleet, tray, kits);
             }
           }
           for (UnitPlan plan : fleet.plans(last)) {
-            if (elsewhere(session, sent, fleet, plan.unitId()).isPresent()) {
+            if (!theirs.contains(homes.of(plan.unitCode()))) {
               continue;
             }
             plan.occurrences().stream()
@@ -194,15 +198,14 @@ public class TrayStartDesk extends KeepersDesk {
       return Outcome.refused(
           new TrayRefusal.OutsidePlan(wish.day(), clock.today(), fleet.horizon()));
     }
-    Optional<UnitId> unit =
+    Optional<Unit> unit =
         fleet.units().stream()
             .filter(u -> wish.unit().filter(u.code()::equalsIgnoreCase).isPresent())
-            .findFirst()
-            .map(Unit::id);
+            .findFirst();
     if (unit.isPresent() != wish.unit().isPresent()) {
       return Outcome.refused(new TrayRefusal.UnknownUnit(wish.unit().orElseThrow()));
     }
-    Place at = wish.at().or(() -> unit.map(one -> homeOf(fleet, one))).orElse(Place.MAIN);
+    Place at = wish.at().or(() -> unit.map(Unit::home)).orElse(Place.MAIN);
     if (!session.places().names().containsKey(at)) {
       return Outcome.refused(new TrayRefusal.UnknownPlace());
     }
@@ -210,23 +213,9 @@ public class TrayStartDesk extends KeepersDesk {
     if (elsewhere.isPresent()) {
       return Outcome.refused(elsewhere.get());
     }
-    TrayId id = session.trays().add(unit, wish.purpose(), wish.title(), wish.day());
+    TrayId id = session.trays().add(unit.map(Unit::id), wish.purpose(), wish.title(), wish.day());
     session.trays().setPlace(id, at);
     WantedLines.putOn(session, id);
     return Outcome.done(id);
-  }
-
-  /** Why the one who asks lays no tray at the home of a machine; empty if they do. */
-  private static Optional<Refusal> elsewhere(
-      Session session, Sent sent, FleetPicture fleet, UnitId unit) {
-    return WorkPlaces.refusal(session, sent, homeOf(fleet, unit));
-  }
-
-  private static Place homeOf(FleetPicture fleet, UnitId unit) {
-    return fleet.units().stream()
-        .filter(one -> one.id().equals(unit))
-        .findFirst()
-        .map(Unit::home)
-        .orElse(Place.MAIN);
   }
 }
