@@ -53,13 +53,34 @@ public class LonjaApplication {
       throws IOException {
     Path database = data.resolve(DATABASE);
     List<StoreFault> faults =
-        isLookedAtFirst(lock, database) ? StoreCheck.quick(database) : List.of();
+        isLookedAtFirst(lock, database) ? StoreCheck.quick(database) : newer(database);
     if (!faults.isEmpty() && !despiteDamage) {
       throw new UnsoundStore(faults, database);
+    }
+    if (Files.exists(database) && faults.isEmpty() && StoreCheck.isOlder(database)) {
+      List<StoreFault> unsound = keepBeforeBringingUp(database);
+      if (!unsound.isEmpty() && !despiteDamage) {
+        throw new UnsoundStore(unsound, database);
+      }
     }
     LonjaStore store = LonjaStore.open(database);
     PendingLines.take(data, store);
     return store;
+  }
+
+  /** A later version's store is not opened, however large it is. */
+  private static List<StoreFault> newer(Path database) {
+    return Files.exists(database) ? StoreCheck.known(database) : List.of();
+  }
+
+  /** A store that an earlier version wrote is copied as it is before it is brought up. */
+  private static List<StoreFault> keepBeforeBringingUp(Path database) {
+    try (LonjaStore before = LonjaStore.openToRead(database)) {
+      return BackupFolder.beside(database).make(before, LocalDate.now())
+              instanceof BackupFolder.Made.Unsound unsound
+          ? unsound.faults()
+          : List.of();
+    }
   }
 
   @Bean

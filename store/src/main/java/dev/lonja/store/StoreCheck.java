@@ -2,6 +2,7 @@ package dev.lonja.store;
 
 import dev.lonja.store.verification.Verification;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,7 +17,7 @@ import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
 
 /**
- * Looks whether a file is a store of Lonja's and sound. Opens it for reading only: nothing is
+ * Looks whether a file is a store of Lonja's and sound. Opens it for reading only: nothing of it is
  * migrated, nothing written, nothing left beside it.
  */
 public final class StoreCheck {
@@ -25,7 +26,7 @@ public final class StoreCheck {
   private static final int APPLICATION = 0x4C4E4A41;
 
   /** The version of the schema that this program brings a store to. */
-  static final int SCHEMA = 1;
+  static final int SCHEMA = 2;
 
   private static final byte[] SQLITE_HEADER =
       "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
@@ -38,14 +39,34 @@ public final class StoreCheck {
     this.context = DSL.using(source(file), SQLDialect.SQLITE);
   }
 
-  /** Everything that is wrong; empty if it is a sound store. */
+  /**
+   * Everything that is wrong; empty if it is a sound store. Of one that an earlier version wrote a
+   * copy is brought up and gone through.
+   */
   public static List<StoreFault> whole(Path file) {
-    return check(file, StoreCheck::wholeFaults);
+    return check(file, check -> check.isOlder() ? check.faultsBroughtUp() : check.wholeFaults());
   }
 
-  /** Only whether it is a store that can be read; does not go through its ledger. */
+  /** Only whether it is a store that can be opened; does not go through its ledger. */
   public static List<StoreFault> quick(Path file) {
     return check(file, StoreCheck::quickFaults);
+  }
+
+  /** Only whether it is Lonja's, and of a version that this one knows. */
+  public static List<StoreFault> known(Path file) {
+    return check(file, StoreCheck::identity);
+  }
+
+  /** The same as {@link #quick} of a store that is not opened to be written, so not brought up. */
+  public static List<StoreFault> toRead(Path file) {
+    return check(
+        file,
+        check -> check.isOlder() ? List.of(new StoreFault.OlderSchema(file)) : check.quickFaults());
+  }
+
+  /** True for a sound file of Lonja's that an earlier version wrote. */
+  public static boolean isOlder(Path file) {
+    return isDatabase(file) && new StoreCheck(file).isOlder();
   }
 
   private static List<StoreFault> check(
@@ -76,6 +97,34 @@ public final class StoreCheck {
     return faults;
   }
 
+  private boolean isOlder() {
+    return identity().isEmpty() && version() < SCHEMA;
+  }
+
+  /** Faults of a copy that is brought up to this version. */
+  private List<StoreFault> faultsBroughtUp() {
+    List<StoreFault> faults = quickFaults();
+    if (!faults.isEmpty()) {
+      return faults;
+    }
+    try {
+      Path folder = Files.createTempDirectory("lonja-check");
+      Path copy = folder.resolve("lonja.db");
+      try {
+        try (LonjaStore store = LonjaStore.openToRead(file)) {
+          store.backUpTo(copy);
+        }
+        LonjaStore.open(copy).close();
+        return new StoreCheck(copy).wholeFaults();
+      } finally {
+        StoreFiles.delete(copy);
+        Files.delete(folder);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException("cannot bring up a copy of " + file, e);
+    }
+  }
+
   private List<StoreFault> quickFaults() {
     List<StoreFault> faults = new ArrayList<>(identity());
     if (faults.isEmpty()) {
@@ -98,15 +147,20 @@ public final class StoreCheck {
     if (application != APPLICATION || !migrated) {
       return List.of(new StoreFault.NotLonjas(file));
     }
-    Optional<String> found =
-        context
-            .fetchOptional(
-                "SELECT version FROM flyway_schema_history WHERE success = 1"
-                    + " ORDER BY installed_rank DESC LIMIT 1")
-            .map(row -> row.get(0, String.class));
-    return found.filter(version -> Integer.parseInt(version) <= SCHEMA).isPresent()
+    int found = version();
+    return found > 0 && found <= SCHEMA
         ? List.of()
-        : List.of(new StoreFault.OtherSchema(file, found.orElse("none")));
+        : List.of(new StoreFault.OtherSchema(file, found > 0 ? Integer.toString(found) : "none"));
+  }
+
+  /** Of the schema, 0 where none was ever finished. */
+  private int version() {
+    return context
+        .fetchOptional(
+            "SELECT version FROM flyway_schema_history WHERE success = 1"
+                + " ORDER BY installed_rank DESC LIMIT 1")
+        .map(row -> Integer.parseInt(row.get(0, String.class)))
+        .orElse(0);
   }
 
   private boolean isEmpty() {

@@ -18,6 +18,9 @@ public sealed interface StoreFault {
   /** It was made by another version of Lonja, whose schema this one does not know. */
   record OtherSchema(Path file, String version) implements StoreFault {}
 
+  /** It was made by an earlier version of Lonja, and nobody has brought it up since. */
+  record OlderSchema(Path file) implements StoreFault {}
+
   /** There is nobody and nothing in it. */
   record Empty(Path file) implements StoreFault {}
 

@@ -63,10 +63,7 @@ class UpgradeTest {
   @ParameterizedTest
   @MethodSource("released")
   void nothingIsLost(Path file) throws IOException, SQLException {
-    Path database = folder.resolve("lonja.db");
-    try (InputStream packed = new GZIPInputStream(Files.newInputStream(file))) {
-      Files.copy(packed, database);
-    }
+    Path database = unpacked(file);
     Map<String, List<String>> columns = columns(database);
     Map<String, List<List<Object>>> before = rows(database, columns);
     assertThat(before.get("movement")).hasSizeGreaterThan(300);
@@ -77,6 +74,31 @@ class UpgradeTest {
     }
     Map<String, List<List<Object>>> after = rows(database, columns);
     columns.keySet().forEach(table -> assertThat(after.get(table)).isEqualTo(before.get(table)));
+  }
+
+  /** Looked through, it stays as it was; it is not read before it is brought up, but restored. */
+  @ParameterizedTest
+  @MethodSource("released")
+  void anEarlierVersionIsLookedThroughAndRestored(Path file) throws IOException {
+    Path backup = unpacked(file);
+    byte[] before = Files.readAllBytes(backup);
+    assertThat(StoreCheck.isOlder(backup)).isTrue();
+    assertThat(StoreCheck.whole(backup)).isEmpty();
+    assertThat(StoreCheck.toRead(backup)).containsExactly(new StoreFault.OlderSchema(backup));
+    assertThat(Files.readAllBytes(backup)).isEqualTo(before);
+    Path database = folder.resolve("restored").resolve("lonja.db");
+    Files.createDirectories(database.getParent());
+    assertThat(StoreFiles.restore(backup, database, session -> {})).isEmpty();
+    assertThat(StoreCheck.isOlder(database)).isFalse();
+    assertThat(StoreCheck.toRead(database)).isEmpty();
+  }
+
+  private Path unpacked(Path file) throws IOException {
+    Path database = folder.resolve("lonja.db");
+    try (InputStream packed = new GZIPInputStream(Files.newInputStream(file))) {
+      Files.copy(packed, database);
+    }
+    return database;
   }
 
   /** By table, its columns; not of what tells which migrations were run. */

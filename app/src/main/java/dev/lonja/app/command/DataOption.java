@@ -41,7 +41,7 @@ final class DataOption {
 
   /** Opens the store that is there for reading; a server may be running meanwhile. */
   LonjaStore openToRead() {
-    List<StoreFault> faults = StoreCheck.quick(existing());
+    List<StoreFault> faults = StoreCheck.toRead(existing());
     if (!faults.isEmpty()) {
       throw new UnsoundStore(faults, database());
     }

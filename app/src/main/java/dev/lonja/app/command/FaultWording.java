@@ -25,6 +25,12 @@ final class FaultWording {
                       + " was written by another version of Lonja (schema "
                       + other.version()
                       + "); use that version, or a newer one")
+          .when(
+              StoreFault.OlderSchema.class,
+              older ->
+                  older.file()
+                      + " was written by an earlier version of Lonja; start it with ./lonja serve,"
+                      + " which keeps a copy and brings it up")
           .when(StoreFault.Empty.class, empty -> empty.file() + " is an empty store")
           .when(
               StoreFault.Damaged.class,

@@ -101,8 +101,48 @@ class FluidChoiceTest {
             visitor.get("/items/" + SERVER.itemId("RL 1030-1")).form("/put-on"),
             Map.of("quantity", "1"));
     assertThat(refused.words())
-        .contains("takes it without a signature. RL 1030-1 may not go in here")
+        .contains("No compartment of AT-", "takes it. RL 1030-1 may not go in here")
         .contains("From the shelf instead: Maretta Duna meets it");
+  }
+
+  /**
+   * Once the hoists' tank asks for an approval that no oil has, Verde needs a signature there: by
+   * hand it is put on for that tank, and not laid before somebody signs.
+   */
+  @Test
+  void whatNeedsASignatureIsPutOnForItsCompartment() {
+    String spec =
+        visitor
+            .get("/fleet/BH-1")
+            .document()
+            .select("[aria-label='Spec of Hydraulic tank']")
+            .attr("href");
+    visitor.submit(
+        visitor.get(spec + "/edit").form(spec), Map.of("approvals", "GX-1", "mode", "LISTED"));
+    Visitor.Page tray =
+        visitor.get(
+            visitor
+                .get("/trays")
+                .document()
+                .select("tr:contains(BH-1) a[href^=/trays/]")
+                .attr("href"));
+    Visitor.Page asked =
+        visitor.submit(
+            visitor.get("/items/" + SERVER.itemId("VD 46-20")).form("/put-on"),
+            Map.of("quantity", "4"));
+    assertThat(asked.words())
+        .contains("No compartment of BH-1 takes it without a signature.", "lacks GX-1");
+    Visitor.Page on = visitor.submit(asked.form("/put-on"), Map.of("why", "a hose burst"));
+    assertThat(on.path()).isEqualTo(tray.path());
+    assertThat(on.text(line("Hydraulic tank")))
+        .contains("VD 46-20", "a hose burst", "needs a signature: lacks GX-1");
+    assertThat(visitor.submit(on.form("/scan"), Map.of("code", "VD 46-20")).words())
+        .contains("needs a signature: lacks GX-1. Nothing was laid.");
+    Visitor.Page signed =
+        lay(choices(on, "Hydraulic tank"), "VD 46-20", "none with it to be had", "foreman");
+    assertThat(visitor.submit(signed.form("/scan"), Map.of("code", "VD 46-20")).words())
+        .contains("signed by foreman: none with it to be had");
+    assertThat(SERVER.isSound()).isTrue();
   }
 
   /** The variant takes another oil since: the tray keeps what it asked for and says so. */

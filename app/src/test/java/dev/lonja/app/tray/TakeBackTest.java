@@ -7,6 +7,7 @@ import dev.lonja.app.server.Visitor;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Position;
 import dev.lonja.core.inspection.ReplacementChance;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.query.UnitScope;
@@ -75,7 +76,12 @@ class TakeBackTest {
     String air = of(out, "Inspect air filter");
     String poured = out.document().select("[name^=poured-]").attr("name");
     Map<String, String> said = new HashMap<>();
+    String level = poured.replace("poured-", "level-");
     said.put(filter, "not");
+    said.put(level, "LOW");
+    Visitor.Page alone = visitor.submit(out.form("/back"), said);
+    assertThat(alone.words()).contains("a level alone is not kept");
+    assertThat(alone.document().select("[name=" + level + "] [selected]").val()).isEqualTo("LOW");
     said.put(poured, "7.2");
     Visitor.Page wrong = visitor.submit(out.form("/back"), said);
     assertThat(wrong.words()).contains("Why \"Replace oil filter\" was not done is missing.");
@@ -104,7 +110,11 @@ class TakeBackTest {
             fill -> {
               assertThat(fill.condition()).isEqualTo(FillCondition.WITHOUT_FILTER);
               assertThat(fill.volume()).isEqualTo(Volume.ofLitres("7.2"));
+              assertThat(fill.level()).contains(FillLevel.LOW);
             });
+    assertThat(visitor.get("/fleet/FL-2").words()).contains("Engine sump: level low once filled");
+    assertThat(visitor.get(back.path().replaceFirst("\\?.*", "") + "/report.txt").words())
+        .contains("without filter, level low");
     // of seven forklift air filters two were replaced before, now three of eight
     assertThat(forkliftAirFilters()).isEqualTo(new ReplacementChance(3, 8));
     assertThat(back.hasForm("/undo")).isFalse();

@@ -126,6 +126,7 @@ class WastePagesTest {
                           SERVER.itemId("FA 15-205"),
                           FillCondition.WITH_FILTER,
                           Volume.ofLitres("10"),
+                          Optional.empty(),
                           LonjaServer.TODAY,
                           "storekeeper"),
                       Optional.of(new TrayId(1)),

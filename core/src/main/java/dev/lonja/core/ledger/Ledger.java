@@ -5,9 +5,7 @@ import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -119,40 +117,12 @@ public final class Ledger {
   }
 
   /**
-   * Takes back part or all of an issue, to the lots last picked first, at the cost they left with;
-   * the piece that completes the return of a line takes the rest of its value.
+   * Takes back part or all of an issue, to the lots last picked first.
    *
    * @param issued the lines of the issue, in any order
    */
   public static Booking takeBack(ItemStock stock, List<PastMovement> issued, Quantity quantity) {
-    Optional<Refusal> refusal = refusalOfAmount(quantity);
-    if (refusal.isPresent()) {
-      return Booking.refused(refusal.get());
-    }
-    Quantity stillOut =
-        issued.stream()
-            .map(PastMovement::stillOut)
-            .reduce(Quantity.zero(stock.measure()), Quantity::plus);
-    if (quantity.compareTo(stillOut) > 0) {
-      return Booking.refused(new Refusal.MoreThanIssued(quantity, stillOut));
-    }
-    RunningValue running = new RunningValue(stock);
-    Quantity left = quantity;
-    List<PastMovement> lastPickedFirst =
-        issued.stream().sorted(Comparator.comparing(PastMovement::id).reversed()).toList();
-    for (PastMovement line : lastPickedFirst) {
-      Quantity back = line.stillOut().min(left);
-      if (back.isPositive()) {
-        running.add(
-            MovementKind.RETURN,
-            line.place(),
-            back,
-            returnValue(line, back),
-            Optional.of(line.id()));
-        left = left.minus(back);
-      }
-    }
-    return running.booked();
+    return new ReturnOfIssue(issued, quantity).booking(stock);
   }
 
   /** Moves a quantity of one lot between bins; the value goes along and the average stays. */
@@ -335,18 +305,7 @@ public final class Ledger {
     }
   }
 
-  private static Money returnValue(PastMovement line, Quantity back) {
-    if (back.equals(line.stillOut())) {
-      return line.value().plus(line.answeredValue()).negated();
-    }
-    BigDecimal value =
-        BigDecimal.valueOf(line.value().minor())
-            .multiply(back.amount())
-            .divide(line.quantity().amount(), 0, RoundingMode.HALF_UP);
-    return new Money(value.longValueExact(), line.value().currency());
-  }
-
-  private static Optional<Refusal> refusalOfAmount(Quantity quantity) {
+  static Optional<Refusal> refusalOfAmount(Quantity quantity) {
     if (!quantity.isPositive()) {
       return Optional.of(new Refusal.NotPositive(quantity));
     }

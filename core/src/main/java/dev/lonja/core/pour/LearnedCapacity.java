@@ -14,7 +14,8 @@ import java.util.Optional;
  * A capacity that recorded fills speak for against the book: the median of the last 5 in the same
  * condition, where there are 3 or more and it differs from the book by over 3 % (exactly 3 % is not
  * enough). Of a capacity that the book states as a range the lowest to the highest of those fills,
- * if that is narrower. It is proposed only; a person accepts it.
+ * if that is narrower. A fill after which the level stood low or high says nothing. It is proposed
+ * only; a person accepts it.
  *
  * @param proposed the middle fill; of four, the mean of the middle two, rounded half up to a
  *     microlitre; or the range of the fills
@@ -56,6 +57,7 @@ public record LearnedCapacity(
         all.stream()
             .filter(fill -> fill.compartmentId().equals(compartment.id()))
             .filter(fill -> fill.condition() == condition)
+            .filter(RecordedFill::wasRight)
             .sorted(
                 Comparator.comparing(RecordedFill::day).thenComparing(RecordedFill::id).reversed())
             .limit(MOST_FILLS)

@@ -5,12 +5,18 @@ import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.quantity.Volume;
 import java.time.LocalDate;
+import java.util.Optional;
 
-/** What was really poured into a compartment, before it is noted. */
+/**
+ * What was really poured into a compartment, before it is noted.
+ *
+ * @param level how it stood then, if somebody read it
+ */
 public record NewFill(
     CompartmentId compartmentId,
     ItemId itemId,
     FillCondition condition,
     Volume volume,
+    Optional<FillLevel> level,
     LocalDate day,
     String actor) {}

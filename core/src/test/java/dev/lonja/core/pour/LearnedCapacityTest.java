@@ -3,6 +3,7 @@ package dev.lonja.core.pour;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.fleet.Capacity;
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.fleet.Filling;
 import dev.lonja.core.quantity.Volume;
@@ -11,6 +12,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class LearnedCapacityTest {
@@ -76,6 +78,28 @@ class LearnedCapacityTest {
     assertThat(ofRange(book, "6.1", "6.4")).isEmpty();
   }
 
+  /** Two fills of 7.0 L that stood right are too few; what stood low took less than belongs in. */
+  @Test
+  void aFillThatDidNotStandRightSaysNothing() {
+    List<RecordedFill> fills =
+        new ArrayList<>(
+            List.of(
+                fill(1, FillCondition.WITH_FILTER, "7.0", Optional.of(FillLevel.RIGHT)),
+                fill(2, FillCondition.WITH_FILTER, "7.0", Optional.empty()),
+                fill(3, FillCondition.WITH_FILTER, "7.0", Optional.of(FillLevel.LOW)),
+                fill(4, FillCondition.WITH_FILTER, "7.0", Optional.of(FillLevel.HIGH))));
+    List<Compartment> sump = List.of(Services.sump(BOOK));
+    assertThat(LearnedCapacity.proposals(sump, fills)).isEmpty();
+    fills.add(fill(5, FillCondition.WITH_FILTER, "7.2", Optional.of(FillLevel.RIGHT)));
+    assertThat(LearnedCapacity.proposals(sump, fills))
+        .singleElement()
+        .satisfies(
+            learned -> {
+              assertThat(learned.proposed()).isEqualTo(Capacity.exactly(Volume.ofLitres("7.0")));
+              assertThat(learned.fills()).extracting(RecordedFill::id).containsExactly(5L, 2L, 1L);
+            });
+  }
+
   private static List<LearnedCapacity> ofRange(Capacity book, String... litres) {
     List<RecordedFill> fills = new ArrayList<>();
     for (int i = 0; i < litres.length; i++) {
@@ -97,12 +121,18 @@ class LearnedCapacityTest {
   }
 
   private static RecordedFill fill(long id, FillCondition condition, String litres) {
+    return fill(id, condition, litres, Optional.empty());
+  }
+
+  private static RecordedFill fill(
+      long id, FillCondition condition, String litres, Optional<FillLevel> level) {
     return new RecordedFill(
         id,
         Services.SUMP,
         Services.OIL,
         condition,
         Volume.ofLitres(litres),
+        level,
         LocalDate.parse("2026-01-01").plusMonths(id),
         "workshop");
   }

@@ -118,6 +118,7 @@ class UnitFileTest {
         item,
         FillCondition.WITH_FILTER,
         Volume.ofLitres("6.4"),
+        Optional.empty(),
         LocalDate.parse(day),
         "storekeeper");
   }

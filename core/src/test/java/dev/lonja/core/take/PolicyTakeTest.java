@@ -3,6 +3,7 @@ package dev.lonja.core.take;
 import static dev.lonja.core.service.Services.FILTER_POSITION;
 import static dev.lonja.core.service.Services.SUMP;
 import static dev.lonja.core.service.Services.WASHER;
+import static dev.lonja.core.service.Services.everyNth;
 import static dev.lonja.core.service.Services.filter;
 import static dev.lonja.core.service.Services.place;
 import static dev.lonja.core.service.Services.seal;
@@ -133,6 +134,34 @@ class PolicyTakeTest {
     assertThat(reused.toLay()).isEqualTo(Quantity.pieces(1));
     assertThat(reused.ways())
         .containsExactly(new InForce(Choice.of(School.REUSE_SOUND_SEAL), Holder.Level.STORE));
+  }
+
+  /**
+   * A plug that is good for eight removals is replaced with every eighth change of its fluid: one
+   * new plug then, also where plug and seal are new each time.
+   */
+  @Test
+  void theLifeOfAPlugIsCountedInRemovals() {
+    Task renewed =
+        new Task(
+            new TaskId(4),
+            "Replace sump plug",
+            "250 h",
+            new Task.Action.Replace(PLUG.id()),
+            everyNth(new TaskId(4), OIL.id(), 8).timing());
+    ItemId plug = PLUG.itemId().orElseThrow();
+    for (Policies policies : List.of(Policies.USUAL, store(School.NEW_PLUG_AND_SEAL))) {
+      assertThat(lines(policies, OIL, renewed))
+          .filteredOn(line -> line.itemId().equals(plug))
+          .singleElement()
+          .satisfies(
+              line -> {
+                assertThat(line.taskId()).isEqualTo(renewed.id());
+                assertThat(line.expected()).isEqualTo(Quantity.pieces(1));
+              });
+    }
+    assertThat(of(lines(Policies.USUAL, OIL, renewed), WASHER).expected())
+        .isEqualTo(Quantity.pieces(1));
   }
 
   @Test

@@ -227,7 +227,8 @@ public class KitDesk extends KeepersDesk {
   }
 
   private Outcome putOn(Session session, Item kit, Tray tray, String why) {
-    Optional<TrayRefusal> objection = ByHand.on(session, clock.today(), tray, kit, why);
+    Optional<TrayRefusal> objection =
+        ByHand.on(session, clock.today(), tray, kit, ByHand.Said.why(why));
     if (objection.isPresent()) {
       return Outcome.refused(objection.get());
     }

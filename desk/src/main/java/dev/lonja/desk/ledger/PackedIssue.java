@@ -10,10 +10,7 @@ import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
-import dev.lonja.store.ledger.LotFacts;
 import java.time.LocalDate;
-import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Books an issue; if it takes a pack of what is not counted in pieces in part, the pack is opened
@@ -39,22 +36,10 @@ public final class PackedIssue {
         .flatMap(pack -> PackOpening.of(stock, wanted, pack, today))
         .map(
             opening -> {
-              LotId container = openLot(session, item, opening, today);
+              LotId container =
+                  OpenContainers.add(session, item, opening.from().place().lotId(), today);
               return opening.issue(stock, wanted, held, today, container);
             })
         .orElse(plain);
-  }
-
-  private static LotId openLot(Session session, Item item, PackOpening opening, LocalDate today) {
-    LotFacts from =
-        session.ledger().lotsOf(item.id()).stream()
-            .filter(lot -> lot.lot().place().equals(opening.from().place()))
-            .findFirst()
-            .orElseThrow();
-    Optional<LocalDate> openUntil = item.keeping().openLifeDays().map(today::plusDays);
-    Optional<LocalDate> expires =
-        Stream.concat(openUntil.stream(), opening.from().expiresOn().stream())
-            .min(LocalDate::compareTo);
-    return session.lots().addOpenLot(item.id(), from, today, expires);
   }
 }

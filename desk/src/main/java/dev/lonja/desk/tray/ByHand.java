@@ -2,8 +2,10 @@ package dev.lonja.desk.tray;
 
 import dev.lonja.core.crossref.Candidate;
 import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Position;
-import dev.lonja.core.fluid.Spec;
+import dev.lonja.core.fluid.Level;
+import dev.lonja.core.fluid.ProductId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.Boxes;
@@ -22,6 +24,7 @@ import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,9 +49,22 @@ public final class ByHand {
     this.needs = needs;
   }
 
+  /**
+   * What somebody says of it.
+   *
+   * @param why what it is for; empty if nobody said
+   * @param into the compartment that a fluid goes into; empty if nobody said
+   */
+  public record Said(String why, Optional<CompartmentId> into) {
+
+    public static Said why(String why) {
+      return new Said(why, Optional.empty());
+    }
+  }
+
   /** What stands against an item on a tray's machine; nothing on a tray for no machine. */
   public static Optional<TrayRefusal> on(
-      Session session, LocalDate today, Tray tray, Item item, String why) {
+      Session session, LocalDate today, Tray tray, Item item, Said said) {
     return tray.unitCode()
         .flatMap(
             unit ->
@@ -57,7 +73,7 @@ public final class ByHand {
                         today,
                         unit,
                         TrayMachine.of(FleetPicture.load(session, today), tray).needs())
-                    .objection(item, why));
+                    .objection(item, said));
   }
 
   /** What stands where another line names its place: what the item is. */
@@ -66,16 +82,15 @@ public final class ByHand {
     return words.length() > Lengths.NAME ? words.substring(0, Lengths.NAME).strip() : words;
   }
 
-  /**
-   * What stands against an item on this machine; empty if nothing does.
-   *
-   * @param why what it is for, as somebody said; empty if nobody did
-   */
-  public Optional<TrayRefusal> objection(Item item, String why) {
+  /** What stands against an item on this machine; empty if nothing does. */
+  public Optional<TrayRefusal> objection(Item item, Said said) {
     if (item.family() == Family.KIT) {
-      return kit(item, why);
+      return kit(item, said.why());
     }
-    return item.product().isPresent() ? fluid(item) : part(item, why).or(() -> otherMake(item));
+    if (item.product().isEmpty()) {
+      return part(item, said.why()).or(() -> otherMake(item));
+    }
+    return said.into().isPresent() ? fluidInto(item, said.into().get()) : fluid(item);
   }
 
   /** By policy one make only goes to every place that takes such parts, and this is another. */
@@ -146,23 +161,45 @@ public final class ByHand {
                         : refusal);
   }
 
-  /** A fluid that no compartment of its kind takes without a word is not put on by hand. */
+  /**
+   * A fluid that no compartment of its kind takes without a word is put on only for a compartment,
+   * at which it is signed for.
+   */
   private Optional<TrayRefusal> fluid(Item item) {
-    List<Spec> places =
-        needs.compartments().stream()
-            .map(Compartment::spec)
-            .filter(spec -> item.product().filter(p -> p.kind() == spec.kind()).isPresent())
-            .toList();
+    List<Compartment> places = ofItsKind(item);
     FluidBook book = FluidBook.load(session, today);
-    boolean allowed =
-        places.stream()
-            .anyMatch(
-                spec -> book.verdict(spec, item.product().orElseThrow().id()).overall().isFree());
-    return places.isEmpty() || allowed
-        ? Optional.empty()
-        : Optional.of(
-            new TrayRefusal.NowhereWithoutSignature(
-                unit, FluidObjection.of(book, places.get(0), item)));
+    ProductId product = item.product().orElseThrow().id();
+    Map<Compartment, Level> levels = new LinkedHashMap<>();
+    places.forEach(place -> levels.put(place, book.verdict(place.spec(), product).overall()));
+    if (places.isEmpty() || levels.values().stream().anyMatch(Level::isFree)) {
+      return Optional.empty();
+    }
+    List<Compartment> open =
+        places.stream().filter(place -> levels.get(place) != Level.NO).toList();
+    Compartment first = open.isEmpty() ? places.get(0) : open.get(0);
+    FluidObjection why = FluidObjection.of(book, first.spec(), item);
+    return Optional.of(
+        open.isEmpty()
+            ? new TrayRefusal.NoCompartmentTakes(unit, why)
+            : new TrayRefusal.IntoWhich(unit, why, open));
+  }
+
+  private List<Compartment> ofItsKind(Item item) {
+    return needs.compartments().stream()
+        .filter(place -> item.product().filter(p -> p.kind() == place.spec().kind()).isPresent())
+        .toList();
+  }
+
+  /** Into a compartment of its kind goes what its spec does not forbid; the line is signed for. */
+  private Optional<TrayRefusal> fluidInto(Item item, CompartmentId into) {
+    return ofItsKind(item).stream()
+        .filter(place -> place.id().equals(into))
+        .findFirst()
+        .map(
+            place ->
+                FluidObjection.to(session, today, place.spec(), item.id())
+                    .<TrayRefusal>map(why -> new TrayRefusal.MayNotGoInto(place, why)))
+        .orElseGet(() -> Optional.of(new TrayRefusal.NoSuchCompartment(unit, item)));
   }
 
   /** A place that takes parts of the family, and the verdict there if anybody has said anything. */

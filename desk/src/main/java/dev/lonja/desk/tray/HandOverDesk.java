@@ -6,6 +6,7 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.PastMovement;
+import dev.lonja.core.ledger.ReturnOfIssue;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
@@ -17,6 +18,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
 import dev.lonja.desk.fleet.FleetPicture;
+import dev.lonja.desk.ledger.PackedReturn;
 import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.KeepersDesk;
@@ -34,6 +36,7 @@ import dev.lonja.store.audit.Matter;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -142,22 +145,36 @@ public class HandOverDesk extends KeepersDesk {
   }
 
   /**
-   * Takes part of what went out with the tray back, in the condition in which it went.
+   * Takes part of what went out with the tray back, in the condition in which it went. What is left
+   * in a pack that went out sealed comes back as an open container.
    *
    * @param amount in the item's measure
+   * @param container the movement by which it went out, where somebody said which container it is;
+   *     else it goes to the lots last picked first
    */
   @Allowed.ToKeepStore
-  public Outcome takeBack(Sent sent, TrayId trayId, StockKey key, BigDecimal amount) {
+  public Outcome takeBack(
+      Sent sent, TrayId trayId, StockKey key, BigDecimal amount, Optional<Long> container) {
     return once.run(
         sent,
         session -> {
           Tray tray = session.trays().byId(trayId).orElseThrow();
           List<PastMovement> issued =
-              session.pastMovements().issuesOf(tray.number()).getOrDefault(key, List.of());
-          ItemStock stock = session.ledger().stockOf(key);
-          Booking booking = Ledger.takeBack(stock, issued, Quantity.of(stock.measure(), amount));
+              session.pastMovements().issuesOf(tray.number()).getOrDefault(key, List.of()).stream()
+                  .filter(issue -> container.isEmpty() || container.get() == issue.id())
+                  .toList();
+          if (issued.isEmpty()) {
+            return Outcome.refused(new TrayRefusal.NoSuchContainer());
+          }
+          ReturnOfIssue back =
+              new ReturnOfIssue(issued, Quantity.of(issued.get(0).quantity().measure(), amount));
+          LocalDate openedOn = tray.handedOverOn().orElse(clock.today());
           return Postings.write(
-              session, key.itemId(), booking, posting(tray, sent, "unused, came back"), 1);
+              session,
+              key.itemId(),
+              PackedReturn.of(session, key, back, openedOn),
+              posting(tray, sent, "unused, came back"),
+              1);
         });
   }
 

@@ -4,9 +4,9 @@ import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.FillCondition;
+import dev.lonja.core.fleet.LevelMethod;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.NewFill;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.ServiceTake;
@@ -68,7 +68,13 @@ public record Pour(Compartment compartment, ItemId itemId, FillCondition conditi
         .orElse(line.itemId());
   }
 
-  NewFill filled(Volume litres, LocalDate day, Sent sent) {
-    return new NewFill(compartment.id(), itemId, condition, litres, day, sent.actor());
+  /** True unless there is nothing to read: an exact amount goes in. */
+  public boolean hasLevel() {
+    return compartment.filling().level().filter(LevelMethod.Measured.class::isInstance).isEmpty();
+  }
+
+  NewFill filled(TakeBackDesk.Poured poured, LocalDate day, Sent sent) {
+    return new NewFill(
+        compartment.id(), itemId, condition, poured.litres(), poured.level(), day, sent.actor());
   }
 }

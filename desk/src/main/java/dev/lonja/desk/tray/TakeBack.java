@@ -55,7 +55,7 @@ final class TakeBack {
     machine.tasks().forEach(task -> judge(task, notes).ifPresent(refusals::add));
     List<Task> done = machine.tasks().stream().filter(task -> isDone(task, notes)).toList();
     List<Pour> pours = Pour.of(machine, tray, done);
-    notes.litres().keySet().stream()
+    notes.poured().keySet().stream()
         .filter(id -> pours.stream().noneMatch(pour -> pour.compartmentId().equals(id)))
         .map(TrayRefusal.PouredWithoutWork::new)
         .forEach(refusals::add);
@@ -73,8 +73,8 @@ final class TakeBack {
     machine.meters().forEach(meter -> addReading(meter, notes));
     machine.tasks().forEach(task -> note(task, notes));
     for (Pour pour : pours) {
-      Optional.ofNullable(notes.litres().get(pour.compartmentId()))
-          .map(litres -> pour.filled(litres, notes.day(), sent))
+      Optional.ofNullable(notes.poured().get(pour.compartmentId()))
+          .map(poured -> pour.filled(poured, notes.day(), sent))
           .ifPresent(
               fill ->
                   session.records().addFill(unit(), fill, Optional.of(tray.id()), "", clock.now()));

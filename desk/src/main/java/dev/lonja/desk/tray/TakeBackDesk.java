@@ -5,6 +5,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
@@ -115,12 +116,19 @@ public class TakeBackDesk {
   public record Substituted(TrayLine line, Item laid, Item asked) {}
 
   /**
+   * What was poured into a compartment.
+   *
+   * @param level how it stood then, if somebody read it
+   */
+  public record Poured(Volume litres, Optional<FillLevel> level) {}
+
+  /**
    * What somebody notes.
    *
    * @param day on which the work was done
    * @param meters what each of them showed then
    * @param outcomes by task, every one of the tray
-   * @param litres by compartment, what was poured; what is absent says nothing
+   * @param poured by compartment, what was poured; what is absent says nothing
    * @param fitted lines whose substitute fitted
    * @param wrong lines whose substitute did not fit, and why
    * @param found what was found wrong with the machine, one finding each
@@ -131,7 +139,7 @@ public class TakeBackDesk {
       LocalDate day,
       Map<MeterId, MeterValue> meters,
       Map<TaskId, TaskOutcome> outcomes,
-      Map<CompartmentId, Volume> litres,
+      Map<CompartmentId, Poured> poured,
       Set<Long> fitted,
       Map<Long, String> wrong,
       List<String> found,

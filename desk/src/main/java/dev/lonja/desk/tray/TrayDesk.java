@@ -1,5 +1,6 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.Destination;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
@@ -180,14 +181,16 @@ public class TrayDesk extends KeepersDesk {
    * Puts an item on the tray that the service itself does not ask for.
    *
    * @param amount in the item's measure
-   * @param why what it is for, where that has to be said; empty if nobody did
+   * @param said what it is for and where it goes, where that has to be said
    */
   @Allowed.ToKeepStore
-  public Outcome putOn(Sent sent, TrayId trayId, ItemId itemId, BigDecimal amount, String why) {
-    return onTray(sent, trayId, (session, tray) -> putOn(session, tray, itemId, amount, why));
+  public Outcome putOn(
+      Sent sent, TrayId trayId, ItemId itemId, BigDecimal amount, ByHand.Said said) {
+    return onTray(sent, trayId, (session, tray) -> putOn(session, tray, itemId, amount, said));
   }
 
-  private Outcome putOn(Session session, Tray tray, ItemId itemId, BigDecimal amount, String why) {
+  private Outcome putOn(
+      Session session, Tray tray, ItemId itemId, BigDecimal amount, ByHand.Said said) {
     Optional<Item> item = session.items().byId(itemId);
     if (item.isEmpty()) {
       return Outcome.refused(new TrayRefusal.UnknownItem());
@@ -196,19 +199,24 @@ public class TrayDesk extends KeepersDesk {
     if (!wanted.isPositive() || !wanted.isCountable()) {
       return Outcome.refused(new TrayRefusal.BadQuantity(wanted));
     }
-    Optional<TrayRefusal> objection = ByHand.on(session, clock.today(), tray, item.get(), why);
+    Optional<TrayRefusal> objection = ByHand.on(session, clock.today(), tray, item.get(), said);
     if (objection.isPresent()) {
       return Outcome.refused(objection.get());
     }
+    Optional<Compartment> into =
+        said.into()
+            .map(
+                TrayMachine.of(FleetPicture.load(session, clock.today()), tray).needs()
+                    ::compartment);
     session
         .trayLines()
         .addLine(
             tray.id(),
             itemId,
-            ByHand.place(item.get()),
-            new LineReason.ByHand(why),
+            into.map(Compartment::name).orElseGet(() -> ByHand.place(item.get())),
+            new LineReason.ByHand(said.why()),
             wanted,
-            Destination.NONE);
+            said.into().map(Destination::compartment).orElse(Destination.NONE));
     return Outcome.done();
   }
 

@@ -6,7 +6,6 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.PackPick;
-import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.meter.MeterStanding;
@@ -100,8 +99,7 @@ public record TrayFile(
    * A line.
    *
    * @param bin from which it is fetched
-   * @param out what went out and may still come back
-   * @param back what came back of it
+   * @param issued what went out of it
    * @param barcodes of its item
    * @param fluid for one that goes into a compartment
    * @param packs what a fluid will be taken from, as long as the tray is open
@@ -112,14 +110,29 @@ public record TrayFile(
   public record Line(
       TrayProgress.Step step,
       String bin,
-      Quantity out,
-      Quantity back,
+      Issued issued,
       List<String> barcodes,
       Optional<FluidLine> fluid,
       List<Packed> packs,
       Quantity used,
       Instead substitutes,
       List<Dispenser> with) {}
+
+  /**
+   * What went out.
+   *
+   * @param out of it may still come back, and {@code back} came back
+   * @param containers that a fluid went out in and that may come back, the last picked first
+   */
+  public record Issued(Quantity out, Quantity back, List<Container> containers) {}
+
+  /**
+   * A container, or several sealed ones of a lot.
+   *
+   * @param issue the movement by which it went out
+   * @param code of its lot
+   */
+  public record Container(long issue, String code, Quantity out) {}
 
   /** A pack that a fluid is taken from, and where it stands. */
   public record Packed(PackPick pick, LotFacts lot) {}
@@ -282,7 +295,7 @@ public record TrayFile(
     Map<StockKey, Quantity> free = everywhere.getOrDefault(tray.place(), Map.of());
     SortedMap<Place, String> names = session.places().names();
     Map<ItemId, String> where = bins(session, today, tray, items);
-    Map<StockKey, List<PastMovement>> issued = session.pastMovements().issuesOf(tray.number());
+    IssuedLines issued = IssuedLines.of(session, tray);
     FreeStock here = FreeStock.at(free);
     FluidBook book = FluidBook.at(session, tray.place(), here);
     Map<ItemId, List<String>> barcodes =
@@ -302,8 +315,7 @@ public record TrayFile(
               return new Line(
                   step,
                   where.get(step.line().itemId()),
-                  out(issued, step.line()),
-                  back(issued, step.line()),
+                  issued.of(step.line()),
                   barcodes.getOrDefault(step.line().itemId(), List.of()),
                   fluid,
                   packs.getOrDefault(step.line().id(), List.of()),
@@ -403,18 +415,6 @@ public record TrayFile(
               .toList());
     }
     return packed;
-  }
-
-  private static Quantity out(Map<StockKey, List<PastMovement>> issued, TrayLine line) {
-    return issued.getOrDefault(line.stock(), List.of()).stream()
-        .map(PastMovement::stillOut)
-        .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
-  }
-
-  private static Quantity back(Map<StockKey, List<PastMovement>> issued, TrayLine line) {
-    return issued.getOrDefault(line.stock(), List.of()).stream()
-        .map(issue -> issue.quantity().negated().minus(issue.stillOut()))
-        .reduce(Quantity.zero(line.wanted().measure()), Quantity::plus);
   }
 
   private static Instead instead(

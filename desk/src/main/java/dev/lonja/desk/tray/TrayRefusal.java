@@ -1,6 +1,7 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.crossref.Candidate;
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.Found;
 import dev.lonja.core.item.Item;
@@ -55,6 +56,9 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** Nothing of the item is out with this tray. */
   record NotOut(Item item) implements TrayRefusal {}
+
+  /** Nothing went out with the tray in such a container. */
+  record NoSuchContainer() implements TrayRefusal {}
 
   /** What is poured does not come back by the piece; somebody says how much. */
   record HowMuch(Item item) implements TrayRefusal {}
@@ -159,8 +163,29 @@ public sealed interface TrayRefusal extends Refusal {
   /** The quantity is not above zero, or of what is counted no whole number. */
   record BadQuantity(Quantity wanted) implements TrayRefusal {}
 
-  /** No compartment of its kind takes the fluid without a signature. */
-  record NowhereWithoutSignature(String unit, FluidObjection why) implements TrayRefusal {}
+  /** No compartment of its kind takes the fluid. */
+  record NoCompartmentTakes(String unit, FluidObjection why) implements TrayRefusal {}
+
+  /**
+   * No compartment of its kind takes the fluid without a signature; somebody says into which it
+   * goes, and signs there.
+   *
+   * @param why of the first of them
+   * @param compartments that take it with one
+   */
+  record IntoWhich(String unit, FluidObjection why, List<Compartment> compartments)
+      implements TrayRefusal {
+
+    public IntoWhich {
+      compartments = List.copyOf(compartments);
+    }
+  }
+
+  /** The fluid may not go into a compartment, whoever signs. */
+  record MayNotGoInto(Compartment compartment, FluidObjection why) implements TrayRefusal {}
+
+  /** The machine has no such compartment that holds fluids of this kind. */
+  record NoSuchCompartment(String unit, Item item) implements TrayRefusal {}
 
   /** Somebody has to sign before it is laid. */
   record LacksSignature(FluidLine line) implements TrayRefusal {}

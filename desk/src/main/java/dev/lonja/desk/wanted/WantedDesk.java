@@ -290,7 +290,7 @@ public class WantedDesk {
             clock.today(),
             unit.code(),
             FleetPicture.load(session, clock.today()).needs(unit.id()))
-        .objection(item, why);
+        .objection(item, ByHand.Said.why(why));
   }
 
   /** Nobody wants a part any more. */

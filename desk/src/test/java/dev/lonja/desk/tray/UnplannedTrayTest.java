@@ -209,7 +209,7 @@ class UnplannedTrayTest {
   }
 
   private Outcome putOn(TrayId tray, ItemId item, String why) {
-    return trays.putOn(cage.sent(), tray, item, BigDecimal.ONE, why);
+    return trays.putOn(cage.sent(), tray, item, BigDecimal.ONE, ByHand.Said.why(why));
   }
 
   /** Whether wanted by itself or waited for on a tray, the two clips are demand once. */

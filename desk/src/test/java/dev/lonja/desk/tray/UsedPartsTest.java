@@ -176,9 +176,9 @@ class UsedPartsTest {
     assertThat(onHand(LotCondition.USED_GOOD)).isEqualTo(Quantity.pieces(0));
     assertThat(Cage.reasons(handOvers.scanBack(cage.sent(), tray, "OS Z09")))
         .hasOnlyElementsOfType(TrayRefusal.NewOrUsed.class);
-    handOvers.takeBack(cage.sent(), tray, USED, BigDecimal.ONE);
+    handOvers.takeBack(cage.sent(), tray, USED, BigDecimal.ONE, Optional.empty());
     assertThat(onHand(LotCondition.USED_GOOD)).isEqualTo(Quantity.pieces(1));
-    handOvers.takeBack(cage.sent(), tray, USED, BigDecimal.ONE);
+    handOvers.takeBack(cage.sent(), tray, USED, BigDecimal.ONE, Optional.empty());
     // only new ones are out now
     assertThat(handOvers.scanBack(cage.sent(), tray, "OS Z09")).isInstanceOf(Outcome.Done.class);
     assertThat(onHand(LotCondition.NEW)).isEqualTo(fresh.minus(Quantity.pieces(1)));

@@ -21,6 +21,7 @@ import static dev.lonja.store.schema.Tables.TASK_RECORD;
 import dev.lonja.core.fleet.FillCondition;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.inspection.ValueKind;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.text.Lengths;
 import java.util.List;
 import java.util.Map;
@@ -129,6 +130,7 @@ final class RecordTables {
         .with(reference("item_id", FILL.ITEM_ID, "items", "with what"))
         .with(of("condition", FILL.CONDITION, words(FillCondition.values()), "in which state"))
         .with(of("volume_l", FILL.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres poured"))
+        .with(of("level", FILL.LEVEL, words(FillLevel.values()), "how it stood then").optional())
         .with(of("filled_on", FILL.FILLED_ON, date(), "day of the fill"))
         .with(reference("tray_id", FILL.TRAY_ID, "trays", "the tray").optional())
         .with(reference("withdraws", FILL.WITHDRAWS, "fills", "a wrong line").optional())

@@ -59,24 +59,43 @@ public final class LotRepository {
   }
 
   /** A lot for a container opened out of a sealed one; it counts from the sealed one's receipt. */
-  public LotId addOpenLot(
-      ItemId itemId, LotFacts from, LocalDate openedOn, Optional<LocalDate> expiresOn) {
+  public LotId addOpenLot(LotId sealed, LocalDate openedOn, Optional<LocalDate> expiresOn) {
+    Record from = context.selectFrom(LOT).where(LOT.ID.eq(sealed)).fetchSingle();
+    String code = from.get(LOT.CODE) + OPENED;
     Field<Integer> count = DSL.count();
     int before =
         context
             .select(count)
             .from(LOT)
-            .where(LOT.ITEM_ID.eq(itemId), LOT.CODE.startsWith(from.lotCode() + OPENED))
+            .where(LOT.ITEM_ID.eq(from.get(LOT.ITEM_ID)), LOT.CODE.startsWith(code))
             .fetchSingle(count);
     return context
         .insertInto(LOT)
-        .set(LOT.ITEM_ID, itemId)
-        .set(LOT.CODE, from.lotCode() + OPENED + (before + 1))
-        .set(LOT.RECEIVED_ON, from.lot().receivedOn())
+        .set(LOT.ITEM_ID, from.get(LOT.ITEM_ID))
+        .set(LOT.CODE, code + (before + 1))
+        .set(LOT.RECEIVED_ON, from.get(LOT.RECEIVED_ON))
         .set(LOT.EXPIRES_ON, expiresOn.orElse(null))
         .set(LOT.OPENED_ON, openedOn)
         .returning(LOT.ID)
         .fetchSingle(LOT.ID);
+  }
+
+  /** The last day on which a lot is good, whether any of it is left or not. */
+  public Optional<LocalDate> expiryOf(LotId id) {
+    return context
+        .select(LOT.EXPIRES_ON)
+        .from(LOT)
+        .where(LOT.ID.eq(id))
+        .fetchOptional(LOT.EXPIRES_ON);
+  }
+
+  /** The lots of an item that are open containers, empty ones too. */
+  public Set<LotId> openLots(ItemId itemId) {
+    return context
+        .select(LOT.ID)
+        .from(LOT)
+        .where(LOT.ITEM_ID.eq(itemId), LOT.OPENED_ON.isNotNull())
+        .fetchSet(LOT.ID);
   }
 
   /** The last received of the sealed lots of a code that are new and not set aside. */

@@ -16,6 +16,7 @@ import dev.lonja.core.inspection.InspectedValue;
 import dev.lonja.core.inspection.InspectionOutcome;
 import dev.lonja.core.inspection.ReplacementChance;
 import dev.lonja.core.inspection.ValueKind;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Volume;
@@ -217,6 +218,7 @@ public final class RecordRepository {
             row.get(FILL.ITEM_ID),
             FillCondition.valueOf(row.get(FILL.CONDITION)),
             new Volume(row.get(FILL.VOLUME_UL)),
+            Optional.ofNullable(row.get(FILL.LEVEL)).map(FillLevel::valueOf),
             row.get(FILL.FILLED_ON),
             row.get(FILL.ACTOR)),
         row.get(FILL.UNIT_ID),
@@ -257,6 +259,7 @@ public final class RecordRepository {
         .set(FILL.ITEM_ID, fill.itemId())
         .set(FILL.CONDITION, fill.condition().name())
         .set(FILL.VOLUME_UL, fill.volume().microlitres())
+        .set(FILL.LEVEL, fill.level().map(FillLevel::name).orElse(null))
         .set(FILL.FILLED_ON, fill.day())
         .set(FILL.TRAY_ID, trayId.orElse(null))
         .set(FILL.WITHDRAWS, withdraws.orElse(null))

@@ -18,6 +18,7 @@ import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.meter.Reading;
 import dev.lonja.core.meter.ReadingLog;
 import dev.lonja.core.meter.Ruling;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.pour.FillPolicy;
 import dev.lonja.core.pour.NewFill;
 import dev.lonja.core.pour.RecordedFill;
@@ -143,6 +144,7 @@ class RecordsTest {
             new ItemId(2),
             FillCondition.WITH_FILTER,
             Volume.ofLitres("7.9"),
+            Optional.of(FillLevel.RIGHT),
             TODAY,
             "workshop");
     write(

@@ -5,6 +5,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.inspection.Found;
 import dev.lonja.core.inspection.InspectedValue;
 import dev.lonja.core.ledger.LotCondition;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.quantity.PlainDecimal;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.wanted.Finding;
@@ -80,8 +81,13 @@ public record CompletionView(
       String condition,
       List<String> lots) {}
 
-  /** What was poured into a compartment. */
-  public record FluidRow(String compartment, BigDecimal litres, String number, String condition) {}
+  /**
+   * What was poured into a compartment.
+   *
+   * @param level how it stood then; empty if nobody read it
+   */
+  public record FluidRow(
+      String compartment, BigDecimal litres, String number, String condition, String level) {}
 
   static CompletionView of(RecordDesk.JobRecord job, List<TrayFile.Came> came) {
     Unit unit = job.unit();
@@ -143,7 +149,8 @@ public record CompletionView(
         filled.compartment(),
         filled.fill().volume().litres(),
         filled.item().number(),
-        filled.fill().condition().words());
+        filled.fill().condition().words(),
+        filled.fill().level().map(FillLevel::words).orElse(""));
   }
 
   /** The report as plain text, a line for each thing. */
@@ -202,6 +209,7 @@ public record CompletionView(
         + " L "
         + row.number()
         + ", "
-        + row.condition();
+        + row.condition()
+        + (row.level().isEmpty() ? "" : ", level " + row.level());
   }
 }

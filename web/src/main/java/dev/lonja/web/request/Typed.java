@@ -402,7 +402,6 @@ public final class Typed {
     return choiceOrNone(field, text, byName);
   }
 
-  /** What was read, if nothing was wrong with any of it. */
   /** How warm something in a tank is; nothing if nothing was typed. */
   public Optional<Temperature> warmth(String field, String text) {
     return text.isBlank()
@@ -410,6 +409,7 @@ public final class Typed {
         : spoken(field, "The temperature", text.strip(), "−40 to 65 °C", Spoken.TEMPERATURE);
   }
 
+  /** What was read, if nothing was wrong with any of it. */
   public <T> Optional<T> all(Supplier<T> read) {
     return problems.isEmpty() ? Optional.of(read.get()) : Optional.empty();
   }

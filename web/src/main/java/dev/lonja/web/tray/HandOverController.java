@@ -14,6 +14,7 @@ import dev.lonja.web.request.Typed;
 import dev.lonja.web.sign.PersonProblems;
 import jakarta.servlet.http.HttpSession;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -69,6 +70,7 @@ class HandOverController {
       @RequestParam ItemId itemId,
       @RequestParam(defaultValue = "") String used,
       @RequestParam String back,
+      @RequestParam Optional<Long> container,
       @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
@@ -78,7 +80,9 @@ class HandOverController {
     return replies.next(
         typed
             .amount("back", "The quantity", back, items.measure(itemId))
-            .map(amount -> handOvers.takeBack(sent, id, StockForms.key(itemId, used), amount)),
+            .map(
+                amount ->
+                    handOvers.takeBack(sent, id, StockForms.key(itemId, used), amount, container)),
         typed,
         new TrayReply.Page(id, person, session, fields),
         model);

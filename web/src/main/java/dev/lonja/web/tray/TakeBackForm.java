@@ -4,10 +4,10 @@ import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
 import dev.lonja.core.meter.MeterId;
+import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.PlainDecimal;
-import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TaskOutcome;
@@ -41,6 +41,7 @@ final class TakeBackForm {
   private static final String WHY_NOT = "why-not-";
   private static final String AGAIN = "again-";
   private static final String POURED = "poured-";
+  private static final String LEVEL = "level-";
   private static final String FITTED = "fitted-";
   private static final String WHY = "why-";
   private static final String FOUND = "found";
@@ -69,6 +70,10 @@ final class TakeBackForm {
     return POURED + compartment;
   }
 
+  private static String levelField(CompartmentId compartment) {
+    return LEVEL + compartment;
+  }
+
   static String conditionField(long lineId) {
     return OFF + lineId;
   }
@@ -94,6 +99,7 @@ final class TakeBackForm {
                 pour ->
                     new TakeBackView.FillRow(
                         pouredField(pour.compartmentId()),
+                        pour.hasLevel() ? levelField(pour.compartmentId()) : "",
                         pour.compartment().name(),
                         Beside.of(pour.book()) + ", " + pour.condition().words(),
                         LevelWording.of(pour.compartment())))
@@ -187,18 +193,19 @@ final class TakeBackForm {
     for (TakeBackDesk.Work work : asked.works()) {
       outcome(work, fields, typed).ifPresent(o -> outcomes.put(work.task().id(), o));
     }
-    Map<CompartmentId, Volume> litres = litres(fields, typed);
+    Map<CompartmentId, TakeBackDesk.Poured> poured = poured(fields, typed);
     Set<Long> fitted = new HashSet<>();
     Map<Long, String> wrong = new HashMap<>();
     substitutes(fields, typed, fitted, wrong);
     List<String> found = found(fields, typed);
     found.addAll(outOfLimits(outcomes));
+    found.addAll(offLevel(poured));
     Map<WantedPartId, String> dropped = dropped(fields, typed);
     Map<Long, TakeBackDesk.Kept> kept = kept(fields, typed);
     return typed.all(
         () ->
             new TakeBackDesk.Notes(
-                day.orElseThrow(), meters, outcomes, litres, fitted, wrong, found, dropped, kept));
+                day.orElseThrow(), meters, outcomes, poured, fitted, wrong, found, dropped, kept));
   }
 
   /** What is kept of what came off; where nothing is said it is waste. */
@@ -291,18 +298,40 @@ final class TakeBackForm {
     return Optional.of(new TaskOutcome.Done(Optional.empty()));
   }
 
-  private Map<CompartmentId, Volume> litres(Map<String, String> fields, Typed typed) {
-    Map<CompartmentId, Volume> litres = new HashMap<>();
+  private Map<CompartmentId, TakeBackDesk.Poured> poured(Map<String, String> fields, Typed typed) {
+    Map<CompartmentId, TakeBackDesk.Poured> poured = new HashMap<>();
     for (Pour pour : asked.pours()) {
       String field = pouredField(pour.compartmentId());
-      String text = fields.getOrDefault(field, "").strip();
-      if (!text.isEmpty()) {
+      String into = "Litres poured into " + pour.compartment().name();
+      String litres = fields.getOrDefault(field, "").strip();
+      String levelField = levelField(pour.compartmentId());
+      Optional<FillLevel> level =
+          typed.choiceOrNone(levelField, fields.getOrDefault(levelField, ""), FillLevel.values());
+      if (!litres.isEmpty()) {
         typed
-            .litres(field, "Litres poured into " + pour.compartment().name(), text, Limits.LITRES)
-            .ifPresent(volume -> litres.put(pour.compartmentId(), volume));
+            .litres(field, into, litres, Limits.LITRES)
+            .ifPresent(
+                volume -> poured.put(pour.compartmentId(), new TakeBackDesk.Poured(volume, level)));
+      } else if (level.isPresent()) {
+        typed.refuse(field, into + " are missing; a level alone is not kept.");
       }
     }
-    return litres;
+    return poured;
+  }
+
+  /** A level that does not stand right is a finding. */
+  private List<String> offLevel(Map<CompartmentId, TakeBackDesk.Poured> poured) {
+    List<String> words = new ArrayList<>();
+    for (Pour pour : asked.pours()) {
+      Optional.ofNullable(poured.get(pour.compartmentId()))
+          .flatMap(TakeBackDesk.Poured::level)
+          .filter(level -> level != FillLevel.RIGHT)
+          .ifPresent(
+              level ->
+                  words.add(
+                      pour.compartment().name() + ": level " + level.words() + " once filled"));
+    }
+    return words;
   }
 
   private void substitutes(

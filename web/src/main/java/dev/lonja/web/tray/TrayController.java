@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TrayId;
@@ -7,6 +8,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.ByHand;
 import dev.lonja.desk.tray.LooseDesk;
 import dev.lonja.desk.tray.TrayDesk;
 import dev.lonja.desk.tray.TrayRefusal;
@@ -153,18 +155,21 @@ class TrayController {
       @RequestParam ItemId itemId,
       @RequestParam String quantity,
       @RequestParam(defaultValue = "") String why,
+      @RequestParam Optional<CompartmentId> into,
       @RequestParam Map<String, String> fields,
       Authentication person,
       HttpSession session,
       Model model) {
     Typed typed = new Typed();
-    return replies.next(
+    Optional<Outcome> outcome =
         typed
             .amount("quantity", "The quantity", quantity, items.measure(itemId))
-            .map(amount -> desk.putOn(sent, id, itemId, amount, why.strip())),
-        typed,
-        new TrayReply.Page(id, person, session, fields),
-        model);
+            .map(
+                amount -> desk.putOn(sent, id, itemId, amount, new ByHand.Said(why.strip(), into)));
+    outcome
+        .flatMap(put -> refusal(put, TrayRefusal.IntoWhich.class))
+        .ifPresent(which -> model.addAttribute("into", which.compartments()));
+    return replies.next(outcome, typed, new TrayReply.Page(id, person, session, fields), model);
   }
 
   /**

@@ -92,7 +92,7 @@ final class TrayPage {
   }
 
   private boolean isFilterOut(TrayFile.Line line) {
-    return line.out().isPositive() && file.item(line.step().line()).family().isFilter();
+    return line.issued().out().isPositive() && file.item(line.step().line()).family().isFilter();
   }
 
   private TrayView.FindingRow finding(Finding finding) {
@@ -205,7 +205,7 @@ final class TrayPage {
         replaced ? file.items().get(asked.askedItemId()).number() : "",
         asked.substitution().map(TrayWording::why).orElse(""),
         asked.leftOut().orElse(""),
-        line.back().isPositive() ? line.back().display() : "",
+        line.issued().back().isPositive() ? line.issued().back().display() : "",
         asked.stock().condition() == LotCondition.NEW ? "" : asked.stock().condition().words());
   }
 
@@ -243,6 +243,16 @@ final class TrayPage {
     return instead.part().map(CandidateWording::instead).orElse("");
   }
 
+  /** Nothing where there is nothing to choose. */
+  private static List<TrayView.Container> containers(TrayFile.Issued issued) {
+    return issued.containers().size() < 2
+        ? List.of()
+        : issued.containers().stream()
+            .map(
+                one -> new TrayView.Container(one.issue(), one.code() + ", " + one.out().display()))
+            .toList();
+  }
+
   private TrayView.May may(TrayFile.Line line, Item item) {
     boolean laid = line.step().line().isLaid();
     boolean open = !line.step().line().isSettled();
@@ -256,7 +266,8 @@ final class TrayPage {
         open,
         open && line.step().line().isServiceKit(),
         line.used().isPositive() ? line.used().display() : "",
-        handedOver && line.out().isPositive() ? line.out().display() : "",
+        handedOver && line.issued().out().isPositive() ? line.issued().out().display() : "",
+        handedOver ? containers(line.issued()) : List.of(),
         line.substitutes().elsewhere().map(other -> ask(other, item)));
   }
 

@@ -255,15 +255,40 @@ public final class TrayRefusals {
           .when(TrayRefusal.UnknownItem.class, none -> Problem.ofWhole("That item is not known."))
           .when(TrayRefusal.BadQuantity.class, TrayRefusals::badQuantity)
           .when(
-              TrayRefusal.NowhereWithoutSignature.class,
-              nowhere ->
+              TrayRefusal.NoCompartmentTakes.class,
+              none ->
                   new Problem(
                       "quantity",
                       "No compartment of "
-                          + nowhere.unit()
+                          + none.unit()
+                          + " takes it. "
+                          + FluidAdvice.words(none.why())))
+          .when(
+              TrayRefusal.IntoWhich.class,
+              into ->
+                  new Problem(
+                      "into",
+                      "No compartment of "
+                          + into.unit()
                           + " takes it without a signature. "
-                          + FluidAdvice.words(nowhere.why())
-                          + " To sign for it, choose it on the compartment's own line."))
+                          + FluidAdvice.words(into.why())
+                          + " On a tray of "
+                          + into.unit()
+                          + ", say into which compartment it goes, and it is signed for there."))
+          .when(
+              TrayRefusal.MayNotGoInto.class,
+              not ->
+                  new Problem(
+                      "into", not.compartment().name() + ": " + FluidAdvice.words(not.why())))
+          .when(
+              TrayRefusal.NoSuchCompartment.class,
+              none ->
+                  new Problem(
+                      "into",
+                      none.unit() + " has no such compartment for " + none.item().number() + "."))
+          .when(
+              TrayRefusal.NoSuchContainer.class,
+              none -> new Problem("back", "Nothing of it is out with this tray any more."))
           .when(
               TrayRefusal.LacksSignature.class,
               line ->

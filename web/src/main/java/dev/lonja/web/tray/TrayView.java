@@ -129,6 +129,7 @@ public record TrayView(
    * @param loose true for a kit whose parts may be taken loose
    * @param used how many used, good ones may be laid for what it lacks; empty if none
    * @param back what may still come back, if the tray was handed over
+   * @param containers out of which of them it may be, where there are several
    * @param ask where it is short, another place that has it
    */
   public record May(
@@ -140,7 +141,11 @@ public record TrayView(
       boolean loose,
       String used,
       String back,
+      List<Container> containers,
       Optional<Ask> ask) {}
+
+  /** A container that a fluid went out in, by the movement by which it did. */
+  public record Container(long issue, String words) {}
 
   /**
    * Another place of the store that may be asked for it.

@@ -100,7 +100,8 @@ public record RecordView(
                         + " "
                         + filled.item().number()
                         + ", "
-                        + filled.fill().condition().words())
+                        + filled.fill().condition().words()
+                        + filled.fill().level().map(level -> ", level " + level.words()).orElse(""))
             .toList(),
         entry.found().stream().map(finding -> finding.words()).toList());
   }

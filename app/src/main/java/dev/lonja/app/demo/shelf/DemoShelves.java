@@ -7,11 +7,9 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
-import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
-import dev.lonja.core.ledger.StockedLot;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
@@ -132,22 +130,7 @@ public final class DemoShelves {
       receive(session, opening, lot, amount.subtract(open), at);
     }
     if (open.signum() > 0) {
-      LotFacts sealed =
-          new LotFacts(
-              new StockedLot(
-                  new LotInBin(opening.itemId(), lot, opening.binId()),
-                  LotCondition.NEW,
-                  day,
-                  expiry,
-                  false,
-                  Optional.empty(),
-                  opening.pack().orElseThrow()),
-              opening.lot(),
-              "");
-      LotId container =
-          session
-              .lots()
-              .addOpenLot(opening.itemId(), sealed, day, Optional.of(day.plusDays(OPEN_FOR)));
+      LotId container = session.lots().addOpenLot(lot, day, Optional.of(day.plusDays(OPEN_FOR)));
       receive(session, opening, container, open, at);
     }
   }
