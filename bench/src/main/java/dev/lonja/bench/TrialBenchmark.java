@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
@@ -118,9 +119,9 @@ public class TrialBenchmark {
     for (MeterOutlook meter : meters) {
       LocalDate from = RULES.today();
       for (int week = 0; week < RULES.weeks(); week++) {
-        ContinuousSampler sampler = meter.usage(from, RULES.sunday(week)).draws(random);
-        for (int trial = 0; trial < RULES.trials(); trial++) {
-          sum += sampler.sample();
+        Optional<ContinuousSampler> gamma = meter.usage(from, RULES.sunday(week)).gamma(random);
+        for (int trial = 0; gamma.isPresent() && trial < RULES.trials(); trial++) {
+          sum += gamma.get().sample();
         }
         from = RULES.sunday(week);
       }

@@ -44,14 +44,12 @@ public record MeterOutlook(
    */
   public record Usage(double mean, double dispersion, double fixed, double most) {
 
-    /** Draws of it, one after the other, from a source of chance. */
-    public ContinuousSampler draws(UniformRandomProvider random) {
-      if (mean <= 0) {
-        return () -> fixed;
-      }
-      ContinuousSampler gamma =
-          AhrensDieterMarsagliaTsangGammaSampler.of(random, mean / dispersion, dispersion);
-      return () -> Math.min(gamma.sample(), most) + fixed;
+    /** What of it runs by chance, drawn one after the other, not cut; empty if nothing does. */
+    public Optional<ContinuousSampler> gamma(UniformRandomProvider random) {
+      return mean > 0
+          ? Optional.of(
+              AhrensDieterMarsagliaTsangGammaSampler.of(random, mean / dispersion, dispersion))
+          : Optional.empty();
     }
 
     /** What it runs without any chance. */

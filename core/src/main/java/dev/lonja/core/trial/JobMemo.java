@@ -1,11 +1,10 @@
 package dev.lonja.core.trial;
 
-import java.util.BitSet;
 import java.util.List;
 
 /**
  * What a walk looked up last of the jobs that come again and again, with where their items are
- * taken down. Only for units of at most 64 tasks; a job that has no place pushes another out.
+ * taken down. A job that has no place pushes another out.
  */
 final class JobMemo {
 
@@ -15,14 +14,10 @@ final class JobMemo {
 
   private final JobTakes takes;
   private final TrialSink sink;
-  private final long[] sets = new long[PLACES];
-  private final long[] turnsOf = new long[PLACES];
-  private final long[] neglectedOf = new long[PLACES];
-  private final int[] versions = new int[PLACES];
   private final Entry[] entries = new Entry[PLACES];
 
   /** The lines of a job, and by line where its item is taken down. */
-  record Entry(JobLine[] lines, TrialSink.Column[] columns) {}
+  record Entry(JobTakes.Job job, JobLine[] lines, TrialSink.Column[] columns) {}
 
   JobMemo(JobTakes takes, TrialSink sink) {
     this.takes = takes;
@@ -30,39 +25,31 @@ final class JobMemo {
   }
 
   /**
-   * What a job takes.
+   * What a job takes; the sets are not kept.
    *
-   * @param set its tasks, a bit each, and {@code turns} and {@code neglected} those of them
+   * @param set its tasks, and {@code turns} and {@code neglected} those of them
    */
-  Entry of(long set, long turns, long neglected, int version) {
-    int place = (int) ((set + 3 * turns + 5 * neglected + version) * MIX >>> TOP_BITS);
+  Entry of(TaskSet set, TaskSet turns, TaskSet neglected, int version) {
+    long mixed = set.hashCode() + 3L * turns.hashCode() + 5L * neglected.hashCode() + version;
+    int place = (int) (mixed * MIX >>> TOP_BITS);
     Entry entry = entries[place];
     if (entry == null
-        || sets[place] != set
-        || turnsOf[place] != turns
-        || neglectedOf[place] != neglected
-        || versions[place] != version) {
-      entry = of(new JobTakes.Job(bits(set), bits(turns), bits(neglected), version));
+        || entry.job().version() != version
+        || !entry.job().tasks().equals(set)
+        || !entry.job().turns().equals(turns)
+        || !entry.job().neglected().equals(neglected)) {
+      entry = of(new JobTakes.Job(set.copy(), turns.copy(), neglected.copy(), version));
       entries[place] = entry;
-      sets[place] = set;
-      turnsOf[place] = turns;
-      neglectedOf[place] = neglected;
-      versions[place] = version;
     }
     return entry;
   }
 
-  private static BitSet bits(long set) {
-    return BitSet.valueOf(new long[] {set});
-  }
-
-  /** What any job takes. */
-  Entry of(JobTakes.Job job) {
+  private Entry of(JobTakes.Job job) {
     List<JobLine> lines = takes.of(job);
     TrialSink.Column[] columns = new TrialSink.Column[lines.size()];
     for (int i = 0; i < columns.length; i++) {
       columns[i] = sink.column(lines.get(i).item());
     }
-    return new Entry(lines.toArray(JobLine[]::new), columns);
+    return new Entry(job, lines.toArray(JobLine[]::new), columns);
   }
 }

@@ -8,7 +8,6 @@ import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.TakeLine;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +30,7 @@ final class JobTakes {
    * @param neglected those that were left for too long
    * @param version of what the unit is made of, which changes with its fluids
    */
-  record Job(BitSet tasks, BitSet turns, BitSet neglected, int version) {}
+  record Job(TaskSet tasks, TaskSet turns, TaskSet neglected, int version) {}
 
   JobTakes(TrialUnit unit, TrialRules rules) {
     this.unit = unit;
@@ -51,17 +50,12 @@ final class JobTakes {
     return versionOfWeek[week];
   }
 
+  /** What a job takes, whose sets nobody changes any more. */
   List<JobLine> of(Job job) {
     List<JobLine> lines = known.get(job);
     if (lines == null) {
       lines = workOut(job);
-      known.put(
-          new Job(
-              (BitSet) job.tasks().clone(),
-              (BitSet) job.turns().clone(),
-              (BitSet) job.neglected().clone(),
-              job.version()),
-          lines);
+      known.put(job, lines);
     }
     return lines;
   }
@@ -70,10 +64,10 @@ final class JobTakes {
     UnitNeeds needs = versions.get(job.version());
     List<Task> together = new ArrayList<>();
     Set<TaskId> neglected = new HashSet<>();
-    for (int i = job.tasks().nextSetBit(0); i >= 0; i = job.tasks().nextSetBit(i + 1)) {
-      boolean itsTurn = job.turns().get(i);
+    for (int i = job.tasks().next(0); i >= 0; i = job.tasks().next(i + 1)) {
+      boolean itsTurn = job.turns().contains(i);
       together.add(tasks.get(i).withTurn(turn -> turn.standing(itsTurn)));
-      if (job.neglected().get(i)) {
+      if (job.neglected().contains(i)) {
         neglected.add(tasks.get(i).id());
       }
     }

@@ -13,6 +13,8 @@ final class MeterRun {
 
   private static final EffectiveDays FORTNIGHT = new EffectiveDays(14L * EffectiveDays.ONE_DAY);
 
+  private static final ContinuousSampler NOTHING = () -> 0;
+
   private final MeterId id;
   private final MeterOutlook outlook;
   private final List<MeterOutlook.Usage> steps = new ArrayList<>();
@@ -49,13 +51,20 @@ final class MeterRun {
   final class Draws {
 
     private final Chance chance = new Chance();
-    private final List<ContinuousSampler> samplers;
+    private final ContinuousSampler[] gammas;
+    private final double[] most;
+    private final double[] fixed;
     private final double[] life = new double[steps.size()];
     private final boolean byChance;
 
     private Draws(boolean byChance) {
       this.byChance = byChance;
-      this.samplers = steps.stream().map(step -> step.draws(chance)).toList();
+      this.most = steps.stream().mapToDouble(MeterOutlook.Usage::most).toArray();
+      this.fixed = steps.stream().mapToDouble(MeterOutlook.Usage::fixed).toArray();
+      this.gammas =
+          steps.stream()
+              .map(step -> step.gamma(chance).orElse(NOTHING))
+              .toArray(ContinuousSampler[]::new);
       double at = outlook.base().tenths() / 10.0;
       for (int i = 0; i < life.length; i++) {
         at += steps.get(i).expected();
@@ -69,7 +78,7 @@ final class MeterRun {
         chance.begin(seed, Chance.Kind.METER, id.value(), trial);
         double at = outlook.base().tenths() / 10.0;
         for (int i = 0; i < life.length; i++) {
-          at += samplers.get(i).sample();
+          at += Math.min(gammas[i].sample(), most[i]) + fixed[i];
           life[i] = at;
         }
       }

@@ -17,6 +17,10 @@ public interface TrialSink {
   /** What of one item is used is taken down here. */
   @FunctionalInterface
   interface Column {
+
+    /** Takes nothing down. */
+    Column NOWHERE = (trial, week, thousandths) -> {};
+
     void take(int trial, int week, long thousandths);
   }
 

@@ -15,7 +15,6 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,12 +36,11 @@ final class UnitRun {
   final boolean[] byChance;
   final TaskRun[] tasks;
   final int[][] ledBy;
-  final List<TrayRun> trays = new ArrayList<>();
+  final TrayRun[] trays;
   final int[] trayOf;
   final List<HoldRun> holds = new ArrayList<>();
   final List<TopUpRun> topUps = new ArrayList<>();
   final JobTakes takes;
-  final long[] sundays;
   final int weeks;
 
   /** Whether any task leads another, has turns, or was left for too long. */
@@ -52,13 +50,15 @@ final class UnitRun {
   final boolean neglects;
 
   /** A tray as trials see it: the week in which its work is done, and whether it is out. */
-  record TrayRun(int week, boolean out, BitSet tasks) {}
+  record TrayRun(int week, boolean out, TaskSet tasks) {}
 
   /** What is taken off the first occurrences of some tasks, in thousandths. */
-  record HoldRun(BitSet tasks, Map<ItemId, Long> laid) {}
+  record HoldRun(TaskSet tasks, Map<ItemId, Long> laid) {}
 
   /**
    * A compartment that is topped up: by week, of which item how many thousandths each hour or km.
+   *
+   * @param items one for each week
    */
   record TopUpRun(int meter, List<Optional<ItemId>> items, double[] perRun) {}
 
@@ -66,10 +66,6 @@ final class UnitRun {
     this.unit = unit;
     this.rules = rules;
     this.weeks = unit.lastDay().map(day -> weeksUntil(day, rules)).orElse(rules.weeks());
-    this.sundays = new long[rules.weeks()];
-    for (int week = 0; week < rules.weeks(); week++) {
-      sundays[week] = rules.sunday(week).toEpochDay();
-    }
     Map<TaskId, Integer> places = new HashMap<>();
     unit.tasks().forEach(standing -> places.put(standing.task().id(), places.size()));
     Map<MeterId, Integer> known = new LinkedHashMap<>();
@@ -86,15 +82,18 @@ final class UnitRun {
           standing.task().timing() instanceof Timing.EveryNth every
               ? places.get(every.leadTaskId())
               : -1;
-      tasks[i] = new TaskRun(standing, meter, lead, rules);
+      double fortnight = meter == TaskRun.NO_METER ? 0 : meters.get(meter).fortnight();
+      tasks[i] = new TaskRun(standing, meter, fortnight, lead, rules);
     }
     this.ledBy = ledBy();
     this.leads = Arrays.stream(tasks).anyMatch(TaskRun::isLed);
     this.turns = Arrays.stream(tasks).anyMatch(task -> task.turn > 0);
     this.neglects = Arrays.stream(tasks).anyMatch(task -> task.neglected);
-    this.trayOf = trays(places);
+    List<TrayRun> inHand = new ArrayList<>();
+    this.trayOf = trays(places, inHand);
+    this.trays = inHand.toArray(TrayRun[]::new);
     for (TrayHold hold : unit.holds()) {
-      BitSet its = places(places, hold.taskIds());
+      TaskSet its = places(places, hold.taskIds());
       Map<ItemId, Long> laid = new TreeMap<>();
       hold.laid().forEach((item, quantity) -> laid.put(item, JobLine.thousandths(quantity)));
       holds.add(new HoldRun(its, laid));
@@ -142,26 +141,28 @@ final class UnitRun {
         .toArray(int[][]::new);
   }
 
-  /** Which tray stands for each task; -1 for none. */
-  private int[] trays(Map<TaskId, Integer> places) {
+  /** Which of the trays, which are added, stands for each task; -1 for none. */
+  private int[] trays(Map<TaskId, Integer> places, List<TrayRun> inHand) {
     int[] trayOfTask = new int[tasks.length];
     Arrays.fill(trayOfTask, -1);
     for (InHand tray : unit.inHand()) {
-      BitSet its = places(places, tray.taskIds());
+      TaskSet its = places(places, tray.taskIds());
       if (!its.isEmpty()) {
-        its.stream().forEach(task -> trayOfTask[task] = trays.size());
-        trays.add(new TrayRun(rules.week(tray.on(rules.today())), tray.out(), its));
+        for (int task = its.next(0); task >= 0; task = its.next(task + 1)) {
+          trayOfTask[task] = inHand.size();
+        }
+        inHand.add(new TrayRun(rules.week(tray.on(rules.today())), tray.out(), its));
       }
     }
     return trayOfTask;
   }
 
-  private static BitSet places(Map<TaskId, Integer> places, Iterable<TaskId> ids) {
-    BitSet its = new BitSet();
+  private static TaskSet places(Map<TaskId, Integer> places, Iterable<TaskId> ids) {
+    TaskSet its = new TaskSet(places.size());
     for (TaskId id : ids) {
       Integer place = places.get(id);
       if (place != null) {
-        its.set(place);
+        its.add(place);
       }
     }
     return its;
@@ -192,7 +193,7 @@ final class UnitRun {
 
   /** The number of a task by its place. */
   long number(int task) {
-    return unit.tasks().get(task).task().id().value();
+    return tasks[task].number;
   }
 
   private boolean[] byChance() {

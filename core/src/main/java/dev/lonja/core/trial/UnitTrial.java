@@ -2,36 +2,33 @@ package dev.lonja.core.trial;
 
 import dev.lonja.core.item.ItemId;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /**
  * One walk through the weeks: where each task of a unit stands as they go by. Walks of one object
- * follow each other; each begins anew. Weeks in which no limit is crossed and no day falls are
- * passed over.
+ * follow each other; each begins anew. For each task stands the week in which it falls due next, so
+ * that the weeks in which nothing does are passed over.
  */
 final class UnitTrial {
 
-  private static final int JOIN_DAYS = 14;
-  private static final int TENTH_OF_IT = 10;
-  private static final int DAYS = 7;
+  /** A task joins within fourteen days after the week. */
+  private static final int JOIN_WEEKS = 2;
 
   /** More than any task comes up in the longest look, and than there are items. */
   private static final long OCCASIONS = 1L << 20;
 
-  private static final BitSet NONE = new BitSet();
-
   private final UnitRun unit;
-  private final TrialSink sink;
   private final JobMemo memo;
   private final TaskRun[] tasks;
+
+  /** By task, the week in which it falls due by itself; the end if it does not any more. */
+  private final int[] next;
+
   private final double[] limit;
-  private final double[] pending;
-  private final long[] day;
+  private final double[] joins;
+  private final int[] calendar;
   private final int[] leads;
   private final int[] kept;
   private final int[] times;
@@ -40,21 +37,25 @@ final class UnitTrial {
   private final int[] doneIn;
   private final int[] now;
   private final List<Map<ItemId, Long>> held = new ArrayList<>();
+  private final TrialSink.Column[][] toppedUp;
 
-  /** By meter the next limit of any task that is not waiting. */
-  private final double[] nextLimit;
+  // what a job is looked up by, filled anew for each
+  private final TaskSet set;
+  private final TaskSet along;
+  private final TaskSet turns;
+  private final TaskSet neglected;
 
   private int trial;
   private double[][] life = new double[0][];
 
   UnitTrial(UnitRun unit, TrialSink sink) {
     this.unit = unit;
-    this.sink = sink;
     this.memo = new JobMemo(unit.takes, sink);
     this.tasks = unit.tasks;
+    this.next = new int[tasks.length];
     this.limit = new double[tasks.length];
-    this.pending = new double[tasks.length];
-    this.day = new long[tasks.length];
+    this.joins = new double[tasks.length];
+    this.calendar = new int[tasks.length];
     this.leads = new int[tasks.length];
     this.kept = new int[tasks.length];
     this.times = new int[tasks.length];
@@ -62,24 +63,98 @@ final class UnitTrial {
     this.waits = new boolean[tasks.length];
     this.doneIn = new int[tasks.length];
     this.now = new int[tasks.length];
-    this.nextLimit = new double[unit.meters.size()];
+    this.set = new TaskSet(tasks.length);
+    this.along = new TaskSet(tasks.length);
+    this.turns = new TaskSet(tasks.length);
+    this.neglected = new TaskSet(tasks.length);
+    this.toppedUp =
+        unit.topUps.stream().map(topUp -> columns(topUp, sink)).toArray(TrialSink.Column[][]::new);
+  }
+
+  /** By week, where what is topped up is taken down. */
+  private static TrialSink.Column[] columns(UnitRun.TopUpRun topUp, TrialSink sink) {
+    Map<ItemId, TrialSink.Column> byItem = new HashMap<>();
+    return topUp.items().stream()
+        .map(
+            item ->
+                item.map(id -> byItem.computeIfAbsent(id, sink::column))
+                    .orElse(TrialSink.Column.NOWHERE))
+        .toArray(TrialSink.Column[]::new);
   }
 
   /**
    * Walks through a trial.
    *
-   * @param life by meter, what it stands at today and at the end of each week
+   * @param lives by meter, what it stands at today and at the end of each week
    */
   void through(int number, double[][] lives) {
     trial = number;
     life = lives;
     begin();
-    int week = 0;
+    int week = soonest(0);
     while (week < unit.weeks) {
       walk(week);
-      week = nextWeek(week);
+      week = soonest(week + 1);
     }
-    unit.topUps.forEach(this::topUp);
+    for (int i = 0; i < toppedUp.length; i++) {
+      topUp(unit.topUps.get(i), toppedUp[i]);
+    }
+  }
+
+  private void begin() {
+    for (int i = 0; i < tasks.length; i++) {
+      TaskRun task = tasks[i];
+      limit[i] = task.limit;
+      joins[i] = task.joinsAtFirst;
+      calendar[i] = task.calendar;
+      leads[i] = task.leadsDone;
+      kept[i] = task.kept;
+      times[i] = 0;
+      moved[i] = task.movedWeek >= 0;
+      waits[i] = unit.trayOf[i] >= 0;
+      doneIn[i] = -1;
+      next[i] = task.isPassed() && !waits[i] && !moved[i] ? 0 : fallsDue(i, 0);
+    }
+    if (!unit.holds.isEmpty()) {
+      held.clear();
+      unit.holds.forEach(hold -> held.add(new HashMap<>(hold.laid())));
+    }
+  }
+
+  /** The first week from one on in which something falls due by itself, or a tray is brought. */
+  private int soonest(int from) {
+    int first = unit.weeks;
+    for (UnitRun.TrayRun tray : unit.trays) {
+      if (tray.week() >= from) {
+        first = Math.min(first, tray.week());
+      }
+    }
+    for (int week : next) {
+      first = Math.min(first, week);
+    }
+    return first;
+  }
+
+  /** The first week from one on in which a task falls due by itself, as it stands. */
+  private int fallsDue(int i, int from) {
+    TaskRun task = tasks[i];
+    if (waits[i] || task.isLed()) {
+      return unit.weeks;
+    }
+    if (moved[i]) {
+      return Math.max(from, task.movedWeek);
+    }
+    int last = Math.min(unit.weeks, Math.max(from, calendar[i]));
+    if (task.meter == TaskRun.NO_METER) {
+      return last;
+    }
+    double[] its = life[task.meter];
+    double wanted = limit[i];
+    int week = from;
+    while (week < last && its[week + 1] < wanted) {
+      week++;
+    }
+    return week;
   }
 
   private void walk(int week) {
@@ -97,74 +172,16 @@ final class UnitTrial {
     }
   }
 
-  private void begin() {
-    for (int i = 0; i < tasks.length; i++) {
-      limit[i] = tasks[i].limit;
-      pending[i] = tasks[i].pendingSpan;
-      day[i] = tasks[i].day;
-      leads[i] = tasks[i].leadsDone;
-      kept[i] = tasks[i].kept;
-      times[i] = 0;
-      moved[i] = tasks[i].movedWeek >= 0;
-      waits[i] = unit.trayOf[i] >= 0;
-      doneIn[i] = -1;
-    }
-    held.clear();
-    unit.holds.forEach(hold -> held.add(new HashMap<>(hold.laid())));
-  }
-
-  /** The next week after one in which something may fall due by itself, or a tray is brought. */
-  private int nextWeek(int week) {
-    int next = unit.weeks;
-    for (UnitRun.TrayRun tray : unit.trays) {
-      if (tray.week() > week) {
-        next = Math.min(next, tray.week());
-      }
-    }
-    Arrays.fill(nextLimit, TaskRun.NO_LIMIT);
-    long soonest = TaskRun.NO_DAY;
-    for (int i = 0; i < tasks.length; i++) {
-      TaskRun task = tasks[i];
-      if (!waits[i] && !task.isLed()) {
-        soonest = Math.min(soonest, moved[i] ? task.movedDay : day[i]);
-        if (!moved[i] && task.meter != TaskRun.NO_METER) {
-          nextLimit[task.meter] = Math.min(nextLimit[task.meter], limit[i]);
-        }
-      }
-    }
-    next = Math.min(next, Math.max(week + 1, weekOf(soonest)));
-    for (int meter = 0; meter < nextLimit.length; meter++) {
-      next = crossing(meter, week + 1, next);
-    }
-    return next;
-  }
-
-  /** The first week that ends on a day or after it. */
-  private int weekOf(long wanted) {
-    return wanted > unit.sundays[unit.sundays.length - 1]
-        ? unit.weeks
-        : (int) Math.max(0, Math.floorDiv(wanted - unit.sundays[0] + DAYS - 1, DAYS));
-  }
-
-  /** The first week from one on, before another, in which a meter reaches its next limit. */
-  private int crossing(int meter, int from, int before) {
-    double[] its = life[meter];
-    double wanted = nextLimit[meter];
-    int week = from;
-    while (week < before && its[week + 1] < wanted) {
-      week++;
-    }
-    return week;
-  }
-
   private void bring(UnitRun.TrayRun tray, int week) {
-    for (int i = tray.tasks().nextSetBit(0); i >= 0; i = tray.tasks().nextSetBit(i + 1)) {
+    along.clear();
+    for (int i = tray.tasks().next(0); i >= 0; i = tray.tasks().next(i + 1)) {
       waits[i] = false;
       done(i, week);
     }
-    job((BitSet) tray.tasks().clone(), week, tray.out());
-    BitSet along = new BitSet();
-    tray.tasks().stream().forEach(i -> lead(i, along));
+    job(tray.tasks(), week, tray.out());
+    for (int i = tray.tasks().next(0); i >= 0; i = tray.tasks().next(i + 1)) {
+      lead(i);
+    }
     if (!along.isEmpty()) {
       job(along, week, false);
     }
@@ -174,7 +191,7 @@ final class UnitTrial {
   private int fallDue(int week) {
     int most = 0;
     for (int i = 0; i < tasks.length; i++) {
-      now[i] = waits[i] || tasks[i].isLed() || doneIn[i] == week ? 0 : due(i, week);
+      now[i] = next[i] == week ? due(i, week) : 0;
       most = Math.max(most, now[i]);
     }
     return most;
@@ -182,32 +199,24 @@ final class UnitTrial {
 
   private int due(int i, int week) {
     TaskRun task = tasks[i];
-    if (moved[i]) {
-      if (week < task.movedWeek) {
-        return 0;
-      }
-      done(i, week);
-      return 1;
-    }
     int count = 0;
-    if (task.meter != TaskRun.NO_METER) {
+    if (!moved[i] && task.meter != TaskRun.NO_METER) {
       if (week == 0 && task.isPassed()) {
         count = 1;
         limit[i] = task.lifeToday + task.span;
-        pending[i] = task.span;
       }
       while (life[task.meter][week + 1] >= limit[i]) {
         count++;
         limit[i] += task.span;
-        pending[i] = task.span;
       }
     }
-    if (count > 0) {
-      day[i] = task.dayOnceDone(week);
-    } else if (day[i] <= unit.sundays[week]) {
+    if (count == 0) {
       done(i, week);
-      count = 1;
+      return 1;
     }
+    calendar[i] = task.calendarOnceDone(week);
+    joins[i] = task.joins;
+    next[i] = fallsDue(i, week + 1);
     return count;
   }
 
@@ -215,12 +224,13 @@ final class UnitTrial {
   private void done(int i, int week) {
     TaskRun task = tasks[i];
     moved[i] = false;
-    day[i] = task.dayOnceDone(week);
-    pending[i] = task.span;
+    calendar[i] = task.calendarOnceDone(week);
+    joins[i] = task.joins;
     if (task.meter != TaskRun.NO_METER) {
       limit[i] = life[task.meter][week + 1] + task.span;
     }
     doneIn[i] = week;
+    next[i] = fallsDue(i, week + 1);
   }
 
   private void join(int week) {
@@ -235,89 +245,79 @@ final class UnitTrial {
 
   private boolean isClose(int i, int week) {
     TaskRun task = tasks[i];
-    long soon = unit.sundays[week] + JOIN_DAYS;
+    int soon = week + JOIN_WEEKS;
     if (moved[i]) {
-      return task.movedDay <= soon;
+      return task.movedWeek <= soon;
     }
-    if (day[i] <= soon) {
-      return true;
-    }
-    if (task.meter == TaskRun.NO_METER) {
-      return false;
-    }
-    double left = limit[i] - life[task.meter][week + 1];
-    return left <= pending[i] / TENTH_OF_IT && left <= unit.meters.get(task.meter).fortnight();
+    return calendar[i] <= soon
+        || (task.meter != TaskRun.NO_METER && limit[i] - life[task.meter][week + 1] <= joins[i]);
   }
 
   /** What is done for the so manieth time in the week, with what comes along. */
-  private BitSet together(int time) {
-    BitSet set = new BitSet(tasks.length);
+  private TaskSet together(int time) {
+    set.clear();
     for (int i = 0; i < tasks.length; i++) {
       if (now[i] >= time) {
-        set.set(i);
+        set.add(i);
       }
     }
     if (unit.leads) {
-      BitSet along = new BitSet(tasks.length);
-      for (int i = set.nextSetBit(0); i >= 0; i = set.nextSetBit(i + 1)) {
-        lead(i, along);
+      along.clear();
+      for (int i = set.next(0); i >= 0; i = set.next(i + 1)) {
+        lead(i);
       }
-      set.or(along);
+      set.addAll(along);
     }
     return set;
   }
 
-  private void lead(int i, BitSet along) {
+  private void lead(int i) {
     for (int led : unit.ledBy[i]) {
       if (!waits[led] && ++leads[led] >= tasks[led].nth) {
         leads[led] = 0;
-        along.set(led);
+        along.add(led);
       }
     }
   }
 
-  private void job(BitSet set, int week, boolean out) {
+  private void job(TaskSet done, int week, boolean out) {
     if (!out) {
-      JobMemo.Entry entry = lines(set, unit.takes.version(week));
+      JobMemo.Entry entry =
+          memo.of(
+              done,
+              unit.turns ? turns(done) : turns,
+              unit.neglects ? neglected(done) : neglected,
+              unit.takes.version(week));
       for (int i = 0; i < entry.lines().length; i++) {
         take(entry.lines()[i], entry.columns()[i], week);
       }
     }
-    for (int i = set.nextSetBit(0); i >= 0; i = set.nextSetBit(i + 1)) {
+    for (int i = done.next(0); i >= 0; i = done.next(i + 1)) {
       times[i]++;
       kept[i] = isItsTurn(i) ? 0 : kept[i] + 1;
     }
-  }
-
-  private JobMemo.Entry lines(BitSet set, int version) {
-    BitSet turns = unit.turns ? turns(set) : NONE;
-    BitSet neglected = unit.neglects ? neglected(set) : NONE;
-    return tasks.length <= Long.SIZE
-        ? memo.of(word(set), word(turns), word(neglected), version)
-        : memo.of(new JobTakes.Job(set, turns, neglected, version));
-  }
-
-  private static long word(BitSet set) {
-    long[] words = set.isEmpty() ? new long[1] : set.toLongArray();
-    return words[0];
   }
 
   private boolean isItsTurn(int i) {
     return tasks[i].turn > 0 && kept[i] + 1 >= tasks[i].turn;
   }
 
-  private BitSet turns(BitSet set) {
-    BitSet turns = new BitSet(tasks.length);
-    for (int i = set.nextSetBit(0); i >= 0; i = set.nextSetBit(i + 1)) {
-      turns.set(i, isItsTurn(i));
+  private TaskSet turns(TaskSet done) {
+    turns.clear();
+    for (int i = done.next(0); i >= 0; i = done.next(i + 1)) {
+      if (isItsTurn(i)) {
+        turns.add(i);
+      }
     }
     return turns;
   }
 
-  private BitSet neglected(BitSet set) {
-    BitSet neglected = new BitSet(tasks.length);
-    for (int i = set.nextSetBit(0); i >= 0; i = set.nextSetBit(i + 1)) {
-      neglected.set(i, tasks[i].neglected && times[i] == 0);
+  private TaskSet neglected(TaskSet done) {
+    neglected.clear();
+    for (int i = done.next(0); i >= 0; i = done.next(i + 1)) {
+      if (tasks[i].neglected && times[i] == 0) {
+        neglected.add(i);
+      }
     }
     return neglected;
   }
@@ -339,7 +339,7 @@ final class UnitTrial {
     long left = wanted;
     for (int i = 0; i < held.size(); i++) {
       Long laid = held.get(i).get(line.item());
-      if (laid != null && unit.holds.get(i).tasks().get(line.task())) {
+      if (laid != null && unit.holds.get(i).tasks().contains(line.task())) {
         left -= Math.min(left, Math.min(laid, line.toLay()));
         held.get(i).put(line.item(), laid - Math.min(laid, line.toLay()));
       }
@@ -353,13 +353,13 @@ final class UnitTrial {
     return (which * OCCASIONS + times[line.task()]) * OCCASIONS + line.item().value();
   }
 
-  private void topUp(UnitRun.TopUpRun topUp) {
+  private void topUp(UnitRun.TopUpRun topUp, TrialSink.Column[] columns) {
     double[] its = life[topUp.meter()];
+    double[] perRun = topUp.perRun();
     for (int week = 0; week < unit.weeks; week++) {
-      long millilitres = Math.round((its[week + 1] - its[week]) * topUp.perRun()[week]);
-      Optional<ItemId> item = topUp.items().get(week);
-      if (millilitres > 0 && item.isPresent()) {
-        sink.take(item.get(), trial, week, millilitres);
+      long millilitres = Math.round((its[week + 1] - its[week]) * perRun[week]);
+      if (millilitres > 0) {
+        columns[week].take(trial, week, millilitres);
       }
     }
   }

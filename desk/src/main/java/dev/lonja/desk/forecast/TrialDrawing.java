@@ -17,7 +17,6 @@ import dev.lonja.store.Session;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -157,27 +156,37 @@ record TrialDrawing(Inputs inputs, Bands bands) {
 
   /** What has to be drawn, and taken off, for those that stand otherwise by now. */
   private static List<Part> changes(Optional<Inputs> before, Inputs now) {
-    Map<UnitId, TrialUnit> known = new HashMap<>();
-    before.ifPresent(inputs -> known.putAll(inputs.units()));
-    List<Part> parts = new ArrayList<>();
+    Map<UnitId, TrialUnit> gone = new LinkedHashMap<>();
+    before.ifPresent(inputs -> gone.putAll(inputs.units()));
+    List<TrialUnit> changed = new ArrayList<>();
     now.units()
         .forEach(
             (id, unit) -> {
-              if (!unit.equals(known.get(id))) {
-                UnitTrials trials = new UnitTrials(unit, now.rules());
-                parts.add((from, to, totals) -> trials.draw(from, to, totals.at(unit.home())));
+              if (unit.equals(gone.get(id))) {
+                gone.remove(id);
               } else {
-                known.remove(id);
+                changed.add(unit);
               }
             });
-    known
-        .values()
-        .forEach(
-            gone -> {
-              UnitTrials trials = new UnitTrials(gone, now.rules());
-              parts.add(
-                  (from, to, totals) -> trials.draw(from, to, totals.at(gone.home()).takingOff()));
-            });
+    List<Part> parts = new ArrayList<>();
+    parts.addAll(changed.parallelStream().map(unit -> unit(unit, now.rules())).toList());
+    parts.addAll(gone.values().parallelStream().map(unit -> takenOff(unit, now.rules())).toList());
+    parts.addAll(beside(before, now));
+    return parts;
+  }
+
+  private static Part unit(TrialUnit unit, TrialRules rules) {
+    UnitTrials trials = new UnitTrials(unit, rules);
+    return (from, to, totals) -> trials.draw(from, to, totals.at(unit.home()));
+  }
+
+  private static Part takenOff(TrialUnit unit, TrialRules rules) {
+    UnitTrials trials = new UnitTrials(unit, rules);
+    return (from, to, totals) -> trials.draw(from, to, totals.at(unit.home()).takingOff());
+  }
+
+  private static List<Part> beside(Optional<Inputs> before, Inputs now) {
+    List<Part> parts = new ArrayList<>();
     Map<Place, PlanLine.Beside> gone = new TreeMap<>();
     before.ifPresent(inputs -> gone.putAll(inputs.beside()));
     now.beside()
