@@ -74,6 +74,16 @@ class ScannerDayTest {
     assertThat(page.locator("h1")).containsText(tray);
     scan(page, numbers.get(0));
     assertThat(page.locator(".lines > li").first()).containsText("1 came back");
+    scan(page, page.locator(".lines > li:has(.drum) .plate-number").first().innerText());
+    Locator litres = page.locator(".lines > li:has(.drum) input[name=back]").first();
+    assertThat(litres).isFocused();
+    // more than went out stands there with the reason, and the next figure replaces it
+    scan(page, "999");
+    assertThat(litres).hasValue("999");
+    assertThat(litres).isFocused();
+    page.keyboard().press("Control+a");
+    scan(page, "0.2");
+    assertThat(page.locator(".lines > li:has(.drum)").first()).containsText("200 mL came back");
     for (Locator looked : page.locator("#back select:has(option[value=sound])").all()) {
       looked.focus();
       page.keyboard().press("ArrowDown");
@@ -83,7 +93,6 @@ class ScannerDayTest {
     assertThat(SERVER.isSound()).isTrue();
   }
 
-  /** Letters do nothing to a tick, so they are a scan's or meant for the field that finds. */
   /** The Bench's scanner reads for the page beside it: on a tray it lays, elsewhere it finds. */
   @Test
   void whatTheBenchScansLandsOnThePageBesideIt() {
@@ -105,6 +114,7 @@ class ScannerDayTest {
         .hasText("No other page of Lonja is open in this browser.");
   }
 
+  /** Letters do nothing to a tick, so they are a scan's or meant for the field that finds. */
   @Test
   void aScanLandsThoughTheFocusStandsOnATick() {
     Page page = BROWSER.atCounter(SERVER.url());

@@ -77,15 +77,16 @@ class HandOverController {
       Model model) {
     handOvers.admit();
     Typed typed = new Typed();
-    return replies.next(
+    Optional<Outcome> outcome =
         typed
             .amount("back", "The quantity", back, items.measure(itemId))
             .map(
                 amount ->
-                    handOvers.takeBack(sent, id, StockForms.key(itemId, used), amount, container)),
-        typed,
-        new TrayReply.Page(id, person, session, fields),
-        model);
+                    handOvers.takeBack(sent, id, StockForms.key(itemId, used), amount, container));
+    if (outcome.filter(Outcome.Done.class::isInstance).isEmpty()) {
+      model.addAttribute("pours", itemId);
+    }
+    return replies.next(outcome, typed, new TrayReply.Page(id, person, session, fields), model);
   }
 
   @PostMapping("/scan-back")
@@ -97,8 +98,11 @@ class HandOverController {
       Authentication person,
       HttpSession session,
       Model model) {
-    return replies.next(
-        handOvers.scanBack(sent, id, code), new TrayReply.Page(id, person, session, fields), model);
+    Outcome outcome = handOvers.scanBack(sent, id, code);
+    // of what is poured the line waits for how much it is
+    TrayReply.refusal(outcome, TrayRefusal.HowMuch.class)
+        .ifPresent(much -> model.addAttribute("pours", much.item().id()));
+    return replies.next(outcome, new TrayReply.Page(id, person, session, fields), model);
   }
 
   /** The whole job comes back. */

@@ -132,20 +132,14 @@ class TrayController {
       // nobody waits to be asked something
       return replies.next(outcome, page, model);
     }
-    Optional<TrayRefusal.IsBadge> badge = refusal(outcome, TrayRefusal.IsBadge.class);
+    Optional<TrayRefusal.IsBadge> badge = TrayReply.refusal(outcome, TrayRefusal.IsBadge.class);
     if (badge.isPresent() && replies.isReady(page)) {
       return replies.handTo(badge.get().name(), page, model);
     }
-    return refusal(outcome, TrayRefusal.StandsIn.class)
+    // what may stand in on a line is offered at once
+    return TrayReply.refusal(outcome, TrayRefusal.StandsIn.class)
         .map(offer -> "redirect:" + SubstituteController.offering(id, offer))
         .orElseGet(() -> replies.next(outcome, page, model));
-  }
-
-  /** What was scanned may stand in on a line, which is offered at once, or says who takes it. */
-  private static <R extends TrayRefusal> Optional<R> refusal(Outcome outcome, Class<R> reason) {
-    return outcome instanceof Outcome.Refused refused
-        ? refused.reasons().stream().filter(reason::isInstance).map(reason::cast).findFirst()
-        : Optional.empty();
   }
 
   @PostMapping("/trays/{id}/put-on")
@@ -167,7 +161,7 @@ class TrayController {
             .map(
                 amount -> desk.putOn(sent, id, itemId, amount, new ByHand.Said(why.strip(), into)));
     outcome
-        .flatMap(put -> refusal(put, TrayRefusal.IntoWhich.class))
+        .flatMap(put -> TrayReply.refusal(put, TrayRefusal.IntoWhich.class))
         .ifPresent(which -> model.addAttribute("into", which.compartments()));
     return replies.next(outcome, typed, new TrayReply.Page(id, person, session, fields), model);
   }

@@ -98,7 +98,9 @@ public final class TrayRefusals {
           .when(
               TrayRefusal.HowMuch.class,
               much ->
-                  code(much.item().number() + " is poured. Type at its line how much came back."))
+                  code(
+                      much.item().number()
+                          + " is poured. Type at its line how much came back, and press Enter."))
           .when(
               TrayRefusal.NewOrUsed.class,
               both ->

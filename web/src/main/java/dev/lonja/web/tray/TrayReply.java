@@ -5,6 +5,7 @@ import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Viewer;
 import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.desk.tray.TrayTasksDesk;
 import dev.lonja.desk.tray.TraysDesk;
 import dev.lonja.web.frame.OpenTrayChoice;
@@ -51,6 +52,13 @@ class TrayReply {
         .onto("/trays/" + page.id())
         .worded(TrayRefusals.WORDS)
         .or(problems -> page(page, problems, model));
+  }
+
+  /** The first reason of a kind for which something was refused. */
+  static <R extends TrayRefusal> Optional<R> refusal(Outcome outcome, Class<R> reason) {
+    return outcome instanceof Outcome.Refused refused
+        ? refused.reasons().stream().filter(reason::isInstance).map(reason::cast).findFirst()
+        : Optional.empty();
   }
 
   /** True if the tray may be handed over. */
