@@ -9,6 +9,7 @@ import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.OrderTerms;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.supplier.Supply;
+import dev.lonja.desk.fluid.ShelfFluid;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,6 +21,7 @@ import java.util.Optional;
  * @param cost of the amount
  * @param others what else may go in its place: what fits everywhere counts as free
  * @param mix in which packs a fluid comes, if not in those that cost least at once
+ * @param fluids of one that comes too late, what else of the shelf may go in everywhere it goes
  */
 public record Proposal(
     Subject subject,
@@ -29,7 +31,8 @@ public record Proposal(
     Reordering reordering,
     Money cost,
     List<Other> others,
-    Optional<Mix> mix) {
+    Optional<Mix> mix,
+    List<ShelfFluid> fluids) {
 
   /** So much of a fluid in one kind of pack. */
   public record Part(Item item, Supply supply, Quantity quantity) {
@@ -76,6 +79,7 @@ public record Proposal(
 
   public Proposal {
     others = List.copyOf(others);
+    fluids = List.copyOf(fluids);
   }
 
   /** One for which nothing else is used. */
@@ -86,17 +90,21 @@ public record Proposal(
       OrderTerms terms,
       Reordering reordering,
       Money cost) {
-    this(subject, item, supply, terms, reordering, cost, List.of(), Optional.empty());
+    this(subject, item, supply, terms, reordering, cost, List.of(), Optional.empty(), List.of());
   }
 
   Proposal with(List<Other> its) {
-    return new Proposal(subject, item, supply, terms, reordering, cost, its, mix);
+    return new Proposal(subject, item, supply, terms, reordering, cost, its, mix, fluids);
+  }
+
+  Proposal withFluids(List<ShelfFluid> its) {
+    return new Proposal(subject, item, supply, terms, reordering, cost, others, mix, its);
   }
 
   /** The same in other packs. */
   Proposal inPacks(Mix its) {
     return new Proposal(
-        subject, item, supply, terms, reordering, its.cost(), others, Optional.of(its));
+        subject, item, supply, terms, reordering, its.cost(), others, Optional.of(its), fluids);
   }
 
   /** The same in the packs that cost least at once. */
@@ -111,14 +119,15 @@ public record Proposal(
                     reordering,
                     its.alone(),
                     others,
-                    Optional.empty()))
+                    Optional.empty(),
+                    fluids))
         .orElse(this);
   }
 
   /** One of its packs, as a line of its own. */
   Proposal of(Part part) {
     return new Proposal(
-        subject, part.item(), part.supply(), terms, reordering, part.cost(), others, mix);
+        subject, part.item(), part.supply(), terms, reordering, part.cost(), others, mix, fluids);
   }
 
   /** The amount of its own item. */

@@ -21,7 +21,8 @@ import java.util.Optional;
 
 /**
  * What is proposed of every thing of a store. Of a part that is due, what else fits everywhere it
- * goes and is free beyond its own level is used up first.
+ * goes and is free beyond its own level is used up first; of a fluid that comes too late, what else
+ * may go in is named.
  */
 public final class StoreProposals {
 
@@ -46,7 +47,12 @@ public final class StoreProposals {
     PackMixes mixes = new PackMixes(proposals.supplies(), fleet.today());
     Map<Subject, Optional<Proposal>> all =
         new StoreProposals(session, fleet, proposals).all(subjects);
-    all.replaceAll((subject, proposal) -> proposal.map(one -> one.isDue() ? mixes.of(one) : one));
+    OtherFluids fluids = new OtherFluids(session, fleet);
+    all.replaceAll(
+        (subject, proposal) ->
+            proposal
+                .map(one -> one.isDue() ? mixes.of(one) : one)
+                .map(one -> one.reordering().isLate() ? one.withFluids(fluids.of(subject)) : one));
     return all;
   }
 

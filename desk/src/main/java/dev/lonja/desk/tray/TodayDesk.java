@@ -18,6 +18,7 @@ import dev.lonja.core.wanted.Finding;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.clock.WorkingDays;
 import dev.lonja.desk.crossref.Substitute;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;

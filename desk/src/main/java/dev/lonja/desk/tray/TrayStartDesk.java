@@ -9,6 +9,7 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.clock.WorkingDays;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.fleet.Kits;
 import dev.lonja.desk.person.Allowed;

@@ -10,6 +10,7 @@ import dev.lonja.core.supplier.Prices;
 import dev.lonja.desk.reorder.BroughtForward;
 import dev.lonja.desk.reorder.BuyDesk;
 import dev.lonja.desk.reorder.Proposal;
+import dev.lonja.web.fluid.FluidAdvice;
 import dev.lonja.web.frame.State;
 import dev.lonja.web.frame.Words;
 import java.time.LocalDate;
@@ -79,7 +80,8 @@ public final class ReorderWording {
 
   /**
    * "3 of Brisa MG 4410, which fits wherever this goes, are used up first. Look at RV 2210-4 too,
-   * of which 2 are free: it may do." Nothing if there is nothing else.
+   * of which 2 are free: it may do. Meanwhile may go in wherever it goes: Maretta Faro meets it,
+   * 196.00 L in T-1." Nothing if there is nothing else.
    */
   static String others(Proposal proposal) {
     StringBuilder words = new StringBuilder();
@@ -99,6 +101,15 @@ public final class ReorderWording {
               toLookAt.stream()
                   .map(other -> name(other.item()) + " (" + other.quantity().display() + " free)")
                   .collect(Collectors.joining(", ")))
+          .append(". ");
+    }
+    if (!proposal.fluids().isEmpty()) {
+      words
+          .append("Meanwhile may go in wherever it goes: ")
+          .append(
+              proposal.fluids().stream()
+                  .map(FluidAdvice::fromTheShelf)
+                  .collect(Collectors.joining("; ")))
           .append(". ");
     }
     return words.toString();

@@ -1,4 +1,4 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.clock;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -6,14 +6,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The days that the rack has a shelf for. */
-final class WorkingDays {
+public final class WorkingDays {
 
   private static final int SHELVES = 5;
 
   private WorkingDays() {}
 
   /** The next five from a day on, that day included if it is one. */
-  static List<LocalDate> from(LocalDate first) {
+  public static List<LocalDate> from(LocalDate first) {
     List<LocalDate> days = new ArrayList<>();
     for (LocalDate day = first; days.size() < SHELVES; day = day.plusDays(1)) {
       if (day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY) {
