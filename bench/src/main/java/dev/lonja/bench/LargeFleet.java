@@ -28,6 +28,8 @@ final class LargeFleet {
 
   private static final long SEED = 5_000;
 
+  private static final int LONGEST_AGO = 160;
+
   private LargeFleet() {}
 
   /** A unit of the demo that others are made like. */
@@ -84,7 +86,7 @@ final class LargeFleet {
           }
         }
       }
-      records(connection);
+      records(connection, Math.min(LONGEST_AGO, readings));
       connection.commit();
     } catch (SQLException e) {
       throw new IllegalStateException(e);
@@ -166,20 +168,21 @@ final class LargeFleet {
     insert.executeBatch();
   }
 
-  /** Every task of every new unit was done some while ago, by the life it had then. */
-  private static void records(Connection connection) throws SQLException {
+  /** Every task of every new unit was done some days ago, by the life it had then. */
+  private static void records(Connection connection, int within) throws SQLException {
     try (Statement statement = connection.createStatement()) {
       statement.executeUpdate(
           """
           INSERT INTO task_record (unit_id, task_id, done_on, life_tenths, reason, actor, recorded_at)
-          SELECT u.id, t.id, date('2027-03-15', '-' || ((u.id * 7 + t.id * 13) % 160) || ' days'),
+          SELECT u.id, t.id, date('2027-03-15', '-' || ((u.id * 7 + t.id * 13) % WITHIN) || ' days'),
                  (SELECT r.value_tenths FROM meter m JOIN reading r ON r.meter_id = m.id
                    WHERE m.unit_id = u.id AND m.name = t.meter_name
-                     AND r.read_on = date('2027-03-15', '-' || ((u.id * 7 + t.id * 13) % 160) || ' days')),
+                     AND r.read_on = date('2027-03-15', '-' || ((u.id * 7 + t.id * 13) % WITHIN) || ' days')),
                  'bench', 'bench', '2026-10-01T06:00:00Z'
             FROM unit u JOIN service s ON s.variant_id = u.variant_id JOIN task t ON t.service_id = s.id
            WHERE u.code LIKE 'XL-%'
-          """);
+          """
+              .replace("WITHIN", Integer.toString(within)));
     }
   }
 }

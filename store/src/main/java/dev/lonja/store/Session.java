@@ -15,6 +15,7 @@ import dev.lonja.store.crossref.StatementRepository;
 import dev.lonja.store.exchange.Exchange;
 import dev.lonja.store.fleet.ClassRepository;
 import dev.lonja.store.fleet.FleetRepository;
+import dev.lonja.store.fleet.ItemUsers;
 import dev.lonja.store.fleet.MeterDigests;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.fleet.ShelfQueries;
@@ -154,6 +155,10 @@ public final class Session {
 
   public FleetRepository fleet() {
     return new FleetRepository(context);
+  }
+
+  public ItemUsers itemUsers() {
+    return new ItemUsers(context);
   }
 
   /** What the store knows of the things that machines take. */

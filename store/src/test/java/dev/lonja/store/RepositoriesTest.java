@@ -126,9 +126,16 @@ class RepositoriesTest {
         .isEqualTo("Open the fill plug before the drain plug.");
     assertThat(
             store.<List<String>>read(
-                session ->
-                    session.fleet().unitsThatUse(new ItemId(8), LocalDate.parse("2027-03-15"))))
+                session -> session.itemUsers().units(new ItemId(8), LocalDate.parse("2027-03-15"))))
         .containsExactly("WB-1", "WB-2", "WB-3");
+    // item 8 goes onto workboats alone; gloves, item 40, go nowhere; nothing once all have left
+    Set<ItemId> inUse =
+        store.read(session -> session.itemUsers().items(LocalDate.parse("2027-03-15")));
+    assertThat(inUse).contains(new ItemId(8)).doesNotContain(new ItemId(40));
+    Stores.sql(store.file(), "UPDATE unit SET retired_on = '2027-03-01' WHERE code LIKE 'WB-%'");
+    Set<ItemId> since =
+        store.read(session -> session.itemUsers().items(LocalDate.parse("2027-03-15")));
+    assertThat(since).isNotEmpty().doesNotContain(new ItemId(8));
   }
 
   @Test

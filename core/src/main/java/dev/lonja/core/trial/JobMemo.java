@@ -1,6 +1,6 @@
 package dev.lonja.core.trial;
 
-import java.util.List;
+import java.util.Map;
 
 /**
  * What a walk looked up last of the jobs that come again and again, with where their items are
@@ -14,14 +14,19 @@ final class JobMemo {
 
   private final JobTakes takes;
   private final TrialSink sink;
-  private final Entry[] entries = new Entry[PLACES];
+  private final Map<JobTakes.Job, JobTakes.Entry> known;
+  private final JobTakes.Entry[] entries = new JobTakes.Entry[PLACES];
 
-  /** The lines of a job, and by line where its item is taken down. */
-  record Entry(JobTakes.Job job, JobLine[] lines, TrialSink.Column[] columns) {}
+  // by place what is compared first, without following anything
+  private final long[] sets = new long[PLACES];
+  private final long[] turnsOf = new long[PLACES];
+  private final long[] neglectedOf = new long[PLACES];
+  private final int[] versions = new int[PLACES];
 
   JobMemo(JobTakes takes, TrialSink sink) {
     this.takes = takes;
     this.sink = sink;
+    this.known = takes.entries(sink);
   }
 
   /**
@@ -29,27 +34,32 @@ final class JobMemo {
    *
    * @param set its tasks, and {@code turns} and {@code neglected} those of them
    */
-  Entry of(TaskSet set, TaskSet turns, TaskSet neglected, int version) {
-    long mixed = set.hashCode() + 3L * turns.hashCode() + 5L * neglected.hashCode() + version;
+  JobTakes.Entry of(TaskSet set, TaskSet turns, TaskSet neglected, int version) {
+    long mixed = set.first() + 3 * turns.first() + 5 * neglected.first() + version;
     int place = (int) (mixed * MIX >>> TOP_BITS);
-    Entry entry = entries[place];
+    JobTakes.Entry entry = entries[place];
     if (entry == null
-        || entry.job().version() != version
-        || !entry.job().tasks().equals(set)
-        || !entry.job().turns().equals(turns)
-        || !entry.job().neglected().equals(neglected)) {
-      entry = of(new JobTakes.Job(set.copy(), turns.copy(), neglected.copy(), version));
+        || sets[place] != set.first()
+        || versions[place] != version
+        || turnsOf[place] != turns.first()
+        || neglectedOf[place] != neglected.first()
+        || (set.isLong() && !entry.job().isOf(set, turns, neglected))) {
+      entry = known(new JobTakes.Job(set.copy(), turns.copy(), neglected.copy(), version));
       entries[place] = entry;
+      sets[place] = set.first();
+      versions[place] = version;
+      turnsOf[place] = turns.first();
+      neglectedOf[place] = neglected.first();
     }
     return entry;
   }
 
-  private Entry of(JobTakes.Job job) {
-    List<JobLine> lines = takes.of(job);
-    TrialSink.Column[] columns = new TrialSink.Column[lines.size()];
-    for (int i = 0; i < columns.length; i++) {
-      columns[i] = sink.column(lines.get(i).item());
+  private JobTakes.Entry known(JobTakes.Job job) {
+    JobTakes.Entry entry = known.get(job);
+    if (entry == null) {
+      entry = takes.entry(job, sink);
+      known.put(job, entry);
     }
-    return new Entry(job, lines.toArray(JobLine[]::new), columns);
+    return entry;
   }
 }

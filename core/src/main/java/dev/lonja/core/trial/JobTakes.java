@@ -22,6 +22,7 @@ final class JobTakes {
   private final List<UnitNeeds> versions = new ArrayList<>();
   private final int[] versionOfWeek;
   private final Map<Job, List<JobLine>> known = new ConcurrentHashMap<>();
+  private final Map<TrialSink, Map<Job, Entry>> entries = new ConcurrentHashMap<>();
 
   /**
    * Tasks done together.
@@ -30,7 +31,15 @@ final class JobTakes {
    * @param neglected those that were left for too long
    * @param version of what the unit is made of, which changes with its fluids
    */
-  record Job(TaskSet tasks, TaskSet turns, TaskSet neglected, int version) {}
+  record Job(TaskSet tasks, TaskSet turns, TaskSet neglected, int version) {
+
+    boolean isOf(TaskSet its, TaskSet itsTurns, TaskSet itsNeglected) {
+      return tasks.equals(its) && turns.equals(itsTurns) && neglected.equals(itsNeglected);
+    }
+  }
+
+  /** The lines of a job, and by line where its item is taken down. */
+  record Entry(Job job, JobLine[] lines, TrialSink.Column[] columns) {}
 
   JobTakes(TrialUnit unit, TrialRules rules) {
     this.unit = unit;
@@ -50,8 +59,21 @@ final class JobTakes {
     return versionOfWeek[week];
   }
 
+  /** What jobs take that is taken down at one place, as far as anybody has asked. */
+  Map<Job, Entry> entries(TrialSink sink) {
+    return entries.computeIfAbsent(sink, one -> new ConcurrentHashMap<>());
+  }
+
   /** What a job takes, whose sets nobody changes any more. */
-  List<JobLine> of(Job job) {
+  Entry entry(Job job, TrialSink sink) {
+    List<JobLine> lines = of(job);
+    return new Entry(
+        job,
+        lines.toArray(JobLine[]::new),
+        lines.stream().map(line -> sink.column(line.item())).toArray(TrialSink.Column[]::new));
+  }
+
+  private List<JobLine> of(Job job) {
     List<JobLine> lines = known.get(job);
     if (lines == null) {
       lines = workOut(job);

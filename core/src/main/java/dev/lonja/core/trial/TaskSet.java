@@ -24,6 +24,16 @@ final class TaskSet {
     this.words = words;
   }
 
+  /** The first 64 tasks, a bit each. */
+  long first() {
+    return words[0];
+  }
+
+  /** True if there may be more than the first 64. */
+  boolean isLong() {
+    return words.length > 1;
+  }
+
   TaskSet copy() {
     return new TaskSet(words.clone());
   }

@@ -282,7 +282,7 @@ final class UnitTrial {
 
   private void job(TaskSet done, int week, boolean out) {
     if (!out) {
-      JobMemo.Entry entry =
+      JobTakes.Entry entry =
           memo.of(
               done,
               unit.turns ? turns(done) : turns,

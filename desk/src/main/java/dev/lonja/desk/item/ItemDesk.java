@@ -160,7 +160,7 @@ public class ItemDesk {
   /** Which machines take it, whether loose or in a kit. */
   private List<ItemFile.Use> uses(Session session, Item item) {
     LocalDate today = clock.today();
-    List<String> units = session.fleet().unitsThatUse(item.id(), today);
+    List<String> units = session.itemUsers().units(item.id(), today);
     Set<String> using = Set.copyOf(units);
     FleetPicture fleet = FleetPicture.load(session, today);
     LocalDate last = PlanLine.lastDay(today, WEEKS_AHEAD);

@@ -62,12 +62,13 @@ public class SlowDesk {
             .ledger()
             .averages(subjects.stream().flatMap(s -> s.items().stream()).map(Item::id).toList());
     Map<ItemId, List<Supply>> supplies = session.supplies().all();
+    Set<ItemId> named = session.itemUsers().items(clock.today());
     List<Lying> lying = new ArrayList<>();
     for (Subject subject : subjects) {
       // what is expected to be used is taken, whoever takes it
       boolean taken =
           subject.cover().needed().isPositive()
-              || subject.items().stream().anyMatch(item -> isTaken(session, item));
+              || subject.items().stream().anyMatch(item -> isTaken(named, item));
       SlowStock.of(subject.free(), subject.cover().needed(), taken)
           .map(slow -> lying(session, subject, slow, averages, supplies))
           .ifPresent(lying::add);
@@ -79,9 +80,8 @@ public class SlowDesk {
   }
 
   /** What goes on no position, as gloves and kits, no machine could name. */
-  private boolean isTaken(Session session, Item item) {
-    return NAMED_BY_NONE.contains(item.family())
-        || !session.fleet().unitsThatUse(item.id(), clock.today()).isEmpty();
+  private static boolean isTaken(Set<ItemId> named, Item item) {
+    return NAMED_BY_NONE.contains(item.family()) || named.contains(item.id());
   }
 
   private static Lying lying(

@@ -4,7 +4,6 @@ import static dev.lonja.store.schema.Tables.CAPACITY;
 import static dev.lonja.store.schema.Tables.CHANGE_OVER;
 import static dev.lonja.store.schema.Tables.CLASS_MONTH;
 import static dev.lonja.store.schema.Tables.COMPARTMENT;
-import static dev.lonja.store.schema.Tables.DEVIATION;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LAY_UP;
 import static dev.lonja.store.schema.Tables.METER;
@@ -26,7 +25,6 @@ import dev.lonja.core.fleet.Position;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.fluid.Spec;
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.ShelfFacts;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.machine.Ways;
@@ -41,7 +39,6 @@ import dev.lonja.core.quantity.Torque;
 import dev.lonja.core.quantity.TorqueRange;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.store.fluid.SpecRepository;
-import dev.lonja.store.query.FixedQuery;
 import dev.lonja.store.query.UnitScope;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -61,8 +58,6 @@ import org.jooq.impl.DSL;
  * The machines and what they are made of. Everything is read for the whole fleet in one statement.
  */
 public final class FleetRepository {
-
-  private static final FixedQuery USERS = users();
 
   private final DSLContext context;
 
@@ -89,7 +84,7 @@ public final class FleetRepository {
     return serves(DSL.val(day, UNIT.RETIRED_ON));
   }
 
-  private static Condition serves(Field<LocalDate> day) {
+  static Condition serves(Field<LocalDate> day) {
     return UNIT.RETIRED_ON.isNull().or(UNIT.RETIRED_ON.gt(day));
   }
 
@@ -271,43 +266,6 @@ public final class FleetRepository {
               Ways.USUAL));
     }
     return needs;
-  }
-
-  /**
-   * The codes of the units in service on a day whose variant prefers the item somewhere, or that
-   * deviate to it, in order.
-   */
-  public List<String> unitsThatUse(ItemId itemId, LocalDate day) {
-    return USERS.with(context, day, itemId, itemId, itemId, itemId).fetch(UNIT.CODE);
-  }
-
-  /** Given first the day, then the item for compartments, positions and deviations. */
-  private static FixedQuery users() {
-    Condition variantTakesIt =
-        UNIT.VARIANT_ID.in(
-            DSL.select(COMPARTMENT.VARIANT_ID)
-                .from(COMPARTMENT)
-                .where(
-                    COMPARTMENT
-                        .ITEM_ID
-                        .eq(FixedQuery.given(COMPARTMENT.ITEM_ID))
-                        .or(
-                            COMPARTMENT.FLUSH_ITEM_ID.eq(
-                                FixedQuery.given(COMPARTMENT.FLUSH_ITEM_ID))))
-                .union(
-                    DSL.select(POSITION.VARIANT_ID)
-                        .from(POSITION)
-                        .where(POSITION.ITEM_ID.eq(FixedQuery.given(POSITION.ITEM_ID)))));
-    Condition deviatesToIt =
-        UNIT.ID.in(
-            DSL.select(DEVIATION.UNIT_ID)
-                .from(DEVIATION)
-                .where(DEVIATION.ITEM_ID.eq(FixedQuery.given(DEVIATION.ITEM_ID))));
-    return FixedQuery.of(
-        DSL.select(UNIT.CODE)
-            .from(UNIT)
-            .where(serves(FixedQuery.given(UNIT.RETIRED_ON)), variantTakesIt.or(deviatesToIt))
-            .orderBy(UNIT.CODE));
   }
 
   private Map<Long, List<Compartment>> compartments() {
