@@ -138,8 +138,13 @@ public final class LonjaStore implements AutoCloseable {
 
   /** Copies the store into a file that is not there yet, by SQLite's online backup. */
   public void backUpTo(Path target) {
+    copy(readers, target);
+  }
+
+  /** Copies what a source reads into a file that is not there yet. */
+  static void copy(DataSource from, Path target) {
     StoreFiles.makeFile(target);
-    try (Connection connection = readers.getConnection();
+    try (Connection connection = from.getConnection();
         Statement statement = connection.createStatement()) {
       statement.executeUpdate("backup to '" + target.toString().replace("'", "''") + "'");
     } catch (SQLException e) {

@@ -111,9 +111,7 @@ public final class StoreCheck {
       Path folder = Files.createTempDirectory("lonja-check");
       Path copy = folder.resolve("lonja.db");
       try {
-        try (LonjaStore store = LonjaStore.openToRead(file)) {
-          store.backUpTo(copy);
-        }
+        LonjaStore.copy(source(file), copy);
         LonjaStore.open(copy).close();
         return new StoreCheck(copy).wholeFaults();
       } finally {

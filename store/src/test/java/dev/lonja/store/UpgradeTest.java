@@ -86,6 +86,9 @@ class UpgradeTest {
     assertThat(StoreCheck.whole(backup)).isEmpty();
     assertThat(StoreCheck.toRead(backup)).containsExactly(new StoreFault.OlderSchema(backup));
     assertThat(Files.readAllBytes(backup)).isEqualTo(before);
+    try (Stream<Path> beside = Files.list(folder)) {
+      assertThat(beside).containsExactly(backup);
+    }
     Path database = folder.resolve("restored").resolve("lonja.db");
     Files.createDirectories(database.getParent());
     assertThat(StoreFiles.restore(backup, database, session -> {})).isEmpty();

@@ -4,6 +4,7 @@ import dev.lonja.core.cases.Cases;
 import dev.lonja.store.StoreFault;
 import dev.lonja.store.backup.BackupFolder;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Says what is wrong with a file, and what to do. */
@@ -44,6 +45,15 @@ final class FaultWording {
 
   static List<String> lines(List<StoreFault> faults) {
     return faults.stream().map(WORDS).toList();
+  }
+
+  /** What is wrong, and what to do about it; of a store that is only older the first says both. */
+  static String withAdvice(List<StoreFault> faults, Path database) {
+    List<String> lines = new ArrayList<>(lines(faults));
+    if (!faults.stream().allMatch(StoreFault.OlderSchema.class::isInstance)) {
+      lines.add(advice(database));
+    }
+    return String.join(System.lineSeparator(), lines);
   }
 
   /** What to do about a store that is not sound. */

@@ -57,10 +57,7 @@ public final class LonjaCommand {
       return Optional.ofNullable(problem.getMessage());
     }
     if (problem instanceof UnsoundStore unsound) {
-      return Optional.of(
-          String.join(System.lineSeparator(), FaultWording.lines(unsound.faults()))
-              + System.lineSeparator()
-              + FaultWording.advice(unsound.database()));
+      return Optional.of(FaultWording.withAdvice(unsound.faults(), unsound.database()));
     }
     if (problem instanceof StoreLock.Held held) {
       return Optional.of(

@@ -9,12 +9,14 @@ import dev.lonja.store.audit.AuditLog;
 import dev.lonja.store.audit.Deed;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -195,5 +197,26 @@ class CommandsTest {
       System.setErr(err);
       printed = bytes.toString(StandardCharsets.UTF_8);
     }
+  }
+
+  /** It is looked through as it is, and says what comes first; reading it writes nothing. */
+  @Test
+  void aStoreOfAnEarlierVersionIsBroughtUpFirst() throws IOException {
+    Path database = folder.resolve("data").resolve("lonja.db");
+    Files.createDirectories(database.getParent());
+    try (InputStream packed =
+        new GZIPInputStream(
+            Files.newInputStream(
+                Path.of(
+                    "..", "store", "src", "test", "resources", "dev", "lonja", "store", "released",
+                    "v1.db.gz")))) {
+      Files.copy(packed, database);
+    }
+    assertThat(run("verify", "--data", data())).isZero();
+    assertThat(run("export", folder.resolve("out").toString(), "--data", data())).isNotZero();
+    assertThat(printed)
+        .contains("was written by an earlier version of Lonja; start it with ./lonja serve")
+        .doesNotContain("./lonja restore");
+    assertThat(folder.resolve("out")).doesNotExist();
   }
 }
