@@ -208,7 +208,15 @@ class CommandsTest {
         new GZIPInputStream(
             Files.newInputStream(
                 Path.of(
-                    "..", "store", "src", "test", "resources", "dev", "lonja", "store", "released",
+                    "..",
+                    "store",
+                    "src",
+                    "test",
+                    "resources",
+                    "dev",
+                    "lonja",
+                    "store",
+                    "released",
                     "v1.db.gz")))) {
       Files.copy(packed, database);
     }

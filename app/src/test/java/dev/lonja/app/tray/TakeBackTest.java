@@ -80,9 +80,10 @@ class TakeBackTest {
     said.put(filter, "not");
     said.put(level, "LOW");
     Visitor.Page alone = visitor.submit(out.form("/back"), said);
-    assertThat(alone.words()).contains("a level alone is not kept");
+    assertThat(alone.words()).contains("what ran out and a level alone are not kept");
     assertThat(alone.document().select("[name=" + level + "] [selected]").val()).isEqualTo("LOW");
     said.put(poured, "7.2");
+    said.put(poured.replace("poured-", "drained-"), "6.9");
     Visitor.Page wrong = visitor.submit(out.form("/back"), said);
     assertThat(wrong.words()).contains("Why \"Replace oil filter\" was not done is missing.");
     assertThat(wrong.document().select("[name=" + poured + "]").val()).isEqualTo("7.2");
@@ -111,10 +112,20 @@ class TakeBackTest {
               assertThat(fill.condition()).isEqualTo(FillCondition.WITHOUT_FILTER);
               assertThat(fill.volume()).isEqualTo(Volume.ofLitres("7.2"));
               assertThat(fill.level()).contains(FillLevel.LOW);
+              assertThat(fill.drained()).contains(Volume.ofLitres("6.9"));
             });
     assertThat(visitor.get("/fleet/FL-2").words()).contains("Engine sump: level low once filled");
     assertThat(visitor.get(back.path().replaceFirst("\\?.*", "") + "/report.txt").words())
         .contains("without filter, level low");
+    // and not nine tenths of what went in, which were 6.5 L
+    assertThat(
+            visitor
+                .get("/stores/waste")
+                .document()
+                .select("ul[aria-label='Came back'] input[name=amount]")
+                .eachAttr("value"))
+        .contains("6.9")
+        .doesNotContain("6.5");
     // of seven forklift air filters two were replaced before, now three of eight
     assertThat(forkliftAirFilters()).isEqualTo(new ReplacementChance(3, 8));
     assertThat(back.hasForm("/undo")).isFalse();

@@ -127,6 +127,7 @@ class WastePagesTest {
                           FillCondition.WITH_FILTER,
                           Volume.ofLitres("10"),
                           Optional.empty(),
+                          Optional.empty(),
                           LonjaServer.TODAY,
                           "storekeeper"),
                       Optional.of(new TrayId(1)),

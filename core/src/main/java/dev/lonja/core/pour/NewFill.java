@@ -10,6 +10,7 @@ import java.util.Optional;
 /**
  * What was really poured into a compartment, before it is noted.
  *
+ * @param drained what ran out before, if somebody measured it
  * @param level how it stood then, if somebody read it
  */
 public record NewFill(
@@ -17,6 +18,7 @@ public record NewFill(
     ItemId itemId,
     FillCondition condition,
     Volume volume,
+    Optional<Volume> drained,
     Optional<FillLevel> level,
     LocalDate day,
     String actor) {}

@@ -10,6 +10,7 @@ import java.util.Optional;
 /**
  * What was really poured into a compartment, as noted when a job came back.
  *
+ * @param drained what ran out before, if somebody measured it
  * @param level how it stood then, if somebody read it
  */
 public record RecordedFill(
@@ -18,6 +19,7 @@ public record RecordedFill(
     ItemId itemId,
     FillCondition condition,
     Volume volume,
+    Optional<Volume> drained,
     Optional<FillLevel> level,
     LocalDate day,
     String actor) {
@@ -29,6 +31,6 @@ public record RecordedFill(
 
   /** The same as somebody else would note it. */
   public NewFill by(String other) {
-    return new NewFill(compartmentId, itemId, condition, volume, level, day, other);
+    return new NewFill(compartmentId, itemId, condition, volume, drained, level, day, other);
   }
 }

@@ -132,6 +132,7 @@ class LearnedCapacityTest {
         Services.OIL,
         condition,
         Volume.ofLitres(litres),
+        Optional.empty(),
         level,
         LocalDate.parse("2026-01-01").plusMonths(id),
         "workshop");

@@ -119,6 +119,7 @@ class UnitFileTest {
         FillCondition.WITH_FILTER,
         Volume.ofLitres("6.4"),
         Optional.empty(),
+        Optional.empty(),
         LocalDate.parse(day),
         "storekeeper");
   }

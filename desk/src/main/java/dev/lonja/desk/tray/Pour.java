@@ -75,6 +75,13 @@ public record Pour(Compartment compartment, ItemId itemId, FillCondition conditi
 
   NewFill filled(TakeBackDesk.Poured poured, LocalDate day, Sent sent) {
     return new NewFill(
-        compartment.id(), itemId, condition, poured.litres(), poured.level(), day, sent.actor());
+        compartment.id(),
+        itemId,
+        condition,
+        poured.litres(),
+        poured.drained(),
+        poured.level(),
+        day,
+        sent.actor());
   }
 }

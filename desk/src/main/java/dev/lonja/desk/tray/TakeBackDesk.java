@@ -118,9 +118,10 @@ public class TakeBackDesk {
   /**
    * What was poured into a compartment.
    *
+   * @param drained what ran out before, if somebody measured it
    * @param level how it stood then, if somebody read it
    */
-  public record Poured(Volume litres, Optional<FillLevel> level) {}
+  public record Poured(Volume litres, Optional<Volume> drained, Optional<FillLevel> level) {}
 
   /**
    * What somebody notes.

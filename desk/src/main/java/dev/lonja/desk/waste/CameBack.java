@@ -20,8 +20,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What a job brought back to be got rid of, by kind (rules §11): nine tenths of what was filled in,
- * since nobody notes what was drained.
+ * What a job brought back to be got rid of, by kind (rules §11): what was drained as somebody noted
+ * it, else nine tenths of what was filled in.
  */
 public record CameBack(TrayId tray, String number, LocalDate on, WasteKind kind, Volume volume) {
 
@@ -45,7 +45,11 @@ public record CameBack(TrayId tray, String number, LocalDate on, WasteKind kind,
         open.merge(
             new Key(fill.tray(), kind.get()),
             new CameBack(
-                fill.tray(), fill.trayNumber(), fill.on(), kind.get(), fill.volume().times(SHARE)),
+                fill.tray(),
+                fill.trayNumber(),
+                fill.on(),
+                kind.get(),
+                fill.drained().orElseGet(() -> fill.volume().times(SHARE))),
             CameBack::and);
       }
     }

@@ -130,6 +130,9 @@ final class RecordTables {
         .with(reference("item_id", FILL.ITEM_ID, "items", "with what"))
         .with(of("condition", FILL.CONDITION, words(FillCondition.values()), "in which state"))
         .with(of("volume_l", FILL.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres poured"))
+        .with(
+            of("drained_l", FILL.DRAINED_UL, scaled(6, 0, LITRES_UL), "litres that ran out before")
+                .optional())
         .with(of("level", FILL.LEVEL, words(FillLevel.values()), "how it stood then").optional())
         .with(of("filled_on", FILL.FILLED_ON, date(), "day of the fill"))
         .with(reference("tray_id", FILL.TRAY_ID, "trays", "the tray").optional())

@@ -218,6 +218,7 @@ public final class RecordRepository {
             row.get(FILL.ITEM_ID),
             FillCondition.valueOf(row.get(FILL.CONDITION)),
             new Volume(row.get(FILL.VOLUME_UL)),
+            Optional.ofNullable(row.get(FILL.DRAINED_UL)).map(Volume::new),
             Optional.ofNullable(row.get(FILL.LEVEL)).map(FillLevel::valueOf),
             row.get(FILL.FILLED_ON),
             row.get(FILL.ACTOR)),
@@ -259,6 +260,7 @@ public final class RecordRepository {
         .set(FILL.ITEM_ID, fill.itemId())
         .set(FILL.CONDITION, fill.condition().name())
         .set(FILL.VOLUME_UL, fill.volume().microlitres())
+        .set(FILL.DRAINED_UL, fill.drained().map(Volume::microlitres).orElse(null))
         .set(FILL.LEVEL, fill.level().map(FillLevel::name).orElse(null))
         .set(FILL.FILLED_ON, fill.day())
         .set(FILL.TRAY_ID, trayId.orElse(null))

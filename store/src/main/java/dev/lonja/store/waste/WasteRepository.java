@@ -235,14 +235,30 @@ public final class WasteRepository {
         .execute();
   }
 
-  /** A fill that was noted when a tray came back: as much went in new as came out used, nearly. */
-  public record Filled(TrayId tray, String trayNumber, ItemId item, Volume volume, LocalDate on) {}
+  /**
+   * A fill that was noted when a tray came back.
+   *
+   * @param drained what ran out before, if somebody measured it
+   */
+  public record Filled(
+      TrayId tray,
+      String trayNumber,
+      ItemId item,
+      Volume volume,
+      Optional<Volume> drained,
+      LocalDate on) {}
 
   /** The fills of trays since a day, without those taken back. */
   public List<Filled> filledSince(LocalDate day) {
     var withdrawal = FILL.as("withdrawal");
     return context
-        .select(FILL.TRAY_ID, TRAY.NUMBER, FILL.ITEM_ID, FILL.VOLUME_UL, FILL.FILLED_ON)
+        .select(
+            FILL.TRAY_ID,
+            TRAY.NUMBER,
+            FILL.ITEM_ID,
+            FILL.VOLUME_UL,
+            FILL.DRAINED_UL,
+            FILL.FILLED_ON)
         .from(FILL)
         .join(TRAY)
         .on(TRAY.ID.eq(FILL.TRAY_ID))
@@ -258,6 +274,7 @@ public final class WasteRepository {
                     row.get(TRAY.NUMBER),
                     row.get(FILL.ITEM_ID),
                     new Volume(row.get(FILL.VOLUME_UL)),
+                    Optional.ofNullable(row.get(FILL.DRAINED_UL)).map(Volume::new),
                     row.get(FILL.FILLED_ON)));
   }
 }

@@ -144,6 +144,7 @@ class RecordsTest {
             new ItemId(2),
             FillCondition.WITH_FILTER,
             Volume.ofLitres("7.9"),
+            Optional.of(Volume.ofLitres("7.1")),
             Optional.of(FillLevel.RIGHT),
             TODAY,
             "workshop");

@@ -8,6 +8,7 @@ import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.quantity.Limits;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.PlainDecimal;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TaskOutcome;
@@ -41,6 +42,7 @@ final class TakeBackForm {
   private static final String WHY_NOT = "why-not-";
   private static final String AGAIN = "again-";
   private static final String POURED = "poured-";
+  private static final String DRAINED = "drained-";
   private static final String LEVEL = "level-";
   private static final String FITTED = "fitted-";
   private static final String WHY = "why-";
@@ -99,6 +101,7 @@ final class TakeBackForm {
                 pour ->
                     new TakeBackView.FillRow(
                         pouredField(pour.compartmentId()),
+                        DRAINED + pour.compartmentId(),
                         pour.hasLevel() ? levelField(pour.compartmentId()) : "",
                         pour.compartment().name(),
                         Beside.of(pour.book()) + ", " + pour.condition().words(),
@@ -307,16 +310,32 @@ final class TakeBackForm {
       String levelField = levelField(pour.compartmentId());
       Optional<FillLevel> level =
           typed.choiceOrNone(levelField, fields.getOrDefault(levelField, ""), FillLevel.values());
+      Optional<Volume> drained = drained(pour, fields, typed);
       if (!litres.isEmpty()) {
         typed
             .litres(field, into, litres, Limits.LITRES)
             .ifPresent(
-                volume -> poured.put(pour.compartmentId(), new TakeBackDesk.Poured(volume, level)));
-      } else if (level.isPresent()) {
-        typed.refuse(field, into + " are missing; a level alone is not kept.");
+                volume ->
+                    poured.put(
+                        pour.compartmentId(), new TakeBackDesk.Poured(volume, drained, level)));
+      } else if (level.isPresent() || drained.isPresent()) {
+        typed.refuse(field, into + " are missing; what ran out and a level alone are not kept.");
       }
     }
     return poured;
+  }
+
+  /** An empty compartment gives nothing: 0 is an answer. */
+  private static Optional<Volume> drained(Pour pour, Map<String, String> fields, Typed typed) {
+    String field = DRAINED + pour.compartmentId();
+    String litres = fields.getOrDefault(field, "").strip();
+    if (litres.isEmpty()) {
+      return Optional.empty();
+    }
+    return litres.equals("0")
+        ? Optional.of(new Volume(0))
+        : typed.litres(
+            field, "Litres drained from " + pour.compartment().name(), litres, Limits.LITRES);
   }
 
   /** A level that does not stand right is a finding. */

@@ -42,11 +42,17 @@ public record TakeBackView(
    * A compartment that was filled.
    *
    * @param book what it takes by the book, in its condition
+   * @param drainedField where is said how much ran out before
    * @param levelField where is said how the level stood; empty where there is nothing to read
    * @param method how it is read
    */
   public record FillRow(
-      String field, String levelField, String compartment, String book, String method) {}
+      String field,
+      String drainedField,
+      String levelField,
+      String compartment,
+      String book,
+      String method) {}
 
   /** A part that the tray went out without; in the field somebody says why nobody wants it. */
   public record LeftOutRow(String field, String words) {}

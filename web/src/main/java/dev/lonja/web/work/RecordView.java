@@ -101,6 +101,11 @@ public record RecordView(
                         + filled.item().number()
                         + ", "
                         + filled.fill().condition().words()
+                        + filled
+                            .fill()
+                            .drained()
+                            .map(d -> ", " + d.display() + " drained")
+                            .orElse("")
                         + filled.fill().level().map(level -> ", level " + level.words()).orElse(""))
             .toList(),
         entry.found().stream().map(finding -> finding.words()).toList());

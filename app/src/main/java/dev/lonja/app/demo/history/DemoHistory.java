@@ -44,7 +44,7 @@ public final class DemoHistory {
       new Sheet("id,record_id,outcome,value_kind,value,value_after,note,actor,recorded_at");
   private final Sheet fills =
       new Sheet(
-          "id,unit_id,compartment_id,item_id,condition,volume_l,level,filled_on,tray_id,withdraws,"
+          "id,unit_id,compartment_id,item_id,condition,volume_l,drained_l,level,filled_on,tray_id,withdraws,"
               + "note,actor,recorded_at");
   private final Sheet topUps =
       new Sheet(
@@ -231,6 +231,7 @@ public final class DemoHistory {
         master.item(item),
         condition,
         litres,
+        null,
         "right",
         day,
         null,
