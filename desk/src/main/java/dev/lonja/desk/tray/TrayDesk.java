@@ -203,11 +203,11 @@ public class TrayDesk extends KeepersDesk {
     if (objection.isPresent()) {
       return Outcome.refused(objection.get());
     }
-    Optional<Compartment> into =
-        said.into()
-            .map(
-                TrayMachine.of(FleetPicture.load(session, clock.today()), tray).needs()
-                    ::compartment);
+    Optional<Compartment> into = into(session, tray, item.get(), said);
+    if (said.into().isPresent() && into.isEmpty()) {
+      return Outcome.refused(
+          new TrayRefusal.NoSuchCompartment(tray.unitCode().orElse("The workshop"), item.get()));
+    }
     session
         .trayLines()
         .addLine(
@@ -216,8 +216,23 @@ public class TrayDesk extends KeepersDesk {
             into.map(Compartment::name).orElseGet(() -> ByHand.place(item.get())),
             new LineReason.ByHand(said.why()),
             wanted,
-            said.into().map(Destination::compartment).orElse(Destination.NONE));
+            into.map(Compartment::id).map(Destination::compartment).orElse(Destination.NONE));
     return Outcome.done();
+  }
+
+  /**
+   * The compartment that a fluid is said to go into; empty for a part, or if there is none such.
+   */
+  private Optional<Compartment> into(Session session, Tray tray, Item item, ByHand.Said said) {
+    if (said.into().isEmpty() || item.product().isEmpty()) {
+      return Optional.empty();
+    }
+    return TrayMachine.of(FleetPicture.load(session, clock.today()), tray)
+        .needs()
+        .compartments()
+        .stream()
+        .filter(compartment -> compartment.id().equals(said.into().get()))
+        .findFirst();
   }
 
   /** Puts a wanted part of the tray's machine, or of the workshop's own, on the tray. */

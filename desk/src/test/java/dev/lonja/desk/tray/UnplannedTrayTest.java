@@ -2,6 +2,7 @@ package dev.lonja.desk.tray;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.CertainDemand;
 import dev.lonja.core.forecast.Demand;
@@ -206,6 +207,26 @@ class UnplannedTrayTest {
     assertThat(putOn(leak, OTHER_WASHER, "bilge pump")).isInstanceOf(Outcome.Done.class);
     assertThat(tray(leak).lines().get(0).reason()).isEqualTo(new LineReason.ByHand("bilge pump"));
     assertThat(putOn(leak, CLIP, "")).as("clips go anywhere").isInstanceOf(Outcome.Done.class);
+  }
+
+  /** A compartment that is not the machine's is refused, and so is one for a part. */
+  @Test
+  void intoGoesOnlyAFluidAndOnlyWhereThereIsOne() {
+    TrayId[] tray = new TrayId[1];
+    cage.write(
+        session ->
+            tray[0] =
+                session
+                    .trays()
+                    .add(Optional.of(new UnitId(1)), TrayPurpose.BREAKDOWN, "leaks", Cage.TODAY));
+    for (ByHand.Said said :
+        List.of(
+            new ByHand.Said("clips", Optional.of(new CompartmentId(99_999))),
+            new ByHand.Said("clips", Optional.of(new CompartmentId(1))))) {
+      assertThat(
+              Cage.reasons(trays.putOn(cage.sent(), tray[0], new ItemId(38), BigDecimal.ONE, said)))
+          .hasOnlyElementsOfType(TrayRefusal.NoSuchCompartment.class);
+    }
   }
 
   private Outcome putOn(TrayId tray, ItemId item, String why) {

@@ -44,8 +44,8 @@ public final class DemoHistory {
       new Sheet("id,record_id,outcome,value_kind,value,value_after,note,actor,recorded_at");
   private final Sheet fills =
       new Sheet(
-          "id,unit_id,compartment_id,item_id,condition,volume_l,drained_l,level,filled_on,tray_id,withdraws,"
-              + "note,actor,recorded_at");
+          "id,unit_id,compartment_id,item_id,condition,volume_l,drained_l,level,filled_on,tray_id,"
+              + "withdraws,note,actor,recorded_at");
   private final Sheet topUps =
       new Sheet(
           "id,unit_id,compartment_id,item_id,volume_l,added_on,sign_off_id,withdraws,note,actor,"
