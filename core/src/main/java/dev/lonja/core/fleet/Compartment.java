@@ -1,5 +1,6 @@
 package dev.lonja.core.fleet;
 
+import dev.lonja.core.fluid.Product;
 import dev.lonja.core.fluid.Spec;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.ItemId;
@@ -142,6 +143,11 @@ public record Compartment(
     boolean isMeasured = filling.level().filter(LevelMethod.Measured.class::isInstance).isPresent();
     return filling.agrees()
         && !(isMeasured && capacities.values().stream().anyMatch(Capacity::isRange));
+  }
+
+  /** True if such a fluid goes into it at all, whatever its spec says of the product. */
+  public boolean isFor(Product product) {
+    return spec.kind() == product.kind();
   }
 
   /**

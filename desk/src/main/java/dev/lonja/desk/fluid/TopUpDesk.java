@@ -3,18 +3,18 @@ package dev.lonja.desk.fluid;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
-import dev.lonja.core.fluid.ProductClaims;
-import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.pour.NewTopUp;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.ledger.PackedIssue;
@@ -78,7 +78,7 @@ public class TopUpDesk extends KeepersDesk {
   public record NoSuchPlace() implements Refused {}
 
   /** It must never be added there. */
-  public record Never(Item item, Judged judged) implements Refused {}
+  public record Never(Item item, TopUpJudgement judged) implements Refused {}
 
   /** Somebody has to sign for it. */
   public record NeedsSigner() implements Refused {}
@@ -89,8 +89,8 @@ public class TopUpDesk extends KeepersDesk {
   /** The top-up is not on file any more. */
   public record NotOnFile() implements Refused {}
 
-  /** What the rules say of adding something. */
-  public record Judged(TopUp.Verdict verdict, Suitability suitability) {}
+  /** It went out with a tray, and is taken back with what came of that. */
+  public record OfTray(String tray) implements Refused {}
 
   /**
    * Adds litres to a compartment, out of the stock.
@@ -98,7 +98,7 @@ public class TopUpDesk extends KeepersDesk {
    * @param worded says a verdict as the one who signs was told it
    */
   @Allowed.ToKeepStore
-  public Outcome add(Sent sent, Wish wish, Function<Judged, String> worded) {
+  public Outcome add(Sent sent, Wish wish, Function<TopUpJudgement, String> worded) {
     return once.run(
         sent,
         session -> {
@@ -136,8 +136,9 @@ public class TopUpDesk extends KeepersDesk {
       this.item = item;
     }
 
-    Outcome run(Wish wish, Function<Judged, String> worded) {
-      Judged judged = judge(wish.litres());
+    Outcome run(Wish wish, Function<TopUpJudgement, String> worded) {
+      TopUpJudgement judged =
+          TopUpJudgement.of(session, clock.today(), unit.id(), compartment, item, wish.litres());
       if (judged.verdict().answer() == TopUp.Answer.NEVER) {
         return Outcome.refused(new Never(item, judged));
       }
@@ -154,14 +155,6 @@ public class TopUpDesk extends KeepersDesk {
       }
       return write(
           wish, signs ? Optional.of(signOff(wish, worded.apply(judged))) : Optional.empty());
-    }
-
-    private Judged judge(Volume litres) {
-      FluidBook book = FluidBook.load(session, clock.today());
-      SumpLoader sump = SumpLoader.load(session, book, unit.id(), compartment);
-      ProductClaims read = book.claims(item.product().orElseThrow().id());
-      Suitability suitability = book.judge(compartment.spec()).judge(read);
-      return new Judged(TopUp.judge(sump.contents(), read, litres, suitability), suitability);
     }
 
     private SignOff signOff(Wish wish, String verdict) {
@@ -184,13 +177,15 @@ public class TopUpDesk extends KeepersDesk {
               .pours()
               .addTopUp(
                   unit.id(),
-                  compartment.id(),
-                  item.id(),
-                  wish.litres(),
-                  clock.today(),
-                  signOffId,
-                  wish.why().orElse(""),
-                  sent.actor(),
+                  new NewTopUp(
+                      compartment.id(),
+                      item.id(),
+                      wish.litres(),
+                      clock.today(),
+                      signOffId,
+                      wish.why().orElse(""),
+                      sent.actor()),
+                  Optional.empty(),
                   clock.now());
       StockKey key = StockKey.ofNew(item.id());
       Quantity held = session.placeStock().held(session.ledger().stockOf(key), unit.home());
@@ -238,10 +233,13 @@ public class TopUpDesk extends KeepersDesk {
           if (wrong.isEmpty()) {
             return Outcome.refused(new NotOnFile());
           }
+          if (wrong.get().trayId().isPresent()) {
+            TrayId tray = wrong.get().trayId().get();
+            return Outcome.refused(new OfTray(session.trays().byId(tray).orElseThrow().number()));
+          }
           session
               .pours()
-              .withdrawTopUp(
-                  unit.get().id(), compartmentId, wrong.get(), why, sent.actor(), clock.now());
+              .withdrawTopUp(unit.get().id(), wrong.get(), why, sent.actor(), clock.now());
           return putBack(session, sent, wrong.get(), why, signature);
         });
   }

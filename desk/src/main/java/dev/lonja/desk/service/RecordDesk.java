@@ -1,5 +1,6 @@
 package dev.lonja.desk.service;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
@@ -10,6 +11,7 @@ import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.wanted.Finding;
 import dev.lonja.desk.clock.StoreClock;
@@ -17,6 +19,7 @@ import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.service.ReceiptRepository;
 import dev.lonja.store.service.WorkLog;
@@ -24,12 +27,13 @@ import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Answers what was done to a machine, with what, and by whom: what defends a warranty. */
@@ -81,6 +85,7 @@ public class RecordDesk {
       List<WorkLog.Noted> works,
       List<Used> used,
       List<Filled> fills,
+      List<Added> added,
       List<Finding> found) {}
 
   /** Something that stayed on the machine. */
@@ -88,6 +93,9 @@ public class RecordDesk {
 
   /** A compartment that was filled. */
   public record Filled(String compartment, RecordedFill fill, Item item) {}
+
+  /** What was added to a compartment between two fills. */
+  public record Added(String compartment, Volume litres, Item item) {}
 
   /** Empty for a unit that is not in service. */
   public Optional<ServiceRecord> record(String code) {
@@ -141,6 +149,7 @@ public class RecordDesk {
     private final FleetPicture fleet;
     private final Unit unit;
     private final List<RecordedFill> fills;
+    private final List<StoredTopUp> topUps;
     private final List<WorkLog.Noted> works;
 
     Entries(Session session, FleetPicture fleet, Unit unit) {
@@ -149,6 +158,7 @@ public class RecordDesk {
       this.unit = unit;
       this.fills =
           session.records().fills(UnitScope.of(unit.id())).getOrDefault(unit.id(), List.of());
+      this.topUps = session.pours().topUps(unit.id());
       this.works = session.workLog().latest(unit.id(), MOST);
     }
 
@@ -172,6 +182,7 @@ public class RecordDesk {
               .toList(),
           used(tray),
           filled(session.records().fillsOf(tray.id())),
+          added(topUp -> topUp.trayId().filter(tray.id()::equals).isPresent()),
           session.findings().ofTray(tray.id()));
     }
 
@@ -185,7 +196,9 @@ public class RecordDesk {
           fills.stream()
               .filter(fill -> !ofTrays.contains(fill))
               .collect(Collectors.groupingBy(RecordedFill::day));
-      poured.keySet().forEach(day -> byDay.computeIfAbsent(day, d -> new ArrayList<>()));
+      Predicate<StoredTopUp> ofNoTray = topUp -> topUp.trayId().isEmpty();
+      Stream.concat(poured.keySet().stream(), topUps.stream().filter(ofNoTray).map(StoredTopUp::on))
+          .forEach(day -> byDay.computeIfAbsent(day, d -> new ArrayList<>()));
       return byDay.entrySet().stream()
           .map(
               day ->
@@ -199,6 +212,7 @@ public class RecordDesk {
                       day.getValue(),
                       List.of(),
                       filled(poured.getOrDefault(day.getKey(), List.of())),
+                      added(ofNoTray.and(topUp -> topUp.on().equals(day.getKey()))),
                       List.of()))
           .toList();
     }
@@ -238,18 +252,32 @@ public class RecordDesk {
       return used;
     }
 
-    private List<Filled> filled(List<RecordedFill> poured) {
-      Map<CompartmentId, String> names = new HashMap<>();
-      fleet.needs(unit.id()).compartments().forEach(c -> names.put(c.id(), c.name()));
-      Map<ItemId, Item> items =
-          session
-              .items()
-              .byIds(poured.stream().map(RecordedFill::itemId).collect(Collectors.toSet()));
-      return poured.stream()
+    private List<Added> added(Predicate<StoredTopUp> which) {
+      List<StoredTopUp> its = topUps.stream().filter(which).toList();
+      Map<ItemId, Item> items = items(its.stream().map(StoredTopUp::itemId));
+      return its.stream()
           .map(
-              fill ->
-                  new Filled(
-                      names.getOrDefault(fill.compartmentId(), ""), fill, items.get(fill.itemId())))
+              topUp ->
+                  new Added(name(topUp.compartmentId()), topUp.volume(), items.get(topUp.itemId())))
+          .toList();
+    }
+
+    private String name(CompartmentId id) {
+      return fleet.needs(unit.id()).compartments().stream()
+          .filter(compartment -> compartment.id().equals(id))
+          .findFirst()
+          .map(Compartment::name)
+          .orElse("");
+    }
+
+    private Map<ItemId, Item> items(Stream<ItemId> ids) {
+      return session.items().byIds(ids.collect(Collectors.toSet()));
+    }
+
+    private List<Filled> filled(List<RecordedFill> poured) {
+      Map<ItemId, Item> items = items(poured.stream().map(RecordedFill::itemId));
+      return poured.stream()
+          .map(fill -> new Filled(name(fill.compartmentId()), fill, items.get(fill.itemId())))
           .toList();
     }
   }

@@ -186,7 +186,7 @@ public final class ByHand {
 
   private List<Compartment> ofItsKind(Item item) {
     return needs.compartments().stream()
-        .filter(place -> item.product().filter(p -> p.kind() == place.spec().kind()).isPresent())
+        .filter(place -> item.product().filter(place::isFor).isPresent())
         .toList();
   }
 

@@ -18,9 +18,9 @@ import java.util.function.Function;
  *
  * @param codes by lot, what is printed on it
  */
-record IssuedLines(Map<StockKey, List<PastMovement>> issues, Map<LotId, String> codes) {
+public record IssuedLines(Map<StockKey, List<PastMovement>> issues, Map<LotId, String> codes) {
 
-  static IssuedLines of(Session session, Tray tray) {
+  public static IssuedLines of(Session session, Tray tray) {
     Map<StockKey, List<PastMovement>> issues = session.pastMovements().issuesOf(tray.number());
     List<LotId> lots =
         issues.values().stream()
@@ -32,7 +32,8 @@ record IssuedLines(Map<StockKey, List<PastMovement>> issues, Map<LotId, String> 
     return new IssuedLines(issues, lots.isEmpty() ? Map.of() : session.lots().codes(lots));
   }
 
-  TrayFile.Issued of(TrayLine line) {
+  /** What of it went out with a line, and what of that came back. */
+  public TrayFile.Issued of(TrayLine line) {
     List<PastMovement> its = issues.getOrDefault(line.stock(), List.of());
     Quantity none = Quantity.zero(line.wanted().measure());
     return new TrayFile.Issued(

@@ -22,13 +22,14 @@ import java.util.stream.Collectors;
  * @param neglected of the tasks, those that were left for too long
  * @param meters that the tasks count by, each once; all of the machine's where none is served
  */
-record TrayMachine(
+public record TrayMachine(
     UnitNeeds needs, List<Task> tasks, Set<TaskId> neglected, List<MeterStanding> meters) {
 
   private static final TrayMachine WORKSHOP =
       new TrayMachine(UnitNeeds.NOTHING, List.of(), Set.of(), List.of());
 
-  static TrayMachine of(FleetPicture fleet, Tray tray) {
+  /** As it stands today. */
+  public static TrayMachine of(FleetPicture fleet, Tray tray) {
     return tray.unitId()
         .map(
             unit -> {
@@ -67,7 +68,7 @@ record TrayMachine(
   }
 
   /** True if what the meters show has to be said: a task counts by it. */
-  boolean countsByMeters() {
+  public boolean countsByMeters() {
     return !tasks.isEmpty();
   }
 }

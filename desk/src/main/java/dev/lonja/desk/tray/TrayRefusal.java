@@ -5,7 +5,9 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.inspection.Found;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
 import dev.lonja.core.take.KitRange;
@@ -240,4 +242,16 @@ public sealed interface TrayRefusal extends Refusal {
 
   /** Something was poured where no fluid was changed. */
   record PouredWithoutWork(CompartmentId compartmentId) implements TrayRefusal {}
+
+  /**
+   * The line brought no fluid for such a compartment of the machine, or the tray has no such line.
+   */
+  record AddedNowhere(long lineId) implements TrayRefusal {}
+
+  /** More was added than went out and did not come back. */
+  record MoreAdded(long lineId, Volume litres, Quantity out) implements TrayRefusal {}
+
+  /** Something speaks against what was added, and nothing is noted as found. */
+  record AddedDoubtful(long lineId, Item item, Compartment place, List<TopUp.Concern> concerns)
+      implements TrayRefusal {}
 }

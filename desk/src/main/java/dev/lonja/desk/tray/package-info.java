@@ -1,5 +1,5 @@
 /**
- * Trays: started, laid, handed over, taken back, and what came of the job. Start with {@link
+ * Trays: started, laid, handed over, and the rest of them put back. Start with {@link
  * dev.lonja.desk.tray.TrayDesk}.
  */
 @NullMarked

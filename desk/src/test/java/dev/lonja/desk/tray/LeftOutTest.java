@@ -27,6 +27,7 @@ import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.person.Secrets;
 import dev.lonja.desk.person.Tries;
 import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.takeback.TakeBackDesk;
 import dev.lonja.store.replay.PastRepository;
 import java.time.LocalDate;
 import java.util.List;
@@ -254,6 +255,7 @@ class LeftOutTest {
                     new TaskOutcome.Done(Optional.empty()),
                     FILTER,
                     new TaskOutcome.NotDone("no filter", Optional.empty())),
+                Map.of(),
                 Map.of(),
                 Set.of(),
                 Map.of(),

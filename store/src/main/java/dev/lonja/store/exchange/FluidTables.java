@@ -280,6 +280,7 @@ final class FluidTables {
         .with(of("volume_l", TOP_UP.VOLUME_UL, scaled(6, 1, LITRES_UL), "litres added"))
         .with(of("added_on", TOP_UP.ADDED_ON, date(), "day"))
         .with(reference("sign_off_id", TOP_UP.SIGN_OFF_ID, "sign_offs", "who signed").optional())
+        .with(reference("tray_id", TOP_UP.TRAY_ID, "trays", "the tray it went out with").optional())
         .with(reference("withdraws", TOP_UP.WITHDRAWS, "top_ups", "a wrong line").optional())
         .with(of("note", TOP_UP.NOTE, text(Lengths.REASON), "in words").orEmptyText())
         .with(of("actor", TOP_UP.ACTOR, text(Lengths.NAME), "who noted it"))

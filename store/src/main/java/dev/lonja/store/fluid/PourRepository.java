@@ -3,11 +3,13 @@ package dev.lonja.store.fluid;
 import static dev.lonja.store.schema.Tables.FILL;
 import static dev.lonja.store.schema.Tables.SIGN_OFF;
 import static dev.lonja.store.schema.Tables.TOP_UP;
+import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.TRAY_LINE;
 
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.pour.NewTopUp;
 import dev.lonja.core.pour.RecordedTopUp;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.TrayId;
@@ -42,13 +44,16 @@ public final class PourRepository {
    * A top-up.
    *
    * @param signOff the signature it needed, if it needed one
+   * @param trayId the tray that it went out with, if it did; else it was booked out by itself
    */
   public record StoredTopUp(
       long id,
+      CompartmentId compartmentId,
       ItemId itemId,
       Volume volume,
       LocalDate on,
       Optional<SignOff> signOff,
+      Optional<TrayId> trayId,
       String note,
       String actor) {}
 
@@ -90,6 +95,17 @@ public final class PourRepository {
         .fetchMap(row -> row.get(TRAY_LINE.ID), PourRepository::signOff);
   }
 
+  /** The number of the signature that a tray's line stands on, if it was for this compartment. */
+  public Optional<Long> signOffOf(long lineId, CompartmentId compartmentId) {
+    return context
+        .select(SIGN_OFF.ID)
+        .from(SIGN_OFF)
+        .join(TRAY_LINE)
+        .on(TRAY_LINE.SIGN_OFF_ID.eq(SIGN_OFF.ID))
+        .where(TRAY_LINE.ID.eq(lineId), SIGN_OFF.COMPARTMENT_ID.eq(compartmentId))
+        .fetchOptional(SIGN_OFF.ID);
+  }
+
   /** Everything signed for on a unit, newest first. */
   public List<SignOff> ofUnit(UnitId unitId) {
     return context
@@ -102,28 +118,20 @@ public final class PourRepository {
   /**
    * Notes litres added to a compartment.
    *
-   * @param signOffId the signature it needed, if it needed one
+   * @param trayId the tray that they went out with, if they did
    */
-  public long addTopUp(
-      UnitId unitId,
-      CompartmentId compartmentId,
-      ItemId itemId,
-      Volume volume,
-      LocalDate on,
-      Optional<Long> signOffId,
-      String note,
-      String actor,
-      Instant at) {
+  public long addTopUp(UnitId unitId, NewTopUp topUp, Optional<TrayId> trayId, Instant at) {
     return context
         .insertInto(TOP_UP)
         .set(TOP_UP.UNIT_ID, unitId)
-        .set(TOP_UP.COMPARTMENT_ID, compartmentId)
-        .set(TOP_UP.ITEM_ID, itemId)
-        .set(TOP_UP.VOLUME_UL, volume.microlitres())
-        .set(TOP_UP.ADDED_ON, on)
-        .set(TOP_UP.SIGN_OFF_ID, signOffId.orElse(null))
-        .set(TOP_UP.NOTE, note)
-        .set(TOP_UP.ACTOR, actor)
+        .set(TOP_UP.COMPARTMENT_ID, topUp.compartmentId())
+        .set(TOP_UP.ITEM_ID, topUp.itemId())
+        .set(TOP_UP.VOLUME_UL, topUp.volume().microlitres())
+        .set(TOP_UP.ADDED_ON, topUp.day())
+        .set(TOP_UP.SIGN_OFF_ID, topUp.signOffId().orElse(null))
+        .set(TOP_UP.TRAY_ID, trayId.orElse(null))
+        .set(TOP_UP.NOTE, topUp.note())
+        .set(TOP_UP.ACTOR, topUp.actor())
         .set(TOP_UP.RECORDED_AT, at)
         .returning(TOP_UP.ID)
         .fetchSingle(TOP_UP.ID);
@@ -147,32 +155,53 @@ public final class PourRepository {
     return DSL.select(later.WITHDRAWS).from(later).where(later.WITHDRAWS.isNotNull());
   }
 
-  /** What was added after a day, or ever, and not withdrawn; oldest first. */
+  /** What was added to a compartment after a day, or ever, and not withdrawn; oldest first. */
   public List<StoredTopUp> topUps(
       UnitId unitId, CompartmentId compartmentId, Optional<LocalDate> after) {
-    TopUp later = TOP_UP.as("later");
-    Condition since = after.map(TOP_UP.ADDED_ON::ge).orElse(DSL.noCondition());
+    return topUps(
+        TOP_UP
+            .UNIT_ID
+            .eq(unitId)
+            .and(TOP_UP.COMPARTMENT_ID.eq(compartmentId))
+            .and(after.map(TOP_UP.ADDED_ON::ge).orElse(DSL.noCondition())));
+  }
+
+  /** What was added to a unit and not withdrawn, oldest first. */
+  public List<StoredTopUp> topUps(UnitId unitId) {
+    return topUps(TOP_UP.UNIT_ID.eq(unitId));
+  }
+
+  private List<StoredTopUp> topUps(Condition which) {
     return context
         .select()
         .from(TOP_UP)
         .leftJoin(SIGN_OFF)
         .on(SIGN_OFF.ID.eq(TOP_UP.SIGN_OFF_ID))
-        .where(TOP_UP.UNIT_ID.eq(unitId), TOP_UP.COMPARTMENT_ID.eq(compartmentId), since)
-        .and(TOP_UP.WITHDRAWS.isNull())
-        .and(
-            TOP_UP.ID.notIn(
-                DSL.select(later.WITHDRAWS).from(later).where(later.WITHDRAWS.isNotNull())))
+        .where(which, standing())
         .orderBy(TOP_UP.ID)
         .fetch(PourRepository::topUp);
   }
 
-  /** What was added to units and not withdrawn, by unit. */
-  public Map<UnitId, List<RecordedTopUp>> topUps(UnitScope units) {
+  private static Condition standing() {
     TopUp later = TOP_UP.as("later");
+    return TOP_UP
+        .WITHDRAWS
+        .isNull()
+        .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(TOP_UP.ID)));
+  }
+
+  /**
+   * What was added to units between services and not withdrawn, by unit. What a breakdown or a leak
+   * took is left aside: it counts as used without a plan, by what was issued for it ({@link
+   * dev.lonja.store.ledger.UnplannedIssues}).
+   */
+  public Map<UnitId, List<RecordedTopUp>> topUps(UnitScope units) {
+    Select<Record1<TrayId>> planned =
+        DSL.select(TRAY.ID).from(TRAY).where(TRAY.PURPOSE.in("SERVICE", "TOP_UP"));
     return context
         .selectFrom(TOP_UP)
-        .where(units.holds(TOP_UP.UNIT_ID), TOP_UP.WITHDRAWS.isNull())
-        .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(TOP_UP.ID)))
+        .where(units.holds(TOP_UP.UNIT_ID), standing())
+        .and(TOP_UP.TRAY_ID.isNull().or(TOP_UP.TRAY_ID.in(planned)))
         .orderBy(TOP_UP.ID)
         .fetchGroups(
             TOP_UP.UNIT_ID,
@@ -186,33 +215,64 @@ public final class PourRepository {
   private static StoredTopUp topUp(Record row) {
     return new StoredTopUp(
         row.get(TOP_UP.ID),
+        row.get(TOP_UP.COMPARTMENT_ID),
         row.get(TOP_UP.ITEM_ID),
         new Volume(row.get(TOP_UP.VOLUME_UL)),
         row.get(TOP_UP.ADDED_ON),
         Optional.ofNullable(row.get(SIGN_OFF.ID)).map(id -> signOff(row)),
+        Optional.ofNullable(row.get(TOP_UP.TRAY_ID)),
         row.get(TOP_UP.NOTE),
         row.get(TOP_UP.ACTOR));
   }
 
   /** Withdraws a top-up that was noted in error. */
   public void withdrawTopUp(
-      UnitId unitId,
-      CompartmentId compartmentId,
-      StoredTopUp wrong,
-      String why,
-      String actor,
-      Instant at) {
+      UnitId unitId, StoredTopUp wrong, String why, String actor, Instant at) {
     context
         .insertInto(TOP_UP)
         .set(TOP_UP.UNIT_ID, unitId)
-        .set(TOP_UP.COMPARTMENT_ID, compartmentId)
+        .set(TOP_UP.COMPARTMENT_ID, wrong.compartmentId())
         .set(TOP_UP.ITEM_ID, wrong.itemId())
         .set(TOP_UP.VOLUME_UL, wrong.volume().microlitres())
         .set(TOP_UP.ADDED_ON, wrong.on())
+        .set(TOP_UP.TRAY_ID, wrong.trayId().orElse(null))
         .set(TOP_UP.WITHDRAWS, wrong.id())
         .set(TOP_UP.NOTE, why)
         .set(TOP_UP.ACTOR, actor)
         .set(TOP_UP.RECORDED_AT, at)
+        .execute();
+  }
+
+  /** Withdraws all that was added with a tray. */
+  public void withdrawTopUpsOf(TrayId trayId, String why, String actor, Instant at) {
+    context
+        .insertInto(
+            TOP_UP,
+            TOP_UP.UNIT_ID,
+            TOP_UP.COMPARTMENT_ID,
+            TOP_UP.ITEM_ID,
+            TOP_UP.VOLUME_UL,
+            TOP_UP.ADDED_ON,
+            TOP_UP.TRAY_ID,
+            TOP_UP.WITHDRAWS,
+            TOP_UP.NOTE,
+            TOP_UP.ACTOR,
+            TOP_UP.RECORDED_AT)
+        .select(
+            DSL.select(
+                    TOP_UP.UNIT_ID,
+                    TOP_UP.COMPARTMENT_ID,
+                    TOP_UP.ITEM_ID,
+                    TOP_UP.VOLUME_UL,
+                    TOP_UP.ADDED_ON,
+                    TOP_UP.TRAY_ID,
+                    TOP_UP.ID,
+                    DSL.val(why),
+                    DSL.val(actor),
+                    DSL.val(at, TOP_UP.RECORDED_AT))
+                .from(TOP_UP)
+                .where(TOP_UP.TRAY_ID.eq(trayId), standing())
+                .orderBy(TOP_UP.ID))
         .execute();
   }
 

@@ -3,6 +3,7 @@ package dev.lonja.store.ledger;
 import static dev.lonja.store.schema.Tables.BIN;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
+import static dev.lonja.store.schema.Tables.TOP_UP;
 import static dev.lonja.store.schema.Tables.TRAY;
 import static dev.lonja.store.schema.Tables.UNIT;
 
@@ -12,6 +13,7 @@ import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.schema.tables.Movement;
+import dev.lonja.store.schema.tables.TopUp;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -24,6 +26,7 @@ import java.util.TreeMap;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
+import org.jooq.Select;
 import org.jooq.impl.DSL;
 
 /**
@@ -135,8 +138,21 @@ public final class UnplannedIssues {
             MOVEMENT.RECORDED_AT.lt(today.plusDays(1).atStartOfDay(zone).toInstant()),
             DSL.condition("{0} NOT GLOB 'TU-[0-9]*'", MOVEMENT.REFERENCE),
             TRAY.PURPOSE.isNull().or(TRAY.PURPOSE.ne("SERVICE")))
+        .andNotExists(toppedUp())
         .orderBy(MOVEMENT.ID)
         .fetch();
+  }
+
+  /** A tray for a top-up that is on the machine's record. */
+  private static Select<?> toppedUp() {
+    TopUp later = TOP_UP.as("later");
+    return DSL.selectOne()
+        .from(TOP_UP)
+        .where(
+            TOP_UP.TRAY_ID.eq(TRAY.ID),
+            TRAY.PURPOSE.eq("TOP_UP"),
+            TOP_UP.ITEM_ID.eq(MOVEMENT.ITEM_ID))
+        .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(TOP_UP.ID)));
   }
 
   /** A thing at a place. */

@@ -18,6 +18,7 @@ import dev.lonja.core.grade.GradeChart;
 import dev.lonja.core.grade.GradeRow;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.mixture.Protection;
+import dev.lonja.core.pour.NewTopUp;
 import dev.lonja.core.quantity.AshContent;
 import dev.lonja.core.quantity.Temperature;
 import dev.lonja.core.quantity.Volume;
@@ -160,7 +161,7 @@ class FluidRepositoriesTest {
         s -> {
           PourRepository.StoredTopUp wrong = s.pours().topUps(HOIST, SUMP, Optional.empty()).get(0);
           assertThat(wrong.id()).isEqualTo(first);
-          s.pours().withdrawTopUp(HOIST, SUMP, wrong, "other unit", "storekeeper", NOW);
+          s.pours().withdrawTopUp(HOIST, wrong, "other unit", "storekeeper", NOW);
           return true;
         });
     assertThat(volumes(Optional.empty())).containsExactly("300 mL");
@@ -173,13 +174,15 @@ class FluidRepositoriesTest {
             s.pours()
                 .addTopUp(
                     HOIST,
-                    SUMP,
-                    new ItemId(2),
-                    Volume.ofLitres(litres),
-                    on,
+                    new NewTopUp(
+                        SUMP,
+                        new ItemId(2),
+                        Volume.ofLitres(litres),
+                        on,
+                        Optional.empty(),
+                        "low",
+                        "storekeeper"),
                     Optional.empty(),
-                    "low",
-                    "storekeeper",
                     NOW));
   }
 

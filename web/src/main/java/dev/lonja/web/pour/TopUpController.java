@@ -12,6 +12,7 @@ import dev.lonja.desk.fluid.TopUpDesk;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.web.book.LedgerWording;
+import dev.lonja.web.fluid.TopUpWording;
 import dev.lonja.web.frame.RecentUnits;
 import dev.lonja.web.request.Problem;
 import dev.lonja.web.request.RefusalWording;
@@ -61,6 +62,14 @@ class TopUpController {
                   .when(
                       TopUpDesk.NotOnFile.class,
                       not -> Problem.ofWhole("That top-up is not on file any more."))
+                  .when(
+                      TopUpDesk.OfTray.class,
+                      of ->
+                          Problem.ofWhole(
+                              "That went out with tray "
+                                  + of.tray()
+                                  + ". It is put right there: say that the tray is out again, and"
+                                  + " take it back anew."))
                   .all())
           .and(LedgerWording.at("litres"))
           .and(PersonProblems.SECOND);

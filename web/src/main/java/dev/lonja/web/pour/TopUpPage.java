@@ -6,6 +6,7 @@ import dev.lonja.core.pour.TopUp;
 import dev.lonja.desk.fluid.CompartmentDesk;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.web.fluid.HazardWording;
+import dev.lonja.web.fluid.TopUpWording;
 import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.Drum;
 import dev.lonja.web.frame.TopUpUseWording;

@@ -102,7 +102,10 @@ public record CompletionView(
         came.stream().map(CompletionView::task).toList(),
         new Material(
             job.entry().used().stream().map(CompletionView::part).toList(),
-            job.entry().fills().stream().map(CompletionView::fluid).toList()),
+            Stream.concat(
+                    job.entry().fills().stream().map(CompletionView::fluid),
+                    job.entry().added().stream().map(CompletionView::fluid))
+                .toList()),
         job.entry().found().stream().map(Finding::words).toList());
   }
 
@@ -151,6 +154,11 @@ public record CompletionView(
         filled.item().number(),
         filled.fill().condition().words(),
         filled.fill().level().map(FillLevel::words).orElse(""));
+  }
+
+  private static FluidRow fluid(RecordDesk.Added added) {
+    return new FluidRow(
+        added.compartment(), added.litres().litres(), added.item().number(), "topped up", "");
   }
 
   /** The report as plain text, a line for each thing. */

@@ -1,5 +1,6 @@
 package dev.lonja.web.tray;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.ledger.LotCondition;
 import dev.lonja.core.meter.Meter;
@@ -14,8 +15,8 @@ import dev.lonja.core.text.Lengths;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPartId;
-import dev.lonja.desk.tray.Pour;
-import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.desk.takeback.Pour;
+import dev.lonja.desk.takeback.TakeBackDesk;
 import dev.lonja.web.book.ConditionForms;
 import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.LevelWording;
@@ -44,6 +45,9 @@ final class TakeBackForm {
   private static final String POURED = "poured-";
   private static final String DRAINED = "drained-";
   private static final String LEVEL = "level-";
+  private static final String ADDED = "added-";
+  private static final String INTO = "into-";
+  private static final String NOWHERE = "none";
   private static final String FITTED = "fitted-";
   private static final String WHY = "why-";
   private static final String FOUND = "found";
@@ -74,6 +78,14 @@ final class TakeBackForm {
 
   private static String levelField(CompartmentId compartment) {
     return LEVEL + compartment;
+  }
+
+  static String addedField(long lineId) {
+    return ADDED + lineId;
+  }
+
+  static String intoField(long lineId) {
+    return INTO + lineId;
   }
 
   static String conditionField(long lineId) {
@@ -107,6 +119,7 @@ final class TakeBackForm {
                         Beside.of(pour.book()) + ", " + pour.condition().words(),
                         LevelWording.of(pour.compartment())))
             .toList(),
+        asked.added().stream().map(TakeBackForm::added).toList(),
         asked.substituted().stream()
             .map(
                 row ->
@@ -136,6 +149,19 @@ final class TakeBackForm {
                 .anyMatch(
                     one -> !typed.getOrDefault(conditionField(one.line().id()), "").isEmpty()),
             asked.removed().stream().map(TakeBackForm::removed).toList()));
+  }
+
+  private static TakeBackView.AddedRow added(TakeBackDesk.Added added) {
+    long line = added.line().id();
+    return new TakeBackView.AddedRow(
+        addedField(line),
+        intoField(line),
+        added.item().number() + ", " + added.item().description(),
+        added.places().stream()
+            .map(place -> new TakeBackView.Place(place.id().toString(), place.name()))
+            .toList(),
+        added.named().map(CompartmentId::toString).orElse(""),
+        PlainDecimal.of(added.out().amount()));
   }
 
   private static TakeBackView.RemovedRow removed(TakeBackDesk.Removed removed) {
@@ -197,6 +223,7 @@ final class TakeBackForm {
       outcome(work, fields, typed).ifPresent(o -> outcomes.put(work.task().id(), o));
     }
     Map<CompartmentId, TakeBackDesk.Poured> poured = poured(fields, typed);
+    Map<Long, TakeBackDesk.AddedTo> added = added(fields, typed);
     Set<Long> fitted = new HashSet<>();
     Map<Long, String> wrong = new HashMap<>();
     substitutes(fields, typed, fitted, wrong);
@@ -208,7 +235,48 @@ final class TakeBackForm {
     return typed.all(
         () ->
             new TakeBackDesk.Notes(
-                day.orElseThrow(), meters, outcomes, poured, fitted, wrong, found, dropped, kept));
+                day.orElseThrow(),
+                meters,
+                outcomes,
+                poured,
+                added,
+                fitted,
+                wrong,
+                found,
+                dropped,
+                kept));
+  }
+
+  /** What went into the machine; of each it has to be said. */
+  private Map<Long, TakeBackDesk.AddedTo> added(Map<String, String> fields, Typed typed) {
+    Map<Long, TakeBackDesk.AddedTo> added = new HashMap<>();
+    for (TakeBackDesk.Added one : asked.added()) {
+      long line = one.line().id();
+      String into = fields.getOrDefault(intoField(line), "");
+      if (into.equals(NOWHERE)) {
+        continue;
+      }
+      Optional<CompartmentId> place =
+          one.places().stream()
+              .map(Compartment::id)
+              .filter(id -> id.toString().equals(into))
+              .findFirst();
+      if (place.isEmpty()) {
+        typed.refuse(
+            intoField(line),
+            "Say into which compartment " + one.item().number() + " went, or that it did not.");
+      }
+      Optional<Volume> litres =
+          typed.litres(
+              addedField(line),
+              "Litres added of " + one.item().number(),
+              fields.getOrDefault(addedField(line), ""),
+              Limits.LITRES);
+      if (place.isPresent() && litres.isPresent()) {
+        added.put(line, new TakeBackDesk.AddedTo(place.get(), litres.get()));
+      }
+    }
+    return added;
   }
 
   /** What is kept of what came off; where nothing is said it is waste. */

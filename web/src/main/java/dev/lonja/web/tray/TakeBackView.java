@@ -9,6 +9,7 @@ public record TakeBackView(
     List<MeterRow> meters,
     List<WorkRow> works,
     List<FillRow> fills,
+    List<AddedRow> added,
     List<SubstituteRow> substitutes,
     boolean hasMachine,
     List<LeftOutRow> leftOut,
@@ -53,6 +54,19 @@ public record TakeBackView(
       String compartment,
       String book,
       String method) {}
+
+  /**
+   * A fluid that no task asks for.
+   *
+   * @param words what it is
+   * @param named the compartment that it was put on for; empty if none was named
+   * @param out how much of it is out, to be typed
+   */
+  public record AddedRow(
+      String field, String intoField, String words, List<Place> places, String named, String out) {}
+
+  /** A compartment to choose. */
+  public record Place(String id, String name) {}
 
   /** A part that the tray went out without; in the field somebody says why nobody wants it. */
   public record LeftOutRow(String field, String words) {}

@@ -9,6 +9,7 @@ import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.web.book.LedgerWording;
 import dev.lonja.web.crossref.CandidateWording;
 import dev.lonja.web.fluid.FluidAdvice;
+import dev.lonja.web.fluid.TopUpWording;
 import dev.lonja.web.inspection.FoundWording;
 import dev.lonja.web.meter.MeterEntry;
 import dev.lonja.web.meter.ReadingWording;
@@ -391,6 +392,34 @@ public final class TrayRefusals {
                       TakeBackForm.pouredField(poured.compartmentId()),
                       "Its fluid was not changed, so nothing was poured for that; a top-up is noted"
                           + " under Oils."))
+          .when(
+              TrayRefusal.AddedNowhere.class,
+              added ->
+                  new Problem(
+                      TakeBackForm.intoField(added.lineId()),
+                      "Nothing of it is out with this tray, or it is not for that compartment."))
+          .when(
+              TrayRefusal.MoreAdded.class,
+              more ->
+                  new Problem(
+                      TakeBackForm.addedField(more.lineId()),
+                      more.litres().display()
+                          + " are more than went out and did not come back, "
+                          + more.out().display()
+                          + "."))
+          .when(
+              TrayRefusal.AddedDoubtful.class,
+              doubt ->
+                  new Problem(
+                      TakeBackForm.intoField(doubt.lineId()),
+                      doubt.item().number()
+                          + " in "
+                          + doubt.place().name()
+                          + ": "
+                          + doubt.concerns().stream()
+                              .map(TopUpWording::line)
+                              .collect(Collectors.joining("; "))
+                          + ". If it is in there, say under what was found what is to be done."))
           .all();
 
   /** At the fields of the tray's page. */

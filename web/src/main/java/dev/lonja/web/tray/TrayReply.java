@@ -4,7 +4,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Viewer;
-import dev.lonja.desk.tray.TakeBackDesk;
+import dev.lonja.desk.takeback.TakeBackDesk;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.desk.tray.TrayTasksDesk;
 import dev.lonja.desk.tray.TraysDesk;

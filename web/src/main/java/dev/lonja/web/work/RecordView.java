@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.Base64;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The service record of a unit, in words: its warranty file. */
 public record RecordView(
@@ -91,23 +92,31 @@ public record RecordView(
                         + ", lot "
                         + String.join(", ", used.lots()))
             .toList(),
-        entry.fills().stream()
-            .map(
-                filled ->
-                    filled.compartment()
-                        + " "
-                        + filled.fill().volume().display()
-                        + " "
-                        + filled.item().number()
-                        + ", "
-                        + filled.fill().condition().words()
-                        + filled
-                            .fill()
-                            .drained()
-                            .map(d -> ", " + d.display() + " drained")
-                            .orElse("")
-                        + filled.fill().level().map(level -> ", level " + level.words()).orElse(""))
+        Stream.concat(
+                entry.fills().stream().map(RecordView::filled),
+                entry.added().stream().map(RecordView::added))
             .toList(),
         entry.found().stream().map(finding -> finding.words()).toList());
+  }
+
+  private static String filled(RecordDesk.Filled filled) {
+    return filled.compartment()
+        + " "
+        + filled.fill().volume().display()
+        + " "
+        + filled.item().number()
+        + ", "
+        + filled.fill().condition().words()
+        + filled.fill().drained().map(d -> ", " + d.display() + " drained").orElse("")
+        + filled.fill().level().map(level -> ", level " + level.words()).orElse("");
+  }
+
+  private static String added(RecordDesk.Added added) {
+    return added.compartment()
+        + " "
+        + added.litres().display()
+        + " "
+        + added.item().number()
+        + ", topped up";
   }
 }

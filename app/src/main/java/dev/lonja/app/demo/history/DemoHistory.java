@@ -48,8 +48,8 @@ public final class DemoHistory {
               + "withdraws,note,actor,recorded_at");
   private final Sheet topUps =
       new Sheet(
-          "id,unit_id,compartment_id,item_id,volume_l,added_on,sign_off_id,withdraws,note,actor,"
-              + "recorded_at");
+          "id,unit_id,compartment_id,item_id,volume_l,added_on,sign_off_id,tray_id,withdraws,note,"
+              + "actor,recorded_at");
   private final Sheet layUps = new Sheet("id,unit_id,first_on,last_on");
   private final Map<MeterId, TreeMap<LocalDate, Double>> lives = new TreeMap<>();
   private int inspected;
@@ -250,6 +250,7 @@ public final class DemoHistory {
         master.item(item),
         litres,
         day,
+        null,
         null,
         null,
         "low at the dipstick",

@@ -1,4 +1,4 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.takeback;
 
 import dev.lonja.core.fleet.Capacity;
 import dev.lonja.core.fleet.Compartment;
@@ -13,6 +13,7 @@ import dev.lonja.core.take.ServiceTake;
 import dev.lonja.core.take.TakeLine;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.TrayMachine;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;

@@ -1,5 +1,6 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.takeback;
 
+import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.LotCondition;
@@ -7,6 +8,7 @@ import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.pour.FillLevel;
 import dev.lonja.core.quantity.MeterValue;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.service.Task;
 import dev.lonja.core.service.TaskId;
@@ -23,6 +25,8 @@ import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.RequestRefusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.TrayMachine;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.audit.Deed;
@@ -61,6 +65,7 @@ public class TakeBackDesk {
    *
    * @param handedOverOn the day it is taken to have been done, unless somebody says another
    * @param pours what the work fills if all of it was done
+   * @param added fluids that went out beside the tasks
    * @param hasMachine true unless it was for the workshop itself, where nothing can be found wrong
    * @param leftOut what the tray went out without, and is wanted since
    */
@@ -69,6 +74,7 @@ public class TakeBackDesk {
       List<Read> meters,
       List<Work> works,
       List<Pour> pours,
+      List<Added> added,
       boolean hasMachine,
       List<LeftOut> leftOut,
       List<Substituted> substituted,
@@ -93,6 +99,23 @@ public class TakeBackDesk {
       return task.inspects();
     }
   }
+
+  /**
+   * A fluid that no task asks for.
+   *
+   * @param places of the machine that hold such a fluid
+   * @param out how much of it went out and did not come back
+   */
+  public record Added(TrayLine line, Item item, List<Compartment> places, Quantity out) {
+
+    /** The compartment that it was put on for, if one was named. */
+    public Optional<CompartmentId> named() {
+      return line.compartmentId();
+    }
+  }
+
+  /** What of it was added where. */
+  public record AddedTo(CompartmentId into, Volume litres) {}
 
   /** A part that the tray went out without. */
   public record LeftOut(WantedPart part, Item item) {}
@@ -130,6 +153,8 @@ public class TakeBackDesk {
    * @param meters what each of them showed then
    * @param outcomes by task, every one of the tray
    * @param poured by compartment, what was poured; what is absent says nothing
+   * @param added by line, what was added of a fluid that no task asks for; what is absent says
+   *     nothing
    * @param fitted lines whose substitute fitted
    * @param wrong lines whose substitute did not fit, and why
    * @param found what was found wrong with the machine, one finding each
@@ -141,6 +166,7 @@ public class TakeBackDesk {
       Map<MeterId, MeterValue> meters,
       Map<TaskId, TaskOutcome> outcomes,
       Map<CompartmentId, Poured> poured,
+      Map<Long, AddedTo> added,
       Set<Long> fitted,
       Map<Long, String> wrong,
       List<String> found,
@@ -165,6 +191,7 @@ public class TakeBackDesk {
         machine.meters().stream().map(meter -> read(session, tray, meter)).toList(),
         machine.tasks().stream().map(task -> new Work(task, open.contains(task.id()))).toList(),
         Pour.of(machine, tray, machine.tasks()),
+        new AddedFluids(session, clock, tray, machine).asked(),
         tray.unit().isPresent(),
         leftOut(session, tray),
         Confirmations.substituted(tray).stream()
@@ -235,6 +262,7 @@ public class TakeBackDesk {
     }
     session.services().withdrawOfTray(tray.id(), reason, sent.actor(), clock.now());
     session.records().withdrawFillsOf(tray.id(), reason, sent.actor(), clock.now());
+    session.pours().withdrawTopUpsOf(tray.id(), reason, sent.actor(), clock.now());
     session.findings().strikeOpenOf(tray.id());
     Map<TaskId, LocalDate> again = new HashMap<>();
     for (Tray.Served served : tray.tasks()) {

@@ -1,4 +1,4 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.takeback;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -29,6 +29,7 @@ import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.service.ValuesDesk;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.ledger.LedgerLine;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
@@ -80,6 +81,7 @@ class TakeBackDeskTest {
                 LocalDate.parse("2027-03-02"),
                 Map.of(new MeterId(1), MeterValue.ofHours(hours)),
                 Map.of(OIL, outcome),
+                Map.of(),
                 Map.of(),
                 Set.of(),
                 Map.of(),
@@ -221,6 +223,7 @@ class TakeBackDeskTest {
                 LocalDate.parse("2027-03-02"),
                 Map.of(),
                 Map.of(PUMP, new TaskOutcome.Done(Optional.of(found))),
+                Map.of(),
                 Map.of(),
                 Set.of(),
                 Map.of(),

@@ -1,17 +1,16 @@
-package dev.lonja.web.pour;
+package dev.lonja.web.fluid;
 
 import dev.lonja.core.cases.Cases;
 import dev.lonja.core.fluid.Suitability;
 import dev.lonja.core.pour.TopUp;
-import dev.lonja.desk.fluid.TopUpDesk;
-import dev.lonja.web.fluid.ReasonWording;
+import dev.lonja.desk.fluid.TopUpJudgement;
 import dev.lonja.web.frame.Beside;
 import dev.lonja.web.frame.State;
 import java.util.List;
 import java.util.stream.Stream;
 
 /** Puts what speaks against a top-up into words. */
-final class TopUpWording {
+public final class TopUpWording {
 
   private static final Cases<TopUp.Concern, String> LINE =
       Cases.<TopUp.Concern, String>over(TopUp.Concern.class)
@@ -42,7 +41,7 @@ final class TopUpWording {
 
   private TopUpWording() {}
 
-  static State state(TopUp.Answer answer) {
+  public static State state(TopUp.Answer answer) {
     return switch (answer) {
       case ALLOWED -> State.ready("may be added");
       case SIGN_OFF -> State.note("with a signature");
@@ -50,19 +49,20 @@ final class TopUpWording {
     };
   }
 
-  static String line(TopUp.Concern concern) {
+  /** One reason, as part of a sentence. */
+  public static String line(TopUp.Concern concern) {
     return LINE.apply(concern);
   }
 
   /** The verdict with its reasons, as one is told it. */
-  static String told(TopUpDesk.Judged judged) {
+  public static String told(TopUpJudgement judged) {
     return state(judged.verdict().answer()).word()
         + ": "
         + String.join("; ", lines(judged.verdict(), judged.suitability()));
   }
 
   /** What speaks against it, or for it if nothing does. */
-  static List<String> lines(TopUp.Verdict verdict, Suitability suitability) {
+  public static List<String> lines(TopUp.Verdict verdict, Suitability suitability) {
     return verdict.concerns().isEmpty()
         ? ReasonWording.lines(suitability)
         : Stream.concat(

@@ -1,4 +1,4 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.takeback;
 
 import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.Booking;
@@ -16,6 +16,7 @@ import dev.lonja.desk.ledger.Salvage;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;

@@ -1,4 +1,4 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.takeback;
 
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.inspection.Found;
@@ -15,6 +15,8 @@ import dev.lonja.desk.meter.ReadingRefusal;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
 import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.TrayMachine;
+import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.Session;
 import dev.lonja.store.fleet.ReadingRepository;
 import dev.lonja.store.tray.Tray;
@@ -62,6 +64,8 @@ final class TakeBack {
     if (tray.unit().isEmpty() && !notes.found().isEmpty()) {
       refusals.add(new TrayRefusal.NoMachine());
     }
+    AddedFluids added = new AddedFluids(session, clock, tray, machine);
+    refusals.addAll(added.judge(notes));
     RemovedParts removed = new RemovedParts(session, sent, tray, clock);
     refusals.addAll(removed.judge(notes));
     if (!refusals.isEmpty()) {
@@ -79,6 +83,7 @@ final class TakeBack {
               fill ->
                   session.records().addFill(unit(), fill, Optional.of(tray.id()), "", clock.now()));
     }
+    added.note(notes, sent);
     new Confirmations(session, tray, clock)
         .of(notes)
         .forEach(made -> session.statements().add(made, sent.actor(), clock.now()));

@@ -1,4 +1,4 @@
-package dev.lonja.desk.tray;
+package dev.lonja.desk.takeback;
 
 import dev.lonja.core.crossref.Neighbourhood;
 import dev.lonja.core.crossref.NewStatement;

@@ -1,0 +1,250 @@
+package dev.lonja.desk.takeback;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.lonja.core.fleet.Compartment;
+import dev.lonja.core.fleet.CompartmentId;
+import dev.lonja.core.fleet.Destination;
+import dev.lonja.core.fleet.UnitId;
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Ledger;
+import dev.lonja.core.ledger.LotInBin;
+import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.place.BinId;
+import dev.lonja.core.pour.TopUp;
+import dev.lonja.core.quantity.Money;
+import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayPurpose;
+import dev.lonja.desk.Cage;
+import dev.lonja.desk.fluid.TopUpDesk;
+import dev.lonja.desk.ledger.Postings;
+import dev.lonja.desk.person.Pins;
+import dev.lonja.desk.person.Receiver;
+import dev.lonja.desk.person.SecondPerson;
+import dev.lonja.desk.person.Secrets;
+import dev.lonja.desk.person.Tries;
+import dev.lonja.desk.request.Outcome;
+import dev.lonja.desk.request.Refusal;
+import dev.lonja.desk.request.Sent;
+import dev.lonja.desk.tray.HandOverDesk;
+import dev.lonja.desk.tray.TrayDesk;
+import dev.lonja.desk.tray.TrayRefusal;
+import dev.lonja.store.fluid.PourRepository.StoredTopUp;
+import dev.lonja.store.ledger.Posting;
+import dev.lonja.store.query.UnitScope;
+import dev.lonja.store.tray.Tray;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+
+/**
+ * Hoist BH-2 leaks: 2 L go out that no task asks for. Its engine sump was filled with Ola 15W-40,
+ * item 2, on 2026-04-02; Brisa 10W-30, item 6, reaches none of what the sump asks for.
+ */
+class AddedFluidsTest {
+
+  private static final UnitId HOIST = new UnitId(5);
+  private static final CompartmentId SUMP = new CompartmentId(5);
+  private static final CompartmentId TANK = new CompartmentId(6);
+  private static final ItemId OLA = new ItemId(2);
+  private static final ItemId BRISA = new ItemId(6);
+
+  @RegisterExtension private final Cage cage = new Cage();
+  private TrayDesk trays;
+  private HandOverDesk handOvers;
+  private SecondPerson second;
+
+  @BeforeEach
+  void desks() {
+    Pins pins = new Pins(new Secrets(new BCryptPasswordEncoder(4)), new Tries(cage.clock()));
+    Receiver receiver = new Receiver(pins);
+    second = new SecondPerson(pins, cage.clock());
+    trays = new TrayDesk(cage.once(), cage.clock(), receiver);
+    handOvers = new HandOverDesk(cage.store(), cage.once(), cage.clock(), receiver, second);
+  }
+
+  private TakeBackDesk desk() {
+    return new TakeBackDesk(cage.store(), cage.clock(), cage.once());
+  }
+
+  private Tray tray(TrayId id) {
+    return cage.read(session -> session.trays().byId(id).orElseThrow());
+  }
+
+  private long line(TrayId id) {
+    return tray(id).lines().get(0).id();
+  }
+
+  /** A tray that went out with 2 L of an oil. */
+  private TrayId out(TrayPurpose purpose, ItemId oil) {
+    TrayId id =
+        cage.store()
+            .<TrayId>write(
+                session -> {
+                  TrayId made = session.trays().add(Optional.of(HOIST), purpose, "oil", Cage.TODAY);
+                  session
+                      .trayLines()
+                      .addLine(
+                          made,
+                          oil,
+                          "Oil",
+                          new LineReason.ByHand("drips"),
+                          Quantity.litres("2"),
+                          Destination.NONE);
+                  return made;
+                });
+    assertThat(trays.lay(cage.sent(), id, line(id))).isInstanceOf(Outcome.Done.class);
+    HandOverDesk.Taker workshop = new HandOverDesk.Taker("workshop", "");
+    assertThat(handOvers.handOver(cage.sent(), id, tray(id).version(), workshop, Map.of()))
+        .isInstanceOf(Outcome.Done.class);
+    return id;
+  }
+
+  private void receiveBrisa() {
+    Sent sent = cage.sent();
+    Outcome received =
+        cage.once()
+            .run(
+                sent,
+                session ->
+                    Postings.write(
+                        session,
+                        BRISA,
+                        Ledger.receive(
+                            session.ledger().stockOf(BRISA),
+                            new LotInBin(
+                                BRISA,
+                                session.lots().addLot(BRISA, "B-9", Cage.TODAY, Optional.empty()),
+                                new BinId(8)),
+                            Quantity.litres("4"),
+                            new Money(4_000, session.settings().currency())),
+                        new Posting("", "", sent.key(), sent.actor(), cage.clock().now()),
+                        1));
+    assertThat(received).isInstanceOf(Outcome.Done.class);
+  }
+
+  private Outcome back(TrayId id, CompartmentId into, String litres, String... found) {
+    return desk()
+        .takeBack(
+            cage.sent(),
+            id,
+            tray(id).version(),
+            new TakeBackDesk.Notes(
+                Cage.TODAY,
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                Map.of(line(id), new TakeBackDesk.AddedTo(into, Volume.ofLitres(litres))),
+                Set.of(),
+                Map.of(),
+                List.of(found),
+                Map.of(),
+                Map.of()));
+  }
+
+  private List<StoredTopUp> sump() {
+    return cage.read(session -> session.pours().topUps(HOIST, SUMP, Optional.empty()));
+  }
+
+  private int learnedFrom() {
+    return cage.read(session -> session.pours().topUps(UnitScope.ALL))
+        .getOrDefault(HOIST, List.of())
+        .size();
+  }
+
+  /** Half a litre came back, so 1.5 L may have gone in; 1.2 L did, and are booked out once. */
+  @Test
+  void whatWasAddedComesOntoTheRecordAndIsBookedOutOnlyOnce() {
+    TrayId id = out(TrayPurpose.LEAK, OLA);
+    handOvers.takeBack(
+        cage.sent(), id, StockKey.ofNew(OLA), new BigDecimal("0.5"), Optional.empty());
+    Quantity onHand = cage.onHand(2);
+    List<TakeBackDesk.Added> asked = desk().asked(id).orElseThrow().added();
+    assertThat(asked).extracting(TakeBackDesk.Added::out).containsExactly(Quantity.litres("1.5"));
+    assertThat(asked.get(0).places()).extracting(Compartment::id).containsExactly(SUMP);
+
+    assertThat(back(id, SUMP, "1.2")).isInstanceOf(Outcome.Done.class);
+    assertThat(cage.onHand(2)).isEqualTo(onHand);
+    assertThat(sump())
+        .singleElement()
+        .satisfies(
+            topUp -> {
+              assertThat(topUp.volume()).isEqualTo(Volume.ofLitres("1.2"));
+              assertThat(topUp.itemId()).isEqualTo(OLA);
+              assertThat(topUp.on()).isEqualTo(Cage.TODAY);
+              assertThat(topUp.trayId()).contains(id);
+            });
+  }
+
+  @Test
+  void nothingIsAddedThatDidNotGoOutOrHasNoPlace() {
+    TrayId id = out(TrayPurpose.LEAK, OLA);
+    long line = line(id);
+    assertThat(Cage.reasons(back(id, SUMP, "2.1")))
+        .containsExactly(
+            new TrayRefusal.MoreAdded(line, Volume.ofLitres("2.1"), Quantity.litres("2")));
+    assertThat(Cage.reasons(back(id, TANK, "1")))
+        .containsExactly(new TrayRefusal.AddedNowhere(line));
+    assertThat(tray(id).state()).isEqualTo(Tray.State.HANDED_OVER);
+    assertThat(sump()).isEmpty();
+  }
+
+  /** It is in there, so it comes onto the record; but somebody has to say what is done about it. */
+  @Test
+  void whatShouldNotBeInThereIsNotedWithAFinding() {
+    receiveBrisa();
+    TrayId id = out(TrayPurpose.LEAK, BRISA);
+    List<Refusal> refused = Cage.reasons(back(id, SUMP, "2"));
+    assertThat(refused)
+        .singleElement()
+        .isInstanceOfSatisfying(
+            TrayRefusal.AddedDoubtful.class,
+            doubt -> assertThat(doubt.concerns()).contains(new TopUp.Concern.Unsuitable()));
+    assertThat(back(id, SUMP, "2", "drain the sump before it runs"))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(sump()).extracting(StoredTopUp::itemId).containsExactly(BRISA);
+    assertThat(cage.<Integer>read(session -> session.findings().ofTray(id).size())).isOne();
+  }
+
+  /** With what came of the tray it is withdrawn, and not by itself. */
+  @Test
+  void itIsTakenBackWithItsTray() {
+    TrayId id = out(TrayPurpose.LEAK, OLA);
+    back(id, SUMP, "2");
+    TopUpDesk topUps = new TopUpDesk(cage.clock(), cage.once(), second);
+    assertThat(
+            Cage.reasons(
+                topUps.withdraw(
+                    cage.sent(),
+                    "BH-2",
+                    SUMP,
+                    sump().get(0).id(),
+                    "wrong",
+                    SecondPerson.Signature.NONE)))
+        .containsExactly(new TopUpDesk.OfTray(tray(id).number()));
+    assertThat(desk().undo(cage.sent(), id, tray(id).version(), "wrong machine"))
+        .isInstanceOf(Outcome.Done.class);
+    assertThat(sump()).isEmpty();
+    assertThat(back(id, SUMP, "1")).isInstanceOf(Outcome.Done.class);
+    assertThat(sump()).extracting(StoredTopUp::volume).containsExactly(Volume.ofLitres("1"));
+  }
+
+  /** A leak is used without a plan; a top-up is what the engine takes between services. */
+  @Test
+  void onlyATopUpTeachesWhatTheEngineTakes() {
+    int before = learnedFrom();
+    back(out(TrayPurpose.LEAK, OLA), SUMP, "2");
+    assertThat(learnedFrom()).isEqualTo(before);
+    back(out(TrayPurpose.TOP_UP, OLA), SUMP, "2");
+    assertThat(learnedFrom()).isEqualTo(before + 1);
+  }
+}
