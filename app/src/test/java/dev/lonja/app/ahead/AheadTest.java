@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.app.server.Wait;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.desk.forecast.AheadDesk;
 import dev.lonja.desk.forecast.Forecast;
@@ -11,12 +12,11 @@ import java.math.BigDecimal;
 import java.util.List;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 class AheadTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("buyer");
 
@@ -35,13 +35,12 @@ class AheadTest {
    * what its use lies, and what runs short for certain says so.
    */
   @Test
-  @Timeout(120)
   void theChancesAreDrawnMeanwhile() {
     Visitor.Page first = visitor.get("/ahead");
     assertThat(first.status()).isEqualTo(200);
-    while (visitor.ask("/ahead/drawing").response().body().contains("\"running\":true")) {
-      Thread.onSpinWait();
-    }
+    Wait.until(
+        "the chances are drawn",
+        () -> !visitor.ask("/ahead/drawing").response().body().contains("\"running\":true"));
     Visitor.Page page = visitor.get("/ahead");
     assertThat(page.words()).doesNotContain("are being drawn");
     Element none = page.document().selectFirst("tbody tr:contains(RV 2210-4)");

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 @Timeout(120)
 class BuyTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("buyer");
 

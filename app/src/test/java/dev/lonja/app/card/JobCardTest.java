@@ -20,7 +20,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** The job card of FL-7's tray, a service of 250 h, on the screen and on paper. */
 class JobCardTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("storekeeper");
 

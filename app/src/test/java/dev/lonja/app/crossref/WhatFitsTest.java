@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Every trap of the demo store has its verdict and a reason. */
 class WhatFitsTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("storekeeper");
 

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** The burst what-if over HTTP, on the standby sets of the ice plant. */
 class BurstTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("workshop");
 

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** What falls due on all units, over HTTP. */
 class DueTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("buyer");
 

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Labels and the service record, as they come out of a printer. */
 class LabelsTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("storekeeper");
 

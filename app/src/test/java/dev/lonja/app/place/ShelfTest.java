@@ -11,7 +11,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Where things lie in the demo's store. */
 class ShelfTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor storekeeper = SERVER.signedInAs("storekeeper");
 

@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** RT-04's cooling circuit holds 14.5 L of Ria, a concentrate on ethylene glycol. */
 class MixPageTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("storekeeper");
 

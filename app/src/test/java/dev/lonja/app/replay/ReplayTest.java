@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import dev.lonja.app.server.Wait;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Tag;
@@ -15,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The demo's last half year stepped through again, at the buyer's desk. */
 class ReplayTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor buyer = SERVER.signedInAs("buyer");
 
@@ -25,9 +26,9 @@ class ReplayTest {
   }
 
   private void waitForIt() {
-    while (buyer.ask("/buy/replay/progress").response().body().contains("\"running\":true")) {
-      Thread.onSpinWait();
-    }
+    Wait.until(
+        "the replay ends",
+        () -> !buyer.ask("/buy/replay/progress").response().body().contains("\"running\":true"));
   }
 
   @Test

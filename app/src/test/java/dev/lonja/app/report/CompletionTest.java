@@ -19,7 +19,7 @@ class CompletionTest {
 
   private static final String VAN = "/trays/1/report";
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor visitor = SERVER.signedInAs("storekeeper");
 

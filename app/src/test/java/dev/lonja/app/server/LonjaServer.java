@@ -1,5 +1,7 @@
 package dev.lonja.app.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import dev.lonja.app.LonjaApplication;
 import dev.lonja.app.demo.DemoStore;
 import dev.lonja.core.item.ItemId;
@@ -18,6 +20,11 @@ import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -27,7 +34,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -37,7 +43,10 @@ import org.springframework.beans.factory.support.BeanDefinitionBuilder;
 import org.springframework.beans.factory.support.BeanDefinitionRegistry;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.core.io.Resource;
 import org.springframework.core.type.classreading.CachingMetadataReaderFactory;
+import org.springframework.core.type.classreading.MetadataReader;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -61,6 +70,8 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
       "org.springframework.boot.autoconfigure.internalCachingMetadataReaderFactory";
 
   private static final int MOST_CLASSES = 10_000;
+
+  private static final Map<Resource, MetadataReader> FOUND = new ConcurrentHashMap<>();
 
   /** All of them would be a fifth of what the tests of pages take. */
   private static final int FEW_TRIALS = 400;
@@ -91,6 +102,30 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     return withDemo(Map.of());
   }
 
+  /**
+   * With the demo for classes of tests that write nothing: one for all of them. A class that does
+   * write fails.
+   */
+  public static LonjaServer forReading() {
+    return Reading.SERVER;
+  }
+
+  /** Started by the first class that asks for it, and stopped with the process. */
+  private static final class Reading {
+    private static final LonjaServer SERVER = new LonjaServer(Content.DEMO, Map.of());
+    private static Optional<Integer> requests = Optional.empty();
+
+    private Reading() {}
+
+    private static void start() throws IOException {
+      if (requests.isEmpty()) {
+        SERVER.start();
+        Runtime.getRuntime().addShutdownHook(new Thread(SERVER::stop));
+        requests = Optional.of(SERVER.requests());
+      }
+    }
+  }
+
   /** The same with further settings, as the command line gives them. */
   public static LonjaServer withDemo(Map<String, Object> further) {
     return new LonjaServer(Content.DEMO, further);
@@ -113,18 +148,40 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     return server;
   }
 
-  /** Starts it outside of a class of tests. */
-  public void start() throws IOException {
-    beforeAll(null);
-  }
-
-  /** Stops it, and its folder is gone. */
-  public void stop() {
-    afterAll(null);
+  @Override
+  public void beforeAll(ExtensionContext context) throws IOException {
+    if (this == Reading.SERVER) {
+      Reading.start();
+    } else {
+      start();
+    }
   }
 
   @Override
-  public void beforeAll(@Nullable ExtensionContext context) throws IOException {
+  public void afterAll(ExtensionContext context) {
+    if (this == Reading.SERVER) {
+      assertThat(Reading.requests)
+          .as("requests; a class of tests that writes has a server of its own")
+          .contains(requests());
+    } else {
+      stop();
+    }
+  }
+
+  /** Requests that were carried out. */
+  private int requests() {
+    try (Connection look = DriverManager.getConnection("jdbc:sqlite:" + store().file());
+        Statement count = look.createStatement();
+        ResultSet rows = count.executeQuery("SELECT count(*) FROM request")) {
+      rows.next();
+      return rows.getInt(1);
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Starts it outside of a class of tests. */
+  public void start() throws IOException {
     Path data = Files.createTempDirectory("lonja-test");
     folder = Optional.of(data);
     if (content == Content.DEMO) {
@@ -145,6 +202,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
                   ConfigurableListableBeanFactory beans = starting.getBeanFactory();
                   beans.registerSingleton("passwordEncoder", QUICK_TO_CHECK);
                   ((BeanDefinitionRegistry) beans).registerBeanDefinition(CLASSES, classes());
+                  knowClasses((GenericApplicationContext) starting);
                   templates.ifPresent(known -> beans.registerSingleton("templateEngine", known));
                 });
     application =
@@ -166,6 +224,13 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     public void clearCache() {}
   }
 
+  /** The same for those that are looked for by their place, which the context itself keeps. */
+  private static void knowClasses(GenericApplicationContext starting) {
+    starting.getResourceCache(MetadataReader.class).putAll(FOUND);
+    starting.addBeanFactoryPostProcessor(
+        beans -> FOUND.putAll(starting.getResourceCache(MetadataReader.class)));
+  }
+
   /** What the classes say of themselves, read once for all servers of this process. */
   private static BeanDefinition classes() {
     return BeanDefinitionBuilder.rootBeanDefinition(
@@ -173,9 +238,12 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
         .getBeanDefinition();
   }
 
-  @Override
-  public void afterAll(@Nullable ExtensionContext context) {
+  /** Stops it, and its folder is gone. */
+  public void stop() {
     application.ifPresent(ConfigurableApplicationContext::close);
+    // the class of tests holds this to the end of the process
+    application = Optional.empty();
+    sessions.clear();
     folder.ifPresent(LonjaServer::delete);
   }
 
@@ -195,9 +263,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
   /** Waits until the trials of the forecast show all that is written. */
   public void waitForTrials() {
     Trials trials = bean(Trials.class);
-    while (trials.drawn().isRunning()) {
-      Thread.onSpinWait();
-    }
+    Wait.until("the trials are drawn", () -> !trials.drawn().isRunning());
   }
 
   /** The running application itself. */

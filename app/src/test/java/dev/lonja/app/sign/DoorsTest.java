@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is announced too large, without a length, or by whom it may not come, is never read. */
 class DoorsTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private static final long MEGABYTE = 1 << 20;
 

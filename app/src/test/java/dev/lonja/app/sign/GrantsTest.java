@@ -21,7 +21,7 @@ import org.springframework.security.access.prepost.PreAuthorize;
 /** Denied unless granted: every method of every desk says who may call it. */
 class GrantsTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private static List<Class<?>> desks() {
     ApplicationContext context = SERVER.context();

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** What would be on the demo; its buyer asks, and nothing is written. */
 class WhatIfTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
 
   private final Visitor buyer = SERVER.signedInAs("buyer");
 

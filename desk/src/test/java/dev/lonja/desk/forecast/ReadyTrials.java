@@ -18,10 +18,19 @@ public final class ReadyTrials {
   public static Drawn settled(Trials trials) {
     Drawn state = trials.drawn();
     while (state.percent() < 100) {
-      Thread.onSpinWait();
+      pause();
       state = trials.drawn();
     }
     assertThat(state.failed()).isFalse();
     return state;
+  }
+
+  private static void pause() {
+    try {
+      Thread.sleep(5);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new AssertionError(e);
+    }
   }
 }
