@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What holds for every page: accessibility, no sideways scrolling, targets for oily gloves. */
 class EveryPageTest {
 
-  @RegisterExtension static final LonjaServer SERVER = LonjaServer.forReading();
+  @RegisterExtension static final LonjaServer SERVER = LonjaServer.withDemo();
   @RegisterExtension static final LonjaServer NOT_SET_UP = LonjaServer.empty();
   @RegisterExtension static final HarbourBrowser BROWSER = new HarbourBrowser();
 
