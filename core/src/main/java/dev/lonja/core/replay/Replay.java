@@ -63,7 +63,11 @@ public final class Replay {
   public static Course of(Span span, Past past, Ordering ordering) {
     Replay replay = new Replay(span, past);
     while (replay.goesOn()) {
-      replay.week(ordering);
+      LocalDate day = replay.next();
+      replay.week(
+          day.getDayOfWeek() == DayOfWeek.MONDAY
+              ? ordering.on(day, replay.position())
+              : Optional.empty());
     }
     return replay.course();
   }
@@ -77,7 +81,7 @@ public final class Replay {
     Replay replay = new Replay(span, past);
     past.came().forEach(one -> replay.coming.add(arrival(one.day(), one.quantity())));
     while (replay.goesOn()) {
-      replay.week((monday, position) -> Optional.empty());
+      replay.week(Optional.empty());
     }
     Course course = replay.course();
     List<Past.ShortLine> lines =
@@ -118,16 +122,25 @@ public final class Replay {
     return next;
   }
 
-  /** Goes through the days up to the next Sunday, or to the last of the span. */
-  public void week(Ordering ordering) {
+  /** What there is on the day that comes next, once what arrives on it has come. */
+  public Position position() {
+    arrive(next);
+    return new Position(there.minus(owed), coming);
+  }
+
+  /**
+   * Goes through the days up to the next Sunday, or to the last of the span.
+   *
+   * @param placed what is ordered on the first of them, a Monday; nothing on any other day
+   */
+  public void week(Optional<Ordering.Placed> placed) {
     LocalDate sunday = next.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
     LocalDate end = sunday.isBefore(span.last()) ? sunday : span.last();
     LocalDate first = next;
+    arrive(first);
+    placed.ifPresent(this::order);
     for (; !next.isAfter(end); next = next.plusDays(1)) {
       arrive(next);
-      if (next.getDayOfWeek() == DayOfWeek.MONDAY) {
-        order(next, ordering);
-      }
       change(next);
       serve(next);
       daysShort += owed.isPositive() ? 1 : 0;
@@ -167,15 +180,10 @@ public final class Replay {
     owed = owed.minus(now);
   }
 
-  private void order(LocalDate monday, Ordering ordering) {
-    ordering
-        .on(monday, new Position(there.minus(owed), coming))
-        .ifPresent(
-            placed -> {
-              coming.add(arrival(placed.arrives(), placed.quantity()));
-              orderedThisWeek = orderedThisWeek.plus(placed.quantity());
-              orders = orders.and(placed.cost(), placed.dear());
-            });
+  private void order(Ordering.Placed placed) {
+    coming.add(arrival(placed.arrives(), placed.quantity()));
+    orderedThisWeek = orderedThisWeek.plus(placed.quantity());
+    orders = orders.and(placed.cost(), placed.dear());
   }
 
   /** What is not there cannot be scrapped or counted away; what is found goes to what is owed. */

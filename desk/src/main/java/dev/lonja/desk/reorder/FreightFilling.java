@@ -20,11 +20,14 @@ import java.util.stream.Stream;
 /**
  * Fills an order up to free freight with what would be ordered soon anyway, if that is worth it.
  */
-final class FreightFilling {
+public final class FreightFilling {
 
   private final LocalDate today;
 
-  FreightFilling(LocalDate today) {
+  /**
+   * @param today the day on which is ordered
+   */
+  public FreightFilling(LocalDate today) {
     this.today = today;
   }
 
@@ -37,7 +40,8 @@ final class FreightFilling {
    * @param due what is ordered of the supplier anyway
    * @param later what could be brought forward, of any supplier
    */
-  Map<Proposal, BroughtForward> of(Supplier supplier, List<Proposal> due, List<Proposal> later) {
+  public Map<Proposal, BroughtForward> of(
+      Supplier supplier, List<Proposal> due, List<Proposal> later) {
     Optional<Freight> freight = supplier.freight().filter(f -> f.freeFrom().isPresent());
     Money sum = due.stream().map(Proposal::cost).reduce(Money::plus).orElseThrow();
     Money none = Money.zero(sum.currency());

@@ -83,7 +83,7 @@ public record Proposal(
   }
 
   /** One for which nothing else is used. */
-  Proposal(
+  public Proposal(
       Subject subject,
       Item item,
       Supply supply,

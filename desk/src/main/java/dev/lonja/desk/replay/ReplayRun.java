@@ -3,17 +3,13 @@ package dev.lonja.desk.replay;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
-import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.Position;
 import dev.lonja.core.replay.Course;
 import dev.lonja.core.replay.Ordering;
 import dev.lonja.core.replay.Past;
-import dev.lonja.core.replay.RealOrder;
 import dev.lonja.core.replay.Replay;
 import dev.lonja.core.replay.Span;
-import dev.lonja.core.supplier.Supplier;
-import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.desk.fleet.PastFleet;
 import dev.lonja.desk.forecast.PastForecast;
 import dev.lonja.desk.reorder.Proposal;
@@ -159,7 +155,7 @@ final class ReplayRun {
     if (week.getDayOfWeek() != DayOfWeek.MONDAY) {
       things.stream()
           .flatMap(thing -> thing.replays().values().stream())
-          .forEach(replay -> replay.week((monday, position) -> Optional.empty()));
+          .forEach(replay -> replay.week(Optional.empty()));
       return;
     }
     PastForecast forecast =
@@ -167,21 +163,23 @@ final class ReplayRun {
             session -> PastForecast.of(session, known.fleet(), known.items(), week, TRIALS, WEEKS));
     Map<ItemId, Subject> subjects = byKey(forecast.subjects());
     Proposals.Known buying = known.buying().learning(leadDays(known, week));
-    things.parallelStream()
-        .forEach(
-            thing ->
-                thing
-                    .replays()
-                    .forEach(
-                        (manner, replay) -> {
-                          Proposals proposals = new Proposals(forecast.bands(), buying, manner);
-                          Subject subject = subjects.get(thing.key());
-                          replay.week(
-                              (monday, position) ->
-                                  cancelled
-                                      ? Optional.empty()
-                                      : order(known, subject, proposals, monday, position));
-                        }));
+    MondayOrders orders = new MondayOrders(week, known.lowest(), known.came());
+    for (Proposals.Manner manner : asked.manners()) {
+      Proposals proposals = new Proposals(forecast.bands(), buying, manner);
+      List<Proposal> all =
+          things.parallelStream()
+              .takeWhile(thing -> !cancelled)
+              .flatMap(
+                  thing -> {
+                    Position now = thing.replays().get(manner).position();
+                    Subject subject = subjects.get(thing.key());
+                    return proposals.of(subject.having(now.free(), now.coming())).stream();
+                  })
+              .toList();
+      Map<ItemId, Ordering.Placed> placed = orders.of(all);
+      things.forEach(
+          thing -> thing.replays().get(manner).week(Optional.ofNullable(placed.get(thing.key()))));
+    }
   }
 
   /** What had been learned by a day. */
@@ -191,33 +189,6 @@ final class ReplayRun {
         .collect(
             Collectors.groupingBy(
                 Came::source, Collectors.mapping(Came::days, Collectors.toList())));
-  }
-
-  private static Optional<Ordering.Placed> order(
-      Known known, Subject subject, Proposals proposals, LocalDate monday, Position position) {
-    return proposals
-        .of(subject.having(position.free(), position.coming()))
-        .filter(proposal -> proposal.isDue() && proposal.reordering().amount().isPositive())
-        .map(proposal -> placed(known, proposal, monday));
-  }
-
-  private static Ordering.Placed placed(Known known, Proposal proposal, LocalDate monday) {
-    Supplier supplier = proposal.supply().supplier();
-    ItemId key = proposal.subject().items().get(0).id();
-    Money lowest = known.lowest().get(key).valueOf(proposal.reordering().amount());
-    return new Ordering.Placed(
-        proposal.reordering().amount(),
-        monday.plusDays(
-            RealOrder.leadDays(orders(known, supplier.id()), monday, supplier.leadDays())),
-        proposal.cost(),
-        StorePast.above(proposal.cost(), lowest));
-  }
-
-  private static List<RealOrder> orders(Known known, SupplierId supplier) {
-    return known.came().stream()
-        .filter(came -> came.source().supplierId().equals(supplier))
-        .map(came -> new RealOrder(came.sentOn(), came.cameOn()))
-        .toList();
   }
 
   private Replayed replayed(Known known, List<Thing> things, List<Item> leftOut) {
