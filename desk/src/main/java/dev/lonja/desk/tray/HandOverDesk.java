@@ -1,6 +1,7 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
@@ -14,6 +15,7 @@ import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.quantity.Volume;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
@@ -159,8 +161,10 @@ public class HandOverDesk extends KeepersDesk {
         sent,
         session -> {
           Tray tray = session.trays().byId(trayId).orElseThrow();
+          List<PastMovement> all =
+              session.pastMovements().issuesOf(tray.number()).getOrDefault(key, List.of());
           List<PastMovement> issued =
-              session.pastMovements().issuesOf(tray.number()).getOrDefault(key, List.of()).stream()
+              all.stream()
                   .filter(issue -> container.isEmpty() || container.get() == issue.id())
                   .toList();
           if (issued.isEmpty()) {
@@ -168,6 +172,10 @@ public class HandOverDesk extends KeepersDesk {
           }
           ReturnOfIssue back =
               new ReturnOfIssue(issued, Quantity.of(issued.get(0).quantity().measure(), amount));
+          Optional<TrayRefusal> added = wasAdded(session, tray, all, back.quantity());
+          if (added.isPresent()) {
+            return Outcome.refused(added.get());
+          }
           LocalDate openedOn = tray.handedOverOn().orElse(clock.today());
           return Postings.write(
               session,
@@ -176,6 +184,24 @@ public class HandOverDesk extends KeepersDesk {
               posting(tray, sent, "unused, came back"),
               1);
         });
+  }
+
+  /** What was added to the machine does not come back. */
+  private static Optional<TrayRefusal> wasAdded(
+      Session session, Tray tray, List<PastMovement> issued, Quantity back) {
+    ItemId item = issued.get(0).key().itemId();
+    Volume added = session.pours().addedWith(tray.id(), item);
+    if (added.equals(Volume.ZERO)) {
+      return Optional.empty();
+    }
+    Quantity left =
+        issued.stream()
+            .map(PastMovement::stillOut)
+            .reduce(Quantity.of(added).negated(), Quantity::plus)
+            .atLeastZero();
+    return back.compareTo(left) > 0
+        ? Optional.of(new TrayRefusal.WasAdded(added, left))
+        : Optional.empty();
   }
 
   /** Takes one piece back of an item that went out with the tray, by a scanned or typed number. */

@@ -254,4 +254,7 @@ public sealed interface TrayRefusal extends Refusal {
   /** Something speaks against what was added, and nothing is noted as found. */
   record AddedDoubtful(long lineId, Item item, Compartment place, List<TopUp.Concern> concerns)
       implements TrayRefusal {}
+
+  /** So much of it is on the machine's record as added, so that only the rest can come back. */
+  record WasAdded(Volume added, Quantity left) implements TrayRefusal {}
 }

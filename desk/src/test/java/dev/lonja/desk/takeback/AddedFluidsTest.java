@@ -165,8 +165,7 @@ class AddedFluidsTest {
   @Test
   void whatWasAddedComesOntoTheRecordAndIsBookedOutOnlyOnce() {
     TrayId id = out(TrayPurpose.LEAK, OLA);
-    handOvers.takeBack(
-        cage.sent(), id, StockKey.ofNew(OLA), new BigDecimal("0.5"), Optional.empty());
+    returned(id, "0.5");
     Quantity onHand = cage.onHand(2);
     List<TakeBackDesk.Added> asked = desk().asked(id).orElseThrow().added();
     assertThat(asked).extracting(TakeBackDesk.Added::out).containsExactly(Quantity.litres("1.5"));
@@ -183,6 +182,21 @@ class AddedFluidsTest {
               assertThat(topUp.on()).isEqualTo(Cage.TODAY);
               assertThat(topUp.trayId()).contains(id);
             });
+  }
+
+  /** Of 2 L 1.2 L are in the engine: 0.9 L cannot come back, 0.8 L can. */
+  @Test
+  void whatIsInTheMachineDoesNotComeBack() {
+    TrayId id = out(TrayPurpose.LEAK, OLA);
+    back(id, SUMP, "1.2");
+    assertThat(Cage.reasons(returned(id, "0.9")))
+        .containsExactly(new TrayRefusal.WasAdded(Volume.ofLitres("1.2"), Quantity.litres("0.8")));
+    assertThat(returned(id, "0.8")).isInstanceOf(Outcome.Done.class);
+  }
+
+  private Outcome returned(TrayId id, String litres) {
+    return handOvers.takeBack(
+        cage.sent(), id, StockKey.ofNew(OLA), new BigDecimal(litres), Optional.empty());
   }
 
   @Test

@@ -182,6 +182,15 @@ public final class PourRepository {
         .fetch(PourRepository::topUp);
   }
 
+  /** How much of an item a tray added to its machine and was not withdrawn. */
+  public Volume addedWith(TrayId trayId, ItemId itemId) {
+    return context
+        .select(DSL.coalesce(DSL.sum(TOP_UP.VOLUME_UL).cast(Long.class), 0L))
+        .from(TOP_UP)
+        .where(TOP_UP.TRAY_ID.eq(trayId), TOP_UP.ITEM_ID.eq(itemId), standing())
+        .fetchSingle(row -> new Volume(row.value1()));
+  }
+
   private static Condition standing() {
     TopUp later = TOP_UP.as("later");
     return TOP_UP

@@ -151,7 +151,8 @@ public final class UnplannedIssues {
         .where(
             TOP_UP.TRAY_ID.eq(TRAY.ID),
             TRAY.PURPOSE.eq("TOP_UP"),
-            TOP_UP.ITEM_ID.eq(MOVEMENT.ITEM_ID))
+            TOP_UP.ITEM_ID.eq(MOVEMENT.ITEM_ID),
+            TOP_UP.WITHDRAWS.isNull())
         .andNotExists(DSL.selectOne().from(later).where(later.WITHDRAWS.eq(TOP_UP.ID)));
   }
 

@@ -2,6 +2,7 @@ package dev.lonja.store.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.forecast.UnplannedUse;
 import dev.lonja.core.item.ItemId;
@@ -10,19 +11,19 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.place.SatelliteId;
+import dev.lonja.core.pour.NewTopUp;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.store.LonjaStore;
-import dev.lonja.store.Stores;
-import dev.lonja.store.request.RequestLog;
-import java.nio.file.Path;
+import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayPurpose;
+import dev.lonja.store.ExampleStore;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /**
  * The example's item 5, of which 15 L came on 1 December 2026, looked back on from Monday 15 March
@@ -34,37 +35,10 @@ class UnplannedIssuesTest {
   private static final Place SLIPWAY = Place.of(new SatelliteId(1));
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
 
-  @TempDir private Path folder;
-  private LonjaStore store;
-  private int requests;
-
-  @BeforeEach
-  void open() {
-    store = Stores.example(folder);
-  }
-
-  @AfterEach
-  void close() {
-    store.close();
-  }
+  @RegisterExtension final ExampleStore store = new ExampleStore();
 
   private void book(String day, String reference, Function<ItemStock, Booking> rule) {
-    store.write(
-        session -> {
-          String key = "test-key-" + ++requests;
-          Instant at = Instant.parse(day + "T10:00:00Z");
-          session
-              .requests()
-              .add(key, new RequestLog.Entry("hash", ""), "storekeeper", RequestLog.Times.at(at));
-          Booking booking = rule.apply(session.ledger().stockOf(OIL));
-          session
-              .ledger()
-              .append(
-                  ((Booking.Booked) booking).lines(),
-                  new Posting("why", reference, key, "storekeeper", at),
-                  1);
-          return true;
-        });
+    store.book(OIL, reference, Instant.parse(day + "T10:00:00Z"), rule);
   }
 
   private void issue(String day, String reference, String litres) {
@@ -84,6 +58,60 @@ class UnplannedIssuesTest {
 
   private static List<String> used(UnplannedUse use) {
     return use.weeks().stream().map(Quantity::exactText).toList();
+  }
+
+  /**
+   * Three trays for top-ups took 1 L each; what of it is on the machine's record has a use of its
+   * own, until that is withdrawn.
+   */
+  @Test
+  void whatATrayToppedUpCountsAsThat() {
+    TrayId[] trays = new TrayId[3];
+    for (int i = 0; i < trays.length; i++) {
+      trays[i] = topUp();
+      String number = number(trays[i]);
+      issue("2027-03-0" + (i + 1), number, "1");
+    }
+    assertThat(issued()).isEqualTo(3);
+    store.change(
+        s ->
+            s.pours()
+                .addTopUp(
+                    new UnitId(1),
+                    new NewTopUp(
+                        new CompartmentId(2),
+                        OIL,
+                        Volume.ofLitres("1"),
+                        TODAY,
+                        Optional.empty(),
+                        "",
+                        "storekeeper"),
+                    Optional.of(trays[0]),
+                    Instant.parse("2027-03-15T09:00:00Z")));
+    // of two issues nothing is forecast
+    assertThat(uses()).isEmpty();
+    assertThat(store.<Volume>read(s -> s.pours().addedWith(trays[0], OIL)))
+        .isEqualTo(Volume.ofLitres("1"));
+    store.change(
+        s ->
+            s.pours()
+                .withdrawTopUpsOf(
+                    trays[0], "wrong boat", "storekeeper", Instant.parse("2027-03-15T09:05:00Z")));
+    assertThat(issued()).isEqualTo(3);
+    assertThat(store.<Volume>read(s -> s.pours().addedWith(trays[0], OIL))).isEqualTo(Volume.ZERO);
+  }
+
+  private int issued() {
+    return uses().get(0).issues();
+  }
+
+  private TrayId topUp() {
+    return store.write(
+        s -> s.trays().add(Optional.of(new UnitId(1)), TrayPurpose.TOP_UP, "low", TODAY));
+  }
+
+  private String number(TrayId tray) {
+    return store.read(s -> s.trays().byId(tray).orElseThrow().number());
   }
 
   /**
@@ -150,8 +178,8 @@ class UnplannedIssuesTest {
    */
   @Test
   void eachPlaceHasAUseOfItsOwn() {
-    Stores.tamper(store, "INSERT INTO satellite (name) VALUES ('Slipway')");
-    Stores.tamper(store, "UPDATE unit SET satellite_id = 1 WHERE id = 1");
+    store.tamper("INSERT INTO satellite (name) VALUES ('Slipway')");
+    store.tamper("UPDATE unit SET satellite_id = 1 WHERE id = 1");
     tray("T-0901", "LEAK");
     for (String day : List.of("2027-03-09", "2027-03-10", "2027-03-11")) {
       issue(day, "T-0901", "1");
@@ -167,8 +195,7 @@ class UnplannedIssuesTest {
   }
 
   private void tray(String number, String purpose) {
-    Stores.tamper(
-        store,
+    store.tamper(
         "INSERT INTO tray (number, unit_id, purpose, title, planned_on, state) VALUES ('"
             + number
             + "', "

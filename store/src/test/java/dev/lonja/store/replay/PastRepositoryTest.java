@@ -10,8 +10,6 @@ import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.ExampleStore;
 import dev.lonja.store.ledger.LedgerLine;
-import dev.lonja.store.ledger.Posting;
-import dev.lonja.store.request.RequestLog;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -27,25 +25,9 @@ class PastRepositoryTest {
   private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
-  private int requests;
 
   private void book(String day, Function<ItemStock, Booking> rule) {
-    store.write(
-        session -> {
-          String key = "test-key-" + ++requests;
-          Instant at = Instant.parse(day + "T10:00:00Z");
-          session
-              .requests()
-              .add(key, new RequestLog.Entry("hash", ""), "storekeeper", RequestLog.Times.at(at));
-          Booking booking = rule.apply(session.ledger().stockOf(OIL));
-          session
-              .ledger()
-              .append(
-                  ((Booking.Booked) booking).lines(),
-                  new Posting("why", "WB-1", key, "storekeeper", at),
-                  1);
-          return true;
-        });
+    store.book(OIL, "WB-1", Instant.parse(day + "T10:00:00Z"), rule);
   }
 
   private void issue(String day, String litres) {

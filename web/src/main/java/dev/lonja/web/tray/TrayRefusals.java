@@ -408,6 +408,15 @@ public final class TrayRefusals {
                           + more.out().display()
                           + "."))
           .when(
+              TrayRefusal.WasAdded.class,
+              was ->
+                  new Problem(
+                      "back",
+                      was.added().display()
+                          + " of it are on the machine's record as topped up: at most "
+                          + was.left().display()
+                          + " can come back."))
+          .when(
               TrayRefusal.AddedDoubtful.class,
               doubt ->
                   new Problem(
