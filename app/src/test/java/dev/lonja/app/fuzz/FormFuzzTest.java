@@ -17,7 +17,7 @@ class FormFuzzTest {
   /** Those of the first pages; all of them in the long run. */
   @Test
   void noFormBreaksTheServer() {
-    assertThat(new FormFuzz(SERVER.signedInAs("administrator"), SEED, 60).run(1)).isEmpty();
+    assertThat(new FormFuzz(SERVER.signedInAs("administrator"), SEED, 45).run(1)).isEmpty();
     assertThat(SERVER.isSound()).isTrue();
   }
 

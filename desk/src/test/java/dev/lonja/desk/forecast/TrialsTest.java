@@ -147,16 +147,16 @@ class TrialsTest {
   void thePlanLineLiesWithinTheBand() {
     TrialDrawing drawing = drawn(Optional.empty());
     Forecast forecast = cage.read(session -> Forecast.load(session, Cage.TODAY, WEEKS));
-    int used = 0;
-    for (Subject subject : forecast.subjects()) {
-      if (subject.cover().needed().isPositive()) {
-        used++;
-        Band band = drawing.bands().of(subject);
-        assertThat(subject.cover().needed())
-            .as(subject.lead().number())
-            .isBetween(band.quantile(WEEKS - 1, 0.02), band.quantile(WEEKS - 1, 0.98));
-      }
+    List<Subject> used =
+        forecast.subjects().stream()
+            .filter(subject -> subject.cover().needed().isPositive())
+            .toList();
+    assertThat(used).hasSizeGreaterThan(5);
+    for (Subject subject : used) {
+      Band band = drawing.bands().of(subject);
+      assertThat(subject.cover().needed())
+          .as(subject.lead().number())
+          .isBetween(band.quantile(WEEKS - 1, 0.02), band.quantile(WEEKS - 1, 0.98));
     }
-    assertThat(used).isGreaterThan(5);
   }
 }

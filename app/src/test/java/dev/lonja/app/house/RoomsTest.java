@@ -1,4 +1,4 @@
-package dev.lonja.app;
+package dev.lonja.app.house;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

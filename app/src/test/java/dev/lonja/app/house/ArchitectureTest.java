@@ -1,4 +1,4 @@
-package dev.lonja.app;
+package dev.lonja.app.house;
 
 import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.simpleNameEndingWith;
