@@ -54,7 +54,9 @@ class ReplayTest {
   void theRulesAreHeldAgainstWhatHappened() {
     String csv = halfAYear();
     Visitor.Page page = buyer.get("/buy/replay");
-    assertThat(page.words()).contains("2026-09-14 to 2027-03-14, orders to last 8 weeks");
+    assertThat(page.words())
+        .contains("2026-09-14 to 2027-03-14, orders to last 8 weeks")
+        .containsPattern("Freight, as it is asked today, would have been [0-9.]+ EUR instead of");
     assertThat(page.document().select("[aria-label=Things] tbody tr:contains(FUS 15)")).hasSize(1);
     assertThat(csv).startsWith("make,number,lines,at_once,at_once_by_rules,");
     Map<String, String> fuses = row(csv, "FUS 15");

@@ -21,7 +21,8 @@ public record Span(LocalDate first, LocalDate last) {
     }
   }
 
-  boolean holds(LocalDate day) {
+  /** True for its first day, its last one and all between. */
+  public boolean holds(LocalDate day) {
     return !day.isBefore(first) && !day.isAfter(last);
   }
 }

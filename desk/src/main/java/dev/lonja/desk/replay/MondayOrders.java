@@ -13,6 +13,7 @@ import dev.lonja.desk.reorder.Proposal;
 import dev.lonja.store.order.OrderRepository.Came;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,13 +27,22 @@ import java.util.stream.Collectors;
  * @param lowest price of each thing, by the first of its items
  * @param came what really came, of which a simulated order takes how long it is on its way
  */
-record MondayOrders(LocalDate monday, Map<ItemId, UnitPrice> lowest, List<Came> came) {
+record MondayOrders(
+    LocalDate monday, Currency currency, Map<ItemId, UnitPrice> lowest, List<Came> came) {
 
   private static final Comparator<Supplier> BY_NAME =
       Comparator.comparing(Supplier::name).thenComparing(Supplier::id);
 
-  /** By the first item of each thing, what is ordered of it. */
-  Map<ItemId, Ordering.Placed> of(List<Proposal> proposals) {
+  /**
+   * What is ordered.
+   *
+   * @param lines by the first item of each thing
+   * @param freight of all orders together
+   */
+  record Placed(Map<ItemId, Ordering.Placed> lines, Money freight) {}
+
+  /** Of what is proposed of each thing. */
+  Placed of(List<Proposal> proposals) {
     List<Proposal> later =
         proposals.stream()
             .filter(proposal -> !proposal.isDue())
@@ -47,17 +57,31 @@ record MondayOrders(LocalDate monday, Map<ItemId, UnitPrice> lowest, List<Came> 
                     () -> new TreeMap<>(BY_NAME),
                     Collectors.toList()));
     FreightFilling filling = new FreightFilling(monday);
-    Map<ItemId, Ordering.Placed> placed = new HashMap<>();
-    due.forEach(
-        (supplier, its) -> {
-          its.forEach(proposal -> placed.put(key(proposal), placed(proposal, ordered(proposal))));
-          filling
-              .of(supplier, its, later)
-              .forEach(
-                  (proposal, along) ->
-                      placed.put(key(proposal), placed(proposal, with(proposal, along))));
-        });
-    return placed;
+    Map<ItemId, Ordering.Placed> all = new HashMap<>();
+    Money freight = Money.zero(currency);
+    for (Map.Entry<Supplier, List<Proposal>> one : due.entrySet()) {
+      Map<ItemId, Ordering.Placed> order = order(one.getKey(), one.getValue(), filling, later);
+      Money worth =
+          order.values().stream()
+              .map(Ordering.Placed::cost)
+              .reduce(Money.zero(currency), Money::plus);
+      freight =
+          freight.plus(
+              one.getKey().freight().map(its -> its.of(worth)).orElse(Money.zero(currency)));
+      all.putAll(order);
+    }
+    return new Placed(all, freight);
+  }
+
+  private Map<ItemId, Ordering.Placed> order(
+      Supplier supplier, List<Proposal> due, FreightFilling filling, List<Proposal> later) {
+    Map<ItemId, Ordering.Placed> order = new HashMap<>();
+    due.forEach(proposal -> order.put(key(proposal), placed(proposal, ordered(proposal))));
+    filling
+        .of(supplier, due, later)
+        .forEach(
+            (proposal, along) -> order.put(key(proposal), placed(proposal, with(proposal, along))));
+    return order;
   }
 
   private static boolean isOrdered(Proposal proposal) {

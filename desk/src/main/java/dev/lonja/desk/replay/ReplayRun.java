@@ -3,10 +3,10 @@ package dev.lonja.desk.replay;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.Position;
 import dev.lonja.core.replay.Course;
-import dev.lonja.core.replay.Ordering;
 import dev.lonja.core.replay.Past;
 import dev.lonja.core.replay.Replay;
 import dev.lonja.core.replay.Span;
@@ -25,6 +25,7 @@ import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Currency;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,6 +49,7 @@ final class ReplayRun {
   private final Replayed.Asked asked;
   private final Span span;
   private final LocalDate today;
+  private final Map<Proposals.Manner, Money> freights = new HashMap<>();
   private volatile boolean cancelled;
   private volatile int percent;
 
@@ -71,6 +73,7 @@ final class ReplayRun {
    *
    * @param subjects by the first of their items
    * @param lowest price of one, by the same
+   * @param freight of the orders that were really sent within the span
    */
   private record Known(
       PastFleet fleet,
@@ -79,7 +82,9 @@ final class ReplayRun {
       Map<ItemId, UnitPrice> lowest,
       StorePast past,
       Proposals.Known buying,
-      List<Came> came) {}
+      List<Came> came,
+      Currency currency,
+      Money freight) {}
 
   /** A thing on its way through the span. */
   private record Thing(ItemId key, Past past, Map<Proposals.Manner, Replay> replays) {
@@ -111,7 +116,17 @@ final class ReplayRun {
         new StorePast(
             span, session.past().movements(), session.past().shortLines(span.last().plusDays(1))),
         Proposals.Known.load(session),
-        session.orders().came());
+        session.orders().came(),
+        session.settings().currency(),
+        freight(session));
+  }
+
+  private Money freight(Session session) {
+    Currency currency = session.settings().currency();
+    return session.orders().since(LocalDate.EPOCH).stream()
+        .filter(order -> order.sentOn().filter(span::holds).isPresent())
+        .map(order -> order.freight(currency))
+        .reduce(Money.zero(currency), Money::plus);
   }
 
   private List<Subject> nothing(List<Item> items) {
@@ -163,7 +178,7 @@ final class ReplayRun {
             session -> PastForecast.of(session, known.fleet(), known.items(), week, TRIALS, WEEKS));
     Map<ItemId, Subject> subjects = byKey(forecast.subjects());
     Proposals.Known buying = known.buying().learning(leadDays(known, week));
-    MondayOrders orders = new MondayOrders(week, known.lowest(), known.came());
+    MondayOrders orders = new MondayOrders(week, known.currency(), known.lowest(), known.came());
     for (Proposals.Manner manner : asked.manners()) {
       Proposals proposals = new Proposals(forecast.bands(), buying, manner);
       List<Proposal> all =
@@ -176,9 +191,14 @@ final class ReplayRun {
                     return proposals.of(subject.having(now.free(), now.coming())).stream();
                   })
               .toList();
-      Map<ItemId, Ordering.Placed> placed = orders.of(all);
+      MondayOrders.Placed placed = orders.of(all);
+      freights.merge(manner, placed.freight(), Money::plus);
       things.forEach(
-          thing -> thing.replays().get(manner).week(Optional.ofNullable(placed.get(thing.key()))));
+          thing ->
+              thing
+                  .replays()
+                  .get(manner)
+                  .week(Optional.ofNullable(placed.lines().get(thing.key()))));
     }
   }
 
@@ -209,6 +229,8 @@ final class ReplayRun {
     return new Replayed(
         asked,
         all,
+        new Replayed.Freights(
+            known.freight(), freights.getOrDefault(asked.manner(), Money.zero(known.currency()))),
         leftOut.stream().sorted(Comparator.comparing(Item::number)).toList(),
         asked.manners().stream()
             .skip(1)

@@ -3,6 +3,7 @@ package dev.lonja.desk.replay;
 import dev.lonja.core.item.Criticality;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.quantity.Money;
 import dev.lonja.core.replay.Course;
 import dev.lonja.core.replay.Span;
 import dev.lonja.core.replay.Trying;
@@ -24,10 +25,19 @@ import java.util.stream.Stream;
  * @param things in order of their numbers
  * @param leftOut of which too little happened within the span
  */
-public record Replayed(Asked asked, List<Thing> things, List<Item> leftOut, List<Other> others) {
+public record Replayed(
+    Asked asked, List<Thing> things, Freights freights, List<Item> leftOut, List<Other> others) {
 
   /** For how many days orders may be tried to last. */
   public static final List<Integer> COVERS = List.of(28, 56, 84, 112);
+
+  /**
+   * What bringing all orders of the span costs, by what each supplier asks today.
+   *
+   * @param happened of the orders that were really sent
+   * @param ruled of those that the rules would have placed
+   */
+  public record Freights(Money happened, Money ruled) {}
 
   /** What was asked for. */
   public record Asked(Span span, Proposals.Manner manner, boolean withOthers) {

@@ -97,12 +97,30 @@ class MondayOrdersTest {
 
   private Map<ItemId, Ordering.Placed> placed(Optional<Freight> freight, List<Came> came) {
     Supplier supplier = isla(freight);
+    MondayOrders.Placed placed = orders(came).of(List.of(pump(supplier), alternator(supplier)));
+    // none is asked, or it is free
+    assertThat(placed.freight()).isEqualTo(new Money(0, EUR));
+    return placed.lines();
+  }
+
+  private static MondayOrders orders(List<Came> came) {
     return new MondayOrders(
-            Cage.TODAY, Map.of(ALTERNATOR, price("30.00"), PUMP, price("20.00")), came)
-        .of(
-            List.of(
-                proposal(supplier, PUMP, "25.00", ONE, Quantity.pieces(0)),
-                proposal(supplier, ALTERNATOR, "30.00", Quantity.pieces(0), Quantity.pieces(2))));
+        Cage.TODAY, EUR, Map.of(ALTERNATOR, price("30.00"), PUMP, price("20.00")), came);
+  }
+
+  private Proposal pump(Supplier supplier) {
+    return proposal(supplier, PUMP, "25.00", ONE, Quantity.pieces(0));
+  }
+
+  private Proposal alternator(Supplier supplier) {
+    return proposal(supplier, ALTERNATOR, "30.00", Quantity.pieces(0), Quantity.pieces(2));
+  }
+
+  /** 60.00 are less than 80.00. */
+  @Test
+  void whatNothingMakesFreeIsPaid() {
+    assertThat(orders(List.of()).of(List.of(alternator(isla(Optional.of(TWELVE))))).freight())
+        .isEqualTo(new Money(1_200, EUR));
   }
 
   /** Elsewhere the pump's belt costs 20.00, but it is not due. */

@@ -177,6 +177,10 @@ final class ReplayWording {
         + was.orders().count()
         + " for "
         + was.orders().cost().display()
+        + ". Freight, as it is asked today, would have been "
+        + replayed.freights().ruled().display()
+        + " instead of "
+        + replayed.freights().happened().display()
         + ".";
   }
 
