@@ -40,6 +40,11 @@ public record SumpLoader(
     return new SumpLoader(fill, topUps, contents);
   }
 
+  /** What is in a compartment that was filled with an item just now. */
+  static TopUp.Contents filledWith(FluidBook book, Compartment compartment, ItemId itemId) {
+    return new TopUp.Contents(capacity(compartment), claims(book, itemId), List.of());
+  }
+
   private static Volume capacity(Compartment compartment) {
     return compartment
         .capacity(FillCondition.WITHOUT_FILTER)

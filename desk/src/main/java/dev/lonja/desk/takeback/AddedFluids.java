@@ -3,6 +3,7 @@ package dev.lonja.desk.takeback;
 import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.Item;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.pour.NewTopUp;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.quantity.Measure;
@@ -18,6 +19,7 @@ import dev.lonja.desk.tray.TrayMachine;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -69,8 +71,12 @@ final class AddedFluids {
             || line.reason() instanceof LineReason.Wanted);
   }
 
-  /** Why what somebody notes cannot have been added so, or not without a finding. */
-  List<Refusal> judge(TakeBackDesk.Notes notes) {
+  /**
+   * Why what somebody notes cannot have been added so, or not without a finding.
+   *
+   * @param filled what the job filled compartments with
+   */
+  List<Refusal> judge(TakeBackDesk.Notes notes, Map<CompartmentId, ItemId> filled) {
     List<TakeBackDesk.Added> asked = asked();
     List<Refusal> refusals = new ArrayList<>();
     notes
@@ -80,14 +86,17 @@ final class AddedFluids {
                 asked.stream()
                     .filter(one -> one.line().id() == line)
                     .findFirst()
-                    .map(one -> judge(one, to, notes))
+                    .map(one -> judge(one, to, notes, filled))
                     .orElseGet(() -> Optional.of(new TrayRefusal.AddedNowhere(line)))
                     .ifPresent(refusals::add));
     return refusals;
   }
 
   private Optional<Refusal> judge(
-      TakeBackDesk.Added added, TakeBackDesk.AddedTo to, TakeBackDesk.Notes notes) {
+      TakeBackDesk.Added added,
+      TakeBackDesk.AddedTo to,
+      TakeBackDesk.Notes notes,
+      Map<CompartmentId, ItemId> filled) {
     long line = added.line().id();
     Optional<Compartment> place =
         added.places().stream().filter(one -> one.id().equals(to.into())).findFirst();
@@ -97,35 +106,39 @@ final class AddedFluids {
     if (Quantity.of(to.litres()).compareTo(added.out()) > 0) {
       return Optional.of(new TrayRefusal.MoreAdded(line, to.litres(), added.out()));
     }
-    List<TopUp.Concern> concerns = concerns(added, place.get(), to, notes);
+    List<TopUp.Concern> concerns = concerns(added, place.get(), to, filled);
     return concerns.isEmpty() || !notes.found().isEmpty()
         ? Optional.empty()
         : Optional.of(new TrayRefusal.AddedDoubtful(line, added.item(), place.get(), concerns));
   }
 
   /**
-   * What somebody has to look after: what is in there after the job, since this happened. That
-   * nothing is on file of a compartment speaks against no fluid.
+   * What somebody has to look after, since it happened. That nothing is on file of a compartment
+   * speaks against no fluid.
    */
   private List<TopUp.Concern> concerns(
       TakeBackDesk.Added added,
       Compartment place,
       TakeBackDesk.AddedTo to,
-      TakeBackDesk.Notes notes) {
-    if (notes.poured().containsKey(place.id())) {
-      return List.of();
-    }
-    TopUp.Verdict verdict =
-        TopUpJudgement.of(
-                session,
-                clock.today(),
-                tray.unitId().orElseThrow(),
-                place,
-                added.item(),
-                to.litres())
-            .verdict();
+      Map<CompartmentId, ItemId> filled) {
+    LocalDate today = clock.today();
+    TopUpJudgement judged =
+        Optional.ofNullable(filled.get(place.id()))
+            .map(
+                fill ->
+                    TopUpJudgement.afterFill(
+                        session, today, fill, place, added.item(), to.litres()))
+            .orElseGet(
+                () ->
+                    TopUpJudgement.of(
+                        session,
+                        today,
+                        tray.unitId().orElseThrow(),
+                        place,
+                        added.item(),
+                        to.litres()));
     boolean isSigned = signOff(added.line().id(), place.id()).isPresent();
-    return verdict.concerns().stream()
+    return judged.verdict().concerns().stream()
         .filter(concern -> !(concern instanceof TopUp.Concern.ContentsUnknown))
         .filter(concern -> !isSigned || concern.answer() == TopUp.Answer.NEVER)
         .toList();

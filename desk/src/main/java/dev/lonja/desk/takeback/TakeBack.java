@@ -1,7 +1,9 @@
 package dev.lonja.desk.takeback;
 
+import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.fleet.UnitId;
 import dev.lonja.core.inspection.Found;
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
@@ -23,7 +25,9 @@ import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** One taking back within its transaction: everything is judged before anything is written. */
 final class TakeBack {
@@ -65,7 +69,7 @@ final class TakeBack {
       refusals.add(new TrayRefusal.NoMachine());
     }
     AddedFluids added = new AddedFluids(session, clock, tray, machine);
-    refusals.addAll(added.judge(notes));
+    refusals.addAll(added.judge(notes, filled(pours, notes)));
     RemovedParts removed = new RemovedParts(session, sent, tray, clock);
     refusals.addAll(removed.judge(notes));
     if (!refusals.isEmpty()) {
@@ -103,6 +107,12 @@ final class TakeBack {
     drop(notes);
     removed.keep(notes);
     return Outcome.done();
+  }
+
+  private static Map<CompartmentId, ItemId> filled(List<Pour> pours, TakeBackDesk.Notes notes) {
+    return pours.stream()
+        .filter(pour -> notes.poured().containsKey(pour.compartmentId()))
+        .collect(Collectors.toMap(Pour::compartmentId, Pour::itemId, (one, other) -> other));
   }
 
   /** What was dropped is one of the parts that this tray went out without. */

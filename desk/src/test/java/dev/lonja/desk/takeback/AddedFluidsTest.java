@@ -10,12 +10,16 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotInBin;
 import dev.lonja.core.ledger.StockKey;
+import dev.lonja.core.meter.MeterId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.pour.TopUp;
+import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.Volume;
+import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.LineReason;
+import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.Cage;
@@ -32,6 +36,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.HandOverDesk;
 import dev.lonja.desk.tray.TrayDesk;
 import dev.lonja.desk.tray.TrayRefusal;
+import dev.lonja.store.Session;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
 import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.query.UnitScope;
@@ -57,6 +62,8 @@ class AddedFluidsTest {
   private static final CompartmentId TANK = new CompartmentId(6);
   private static final ItemId OLA = new ItemId(2);
   private static final ItemId BRISA = new ItemId(6);
+  private static final TaskId CHANGE = new TaskId(11);
+  private static final HandOverDesk.Taker WORKSHOP = new HandOverDesk.Taker("workshop", "");
 
   @RegisterExtension private final Cage cage = new Cage();
   private TrayDesk trays;
@@ -91,22 +98,25 @@ class AddedFluidsTest {
             .<TrayId>write(
                 session -> {
                   TrayId made = session.trays().add(Optional.of(HOIST), purpose, "oil", Cage.TODAY);
-                  session
-                      .trayLines()
-                      .addLine(
-                          made,
-                          oil,
-                          "Oil",
-                          new LineReason.ByHand("drips"),
-                          Quantity.litres("2"),
-                          Destination.NONE);
+                  byHand(session, made, oil);
                   return made;
                 });
     assertThat(trays.lay(cage.sent(), id, line(id))).isInstanceOf(Outcome.Done.class);
-    HandOverDesk.Taker workshop = new HandOverDesk.Taker("workshop", "");
-    assertThat(handOvers.handOver(cage.sent(), id, tray(id).version(), workshop, Map.of()))
+    assertThat(handOvers.handOver(cage.sent(), id, tray(id).version(), WORKSHOP, Map.of()))
         .isInstanceOf(Outcome.Done.class);
     return id;
+  }
+
+  private static void byHand(Session session, TrayId tray, ItemId oil) {
+    session
+        .trayLines()
+        .addLine(
+            tray,
+            oil,
+            "Oil",
+            new LineReason.ByHand("drips"),
+            Quantity.litres("2"),
+            Destination.NONE);
   }
 
   private void receiveBrisa() {
@@ -227,6 +237,39 @@ class AddedFluidsTest {
         .isInstanceOf(Outcome.Done.class);
     assertThat(sump()).extracting(StoredTopUp::itemId).containsExactly(BRISA);
     assertThat(cage.<Integer>read(session -> session.findings().ofTray(id).size())).isOne();
+  }
+
+  /** Fresh oil of the same job makes a foreign one no better: 11 L of Ola, then 0.5 L of Brisa. */
+  @Test
+  void whatIsAddedToAFreshFillIsJudgedAgainstThat() {
+    receiveBrisa();
+    TrayId id =
+        cage.store()
+            .<TrayId>write(
+                session -> {
+                  TrayId made = session.trays().add(HOIST, "Oil", Cage.TODAY, List.of(CHANGE));
+                  byHand(session, made, BRISA);
+                  return made;
+                });
+    Map<MeterId, MeterValue> hours = Map.of(new MeterId(8), MeterValue.ofHours("1440"));
+    assertThat(trays.lay(cage.sent(), id, line(id))).isInstanceOf(Outcome.Done.class);
+    handOvers.handOver(cage.sent(), id, tray(id).version(), WORKSHOP, hours);
+    TakeBackDesk.Notes notes =
+        new TakeBackDesk.Notes(
+            Cage.TODAY,
+            hours,
+            Map.of(CHANGE, new TaskOutcome.Done(Optional.empty())),
+            Map.of(
+                SUMP,
+                new TakeBackDesk.Poured(Volume.ofLitres("11"), Optional.empty(), Optional.empty())),
+            Map.of(line(id), new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres("0.5"))),
+            Set.of(),
+            Map.of(),
+            List.of(),
+            Map.of(),
+            Map.of());
+    assertThat(Cage.reasons(desk().takeBack(cage.sent(), id, tray(id).version(), notes)))
+        .hasOnlyElementsOfType(TrayRefusal.AddedDoubtful.class);
   }
 
   /** With what came of the tray it is withdrawn, and not by itself. */
