@@ -21,6 +21,7 @@ import dev.lonja.core.transfer.TransferId;
 import dev.lonja.core.transfer.TransferState;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.store.place.PlaceRepository;
+import dev.lonja.store.query.FixedQuery;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
@@ -29,7 +30,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
-import org.jooq.Select;
+import org.jooq.ResultQuery;
 import org.jooq.impl.DSL;
 
 /**
@@ -48,6 +49,13 @@ public final class PlaceStockRepository {
           .minus(TRANSFER_LINE.LOST_MICRO);
   private static final Field<Long> LEFT_SUM = DSL.sum(LEFT).cast(Long.class);
   private static final Field<String> NEW = DSL.inline(LotCondition.NEW.name());
+
+  private static final FixedQuery USABLE = usable(FixedQuery.given(LOT.EXPIRES_ON));
+  private static final FixedQuery LAID = laid(DSL.noCondition());
+  private static final FixedQuery LAID_BESIDES = laid(TRAY.ID.ne(FixedQuery.given(TRAY.ID)));
+  private static final FixedQuery PICKED = picked(DSL.noCondition());
+  private static final FixedQuery PICKED_BESIDES =
+      picked(TRANSFER.ID.ne(FixedQuery.given(TRANSFER.ID)));
 
   private final DSLContext context;
   private final LedgerRepository ledger;
@@ -83,7 +91,11 @@ public final class PlaceStockRepository {
   }
 
   private Map<Place, Map<StockKey, Quantity>> usable(LocalDate today) {
-    return sums(
+    return sums(USABLE.with(context, today), BIN.SATELLITE_ID, LOT.CONDITION, STOCK_SUM);
+  }
+
+  private static FixedQuery usable(Field<LocalDate> today) {
+    return FixedQuery.of(
         DSL.select(BIN.SATELLITE_ID, ITEM.ID, LOT.CONDITION, ITEM.MEASURE, STOCK_SUM)
             .from(STOCK)
             .join(BIN)
@@ -95,15 +107,12 @@ public final class PlaceStockRepository {
             .where(LOT.QUARANTINED.eq(0L))
             .and(LOT.CONDITION.ne(LotCondition.TO_RECONDITION.name()))
             .and(LOT.EXPIRES_ON.isNull().or(LOT.EXPIRES_ON.ge(today)))
-            .groupBy(BIN.SATELLITE_ID, ITEM.ID, LOT.CONDITION, ITEM.MEASURE),
-        BIN.SATELLITE_ID,
-        LOT.CONDITION,
-        STOCK_SUM);
+            .groupBy(BIN.SATELLITE_ID, ITEM.ID, LOT.CONDITION, ITEM.MEASURE));
   }
 
   /** What is spoken for at each place, by item and condition. */
   public Map<Place, Map<StockKey, Quantity>> held() {
-    return held(DSL.noCondition(), DSL.noCondition());
+    return held(LAID.with(context), PICKED.with(context));
   }
 
   /** What is spoken for of a stock at a place. */
@@ -115,17 +124,21 @@ public final class PlaceStockRepository {
 
   /** What is spoken for at a place by others than this tray. */
   public Map<StockKey, Quantity> heldBesides(TrayId trayId, Place place) {
-    return held(TRAY.ID.ne(trayId), DSL.noCondition()).getOrDefault(place, Map.of());
+    return held(LAID_BESIDES.with(context, trayId), PICKED.with(context))
+        .getOrDefault(place, Map.of());
   }
 
   /** What is spoken for at a place by others than this transfer. */
   public Map<StockKey, Quantity> heldBesides(TransferId transferId, Place place) {
-    return held(DSL.noCondition(), TRANSFER.ID.ne(transferId)).getOrDefault(place, Map.of());
+    return held(LAID.with(context), PICKED_BESIDES.with(context, transferId))
+        .getOrDefault(place, Map.of());
   }
 
-  private Map<Place, Map<StockKey, Quantity>> held(Condition trays, Condition transfers) {
-    Map<Place, Map<StockKey, Quantity>> held = laid(trays);
-    picked(transfers)
+  private Map<Place, Map<StockKey, Quantity>> held(
+      ResultQuery<Record> laid, ResultQuery<Record> picked) {
+    Map<Place, Map<StockKey, Quantity>> held =
+        sums(laid, TRAY.SATELLITE_ID, TRAY_LINE.LOT_CONDITION, LAID_SUM);
+    sums(picked, TRANSFER.FROM_SATELLITE_ID, NEW, LEFT_SUM)
         .forEach(
             (place, its) ->
                 its.forEach(
@@ -135,8 +148,8 @@ public final class PlaceStockRepository {
     return held;
   }
 
-  private Map<Place, Map<StockKey, Quantity>> laid(Condition which) {
-    return sums(
+  private static FixedQuery laid(Condition which) {
+    return FixedQuery.of(
         DSL.select(TRAY.SATELLITE_ID, ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE, LAID_SUM)
             .from(TRAY_LINE)
             .join(TRAY)
@@ -144,14 +157,11 @@ public final class PlaceStockRepository {
             .join(ITEM)
             .on(ITEM.ID.eq(TRAY_LINE.ITEM_ID))
             .where(TRAY.STATE.eq("OPEN"), which)
-            .groupBy(TRAY.SATELLITE_ID, ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE),
-        TRAY.SATELLITE_ID,
-        TRAY_LINE.LOT_CONDITION,
-        LAID_SUM);
+            .groupBy(TRAY.SATELLITE_ID, ITEM.ID, TRAY_LINE.LOT_CONDITION, ITEM.MEASURE));
   }
 
-  private Map<Place, Map<StockKey, Quantity>> picked(Condition which) {
-    return sums(
+  private static FixedQuery picked(Condition which) {
+    return FixedQuery.of(
         DSL.select(TRANSFER.FROM_SATELLITE_ID, ITEM.ID, NEW, ITEM.MEASURE, LEFT_SUM)
             .from(TRANSFER_LINE)
             .join(TRANSFER)
@@ -162,19 +172,16 @@ public final class PlaceStockRepository {
                 TRANSFER.STATE.in(TransferState.ASKED.name(), TransferState.SENT.name()),
                 LEFT.gt(0L),
                 which)
-            .groupBy(TRANSFER.FROM_SATELLITE_ID, ITEM.ID, ITEM.MEASURE),
-        TRANSFER.FROM_SATELLITE_ID,
-        NEW,
-        LEFT_SUM);
+            .groupBy(TRANSFER.FROM_SATELLITE_ID, ITEM.ID, ITEM.MEASURE));
   }
 
   private Map<Place, Map<StockKey, Quantity>> sums(
-      Select<? extends Record> query,
+      ResultQuery<Record> query,
       Field<SatelliteId> satellite,
       Field<String> condition,
       Field<Long> sum) {
     Map<Place, Map<StockKey, Quantity>> sums = new TreeMap<>();
-    for (Record row : context.fetch(query)) {
+    for (Record row : query.fetch()) {
       ItemId item = row.get(ITEM.ID);
       sums.computeIfAbsent(Place.of(row.get(satellite)), place -> new HashMap<>())
           .put(
