@@ -137,7 +137,6 @@ public final class Replay {
     LocalDate sunday = next.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
     LocalDate end = sunday.isBefore(span.last()) ? sunday : span.last();
     LocalDate first = next;
-    arrive(first);
     placed.ifPresent(this::order);
     for (; !next.isAfter(end); next = next.plusDays(1)) {
       arrive(next);

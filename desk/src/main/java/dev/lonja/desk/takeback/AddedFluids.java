@@ -4,6 +4,7 @@ import dev.lonja.core.fleet.Compartment;
 import dev.lonja.core.fleet.CompartmentId;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.pour.NewTopUp;
 import dev.lonja.core.pour.TopUp;
 import dev.lonja.core.quantity.Measure;
@@ -21,6 +22,7 @@ import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,14 +46,17 @@ final class AddedFluids {
     this.machine = machine;
   }
 
-  /** What may have been added: of what is still out, to compartments of its kind. */
+  /**
+   * What may have been added: of what a line brought and what of it is still out, to compartments
+   * of its kind. The same fluid may be on other lines, too, which a task asks for.
+   */
   List<TakeBackDesk.Added> asked() {
     List<TakeBackDesk.Added> added = new ArrayList<>();
     IssuedLines issued = IssuedLines.of(session, tray);
     for (TrayLine line : tray.lines()) {
       if (isBeside(line)) {
         Item item = session.items().byId(line.itemId()).orElseThrow();
-        Quantity out = issued.of(line).out();
+        Quantity out = issued.of(line).out().min(line.laid());
         List<Compartment> places =
             machine.needs().compartments().stream()
                 .filter(place -> item.product().filter(place::isFor).isPresent())
@@ -89,6 +94,30 @@ final class AddedFluids {
                     .map(one -> judge(one, to, notes, filled))
                     .orElseGet(() -> Optional.of(new TrayRefusal.AddedNowhere(line)))
                     .ifPresent(refusals::add));
+    if (refusals.isEmpty()) {
+      refusals.addAll(tooMuchTogether(notes, asked));
+    }
+    return refusals;
+  }
+
+  /** Several lines of one fluid may have brought no more together than is still out of it. */
+  private List<Refusal> tooMuchTogether(TakeBackDesk.Notes notes, List<TakeBackDesk.Added> asked) {
+    IssuedLines issued = IssuedLines.of(session, tray);
+    Map<StockKey, Quantity> left = new HashMap<>();
+    List<Refusal> refusals = new ArrayList<>();
+    for (TakeBackDesk.Added one : asked) {
+      TakeBackDesk.AddedTo to = notes.added().get(one.line().id());
+      if (to != null) {
+        Quantity still =
+            left.computeIfAbsent(one.line().stock(), key -> issued.of(one.line()).out());
+        Quantity rest = still.minus(Quantity.of(to.litres()));
+        left.put(one.line().stock(), rest);
+        if (!rest.equals(rest.atLeastZero())) {
+          refusals.add(
+              new TrayRefusal.MoreAdded(one.line().id(), to.litres(), still.atLeastZero()));
+        }
+      }
+    }
     return refusals;
   }
 

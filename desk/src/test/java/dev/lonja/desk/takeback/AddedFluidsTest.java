@@ -272,6 +272,56 @@ class AddedFluidsTest {
         .hasOnlyElementsOfType(TrayRefusal.AddedDoubtful.class);
   }
 
+  /**
+   * Two lines of 2 L of the same oil: each may have brought 2 L, and after 1 L came back both
+   * together 3 L.
+   */
+  @Test
+  void twoLinesOfOneFluidBringNoMoreThanIsOutOfIt() {
+    TrayId id =
+        cage.store()
+            .<TrayId>write(
+                session -> {
+                  TrayId made =
+                      session.trays().add(Optional.of(HOIST), TrayPurpose.LEAK, "oil", Cage.TODAY);
+                  byHand(session, made, OLA);
+                  byHand(session, made, OLA);
+                  return made;
+                });
+    tray(id).lines().forEach(line -> trays.lay(cage.sent(), id, line.id()));
+    handOvers.handOver(cage.sent(), id, tray(id).version(), WORKSHOP, Map.of());
+    returned(id, "1");
+    assertThat(desk().asked(id).orElseThrow().added())
+        .extracting(TakeBackDesk.Added::out)
+        .containsExactly(Quantity.litres("2"), Quantity.litres("2"));
+    assertThat(Cage.reasons(both(id, "2")))
+        .containsExactly(
+            new TrayRefusal.MoreAdded(
+                tray(id).lines().get(1).id(), Volume.ofLitres("2"), Quantity.litres("1")));
+    assertThat(both(id, "1.5")).isInstanceOf(Outcome.Done.class);
+    assertThat(sump()).hasSize(2);
+  }
+
+  private Outcome both(TrayId id, String litres) {
+    TakeBackDesk.AddedTo each = new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres(litres));
+    return desk()
+        .takeBack(
+            cage.sent(),
+            id,
+            tray(id).version(),
+            new TakeBackDesk.Notes(
+                Cage.TODAY,
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                Map.of(tray(id).lines().get(0).id(), each, tray(id).lines().get(1).id(), each),
+                Set.of(),
+                Map.of(),
+                List.of(),
+                Map.of(),
+                Map.of()));
+  }
+
   /** With what came of the tray it is withdrawn, and not by itself. */
   @Test
   void itIsTakenBackWithItsTray() {
