@@ -2,13 +2,11 @@ package dev.lonja.store.order;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.order.Claim;
 import dev.lonja.core.order.ClaimId;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.order.OrderLineId;
 import dev.lonja.core.quantity.Quantity;
-import dev.lonja.core.supplier.Supply;
 import dev.lonja.store.ExampleStore;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -21,8 +19,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Of ten filters two came dented. */
 class ClaimRepositoryTest {
 
-  private static final ItemId FILTER = new ItemId(8);
-  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+  private static final LocalDate TODAY = TenFilters.TODAY;
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
   private OrderId order;
@@ -30,15 +27,7 @@ class ClaimRepositoryTest {
 
   @BeforeEach
   void tenFilters() {
-    order =
-        store.write(
-            session -> {
-              Supply supply = session.supplies().of(FILTER).get(0);
-              OrderId made = session.orders().add(supply.supplier().id(), TODAY);
-              session.orders().addLine(made, FILTER, supply, Quantity.pieces(10));
-              session.orders().send(made, TODAY, TODAY.plusDays(9));
-              return made;
-            });
+    order = TenFilters.sent(store);
     line = store.read(s -> s.orders().byId(order).orElseThrow().lines().get(0).id());
   }
 

@@ -3,13 +3,11 @@ package dev.lonja.store.order;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
-import dev.lonja.core.item.ItemId;
 import dev.lonja.core.order.OrderId;
 import dev.lonja.core.order.OrderLineId;
 import dev.lonja.core.order.Said;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
-import dev.lonja.core.supplier.Supply;
 import dev.lonja.store.ExampleStore;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -24,8 +22,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** An order of ten filters is handed to a supplier, who answers. */
 class MailRepositoryTest {
 
-  private static final ItemId FILTER = new ItemId(8);
-  private static final LocalDate TODAY = LocalDate.parse("2027-03-15");
+  private static final LocalDate TODAY = TenFilters.TODAY;
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
   private OrderId order;
@@ -33,15 +30,7 @@ class MailRepositoryTest {
 
   @BeforeEach
   void tenFilters() {
-    order =
-        store.write(
-            session -> {
-              Supply supply = session.supplies().of(FILTER).get(0);
-              OrderId made = session.orders().add(supply.supplier().id(), TODAY);
-              session.orders().addLine(made, FILTER, supply, Quantity.pieces(10));
-              session.orders().send(made, TODAY, TODAY.plusDays(9));
-              return made;
-            });
+    order = TenFilters.sent(store);
     line = store.read(s -> s.orders().byId(order).orElseThrow().lines().get(0).id());
   }
 

@@ -2,13 +2,10 @@ package dev.lonja.store.waste;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.waste.CollectionId;
 import dev.lonja.core.waste.ContainerId;
-import dev.lonja.core.waste.StreamId;
 import dev.lonja.core.waste.WasteCollection;
-import dev.lonja.core.waste.WasteKind;
 import dev.lonja.store.ExampleStore;
 import dev.lonja.store.service.ReceiptRepository.Content;
 import java.time.Instant;
@@ -25,21 +22,6 @@ class CertificateRepositoryTest {
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
 
-  private ContainerId tote() {
-    return store.write(
-        s -> {
-          StreamId oil =
-              s.waste()
-                  .addStream(
-                      WasteKind.USED_OIL,
-                      "Used oil",
-                      "13 02 05*",
-                      Measure.LITRES,
-                      Optional.of(180));
-          return s.waste().addContainer(oil, "Tote", Quantity.litres("600"), "quay", 5);
-        });
-  }
-
   private List<CertificateRepository.Certificate> of(ContainerId tote, CollectionId collection) {
     Map<CollectionId, List<CertificateRepository.Certificate>> all =
         store.read(s -> s.certificates().of(tote));
@@ -49,7 +31,7 @@ class CertificateRepositoryTest {
   /** Withdrawn it stays where it was, once. */
   @Test
   void aCertificateStaysWithItsCollection() {
-    ContainerId tote = tote();
+    ContainerId tote = Totes.add(store);
     WasteCollection taken =
         new WasteCollection(
             MONDAY,

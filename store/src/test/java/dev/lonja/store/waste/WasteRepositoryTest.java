@@ -2,11 +2,9 @@ package dev.lonja.store.waste;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.waste.ContainerId;
 import dev.lonja.core.waste.NewWasteEntry;
-import dev.lonja.core.waste.StreamId;
 import dev.lonja.core.waste.WasteCollection;
 import dev.lonja.core.waste.WasteContainer;
 import dev.lonja.core.waste.WasteEntryId;
@@ -25,21 +23,6 @@ class WasteRepositoryTest {
   private static final Instant MONDAY = Instant.parse("2027-03-15T09:00:00Z");
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
-
-  private ContainerId tote() {
-    return store.write(
-        s -> {
-          StreamId oil =
-              s.waste()
-                  .addStream(
-                      WasteKind.USED_OIL,
-                      "Used oil",
-                      "13 02 05*",
-                      Measure.LITRES,
-                      Optional.of(180));
-          return s.waste().addContainer(oil, "Tote", Quantity.litres("600"), "quay", 5);
-        });
-  }
 
   private WasteEntryId put(ContainerId container, Instant at, String litres) {
     return store.write(
@@ -62,7 +45,7 @@ class WasteRepositoryTest {
 
   @Test
   void aContainerHoldsOneStream() {
-    ContainerId tote = tote();
+    ContainerId tote = Totes.add(store);
     WasteContainer kept = store.<List<WasteContainer>>read(s -> s.waste().containers()).get(0);
     assertThat(kept.id()).isEqualTo(tote);
     assertThat(kept.capacity()).isEqualTo(Quantity.litres("600"));
@@ -76,7 +59,7 @@ class WasteRepositoryTest {
   /** Of before a time only what is in there since it was last empty; what is withdrawn never. */
   @Test
   void whatIsInThereIsListedUnlessItIsWithdrawn() {
-    ContainerId tote = tote();
+    ContainerId tote = Totes.add(store);
     put(tote, MONDAY.minusSeconds(86_400), "40");
     store.change(
         s ->
@@ -101,7 +84,7 @@ class WasteRepositoryTest {
 
   @Test
   void aCollectionIsKeptWithItsPaper() {
-    ContainerId tote = tote();
+    ContainerId tote = Totes.add(store);
     WasteCollection taken =
         new WasteCollection(
             MONDAY,
