@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.lonja.core.order.Invoice;
 import dev.lonja.core.order.InvoiceId;
 import dev.lonja.core.order.OrderId;
-import dev.lonja.core.order.OrderLineId;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.supplier.SupplierId;
 import dev.lonja.store.ExampleStore;
@@ -25,12 +24,10 @@ class InvoiceRepositoryTest {
 
   @RegisterExtension final ExampleStore store = new ExampleStore();
   private OrderId order;
-  private OrderLineId line;
 
   @BeforeEach
   void tenFilters() {
     order = TenFilters.sent(store);
-    line = store.read(s -> s.orders().byId(order).orElseThrow().lines().get(0).id());
   }
 
   private static final Instant NOW = Instant.parse("2027-03-25T09:00:00Z");
