@@ -44,7 +44,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(
     value = 1,
     jvmArgsAppend = {"-Xmx1g", "-Dhttp.maxConnections=50"})
-@Warmup(iterations = 3, time = 10)
+@Warmup(iterations = 6, time = 10)
 @Measurement(iterations = 3, time = 10)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)

@@ -46,6 +46,7 @@ class MemoryTest {
           "known_device",
           "line_policy",
           "lot",
+          "lot_worth",
           "meter_digest",
           "meter_replacement",
           "person",

@@ -6,6 +6,7 @@ import dev.lonja.core.fleet.Unit;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.PastMovement;
 import dev.lonja.core.ledger.StockKey;
@@ -188,10 +189,10 @@ public class TopUpDesk extends KeepersDesk {
                   Optional.empty(),
                   clock.now());
       StockKey key = StockKey.ofNew(item.id());
-      Quantity held = session.placeStock().held(session.ledger().stockOf(key), unit.home());
+      ItemStock stock = session.placeStock().of(key, unit.home());
+      Quantity held = session.placeStock().held(stock, unit.home());
       Booking booking =
-          PackedIssue.of(
-              session, key, unit.home(), Quantity.of(wish.litres()), held, clock.today());
+          PackedIssue.of(session, stock, Quantity.of(wish.litres()), held, clock.today());
       Posting posting =
           new Posting(
               unit.code() + ", " + compartment.name(),

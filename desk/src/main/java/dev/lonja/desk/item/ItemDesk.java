@@ -55,8 +55,7 @@ public class ItemDesk {
 
   /** What an item is counted in; pieces where there is none such, which the booking then says. */
   public Measure measure(ItemId itemId) {
-    return store.read(
-        session -> session.items().byId(itemId).map(Item::measure).orElse(Measure.PIECES));
+    return store.read(session -> session.items().measure(itemId).orElse(Measure.PIECES));
   }
 
   /** Empty for an unknown item. */

@@ -1,6 +1,5 @@
 package dev.lonja.desk.ledger;
 
-import dev.lonja.core.item.Item;
 import dev.lonja.core.ledger.MovementKind;
 import dev.lonja.core.ledger.MovementLine;
 import dev.lonja.core.ledger.Refusal;
@@ -19,18 +18,16 @@ final class Freeze {
   private Freeze() {}
 
   /** Why these lines are not booked now. */
-  static Optional<LedgerRefusal> refusal(Session session, Item item, List<MovementLine> lines) {
-    return lines.stream().anyMatch(line -> moves(session, line))
-        ? session
-            .stocktakes()
-            .open()
-            .map(
-                open -> {
-                  LocalDate since =
-                      LocalDate.ofInstant(open.begunAt(), session.settings().timeZone());
-                  return new LedgerRefusal(item, new Refusal.Frozen(since, open.begunBy()));
-                })
-        : Optional.empty();
+  static Optional<Refusal> refusal(Session session, List<MovementLine> lines) {
+    return session
+        .stocktakes()
+        .open()
+        .filter(open -> lines.stream().anyMatch(line -> moves(session, line)))
+        .map(
+            open -> {
+              LocalDate since = LocalDate.ofInstant(open.begunAt(), session.settings().timeZone());
+              return new Refusal.Frozen(since, open.begunBy());
+            });
   }
 
   private static boolean moves(Session session, MovementLine line) {

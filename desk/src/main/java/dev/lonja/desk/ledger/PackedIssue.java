@@ -6,8 +6,7 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.PackOpening;
-import dev.lonja.core.ledger.StockKey;
-import dev.lonja.core.place.Place;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.store.Session;
 import java.time.LocalDate;
@@ -21,17 +20,16 @@ public final class PackedIssue {
   private PackedIssue() {}
 
   /**
-   * @param from the place out of whose bins it is taken
+   * @param stock at the place out of whose bins it is taken
    * @param held what is spoken for there by others than what this issue is for
    */
   public static Booking of(
-      Session session, StockKey key, Place from, Quantity wanted, Quantity held, LocalDate today) {
-    ItemStock stock = session.placeStock().of(key, from);
+      Session session, ItemStock stock, Quantity wanted, Quantity held, LocalDate today) {
     Booking plain = Ledger.issue(stock, wanted, held, today);
-    if (plain instanceof Booking.Refused) {
+    if (plain instanceof Booking.Refused || stock.measure() == Measure.PIECES) {
       return plain;
     }
-    Item item = session.items().byId(key.itemId()).orElseThrow();
+    Item item = session.items().byId(stock.itemId()).orElseThrow();
     return item.pack()
         .flatMap(pack -> PackOpening.of(stock, wanted, pack, today))
         .map(

@@ -29,25 +29,28 @@ public final class Postings {
    */
   public static Outcome write(
       Session session, ItemId itemId, Booking booking, Posting posting, int firstLineNo) {
-    Item item = session.items().byId(itemId).orElseThrow();
     if (booking instanceof Booking.Booked booked) {
-      Optional<LedgerRefusal> refused =
-          Freeze.refusal(session, item, booked.lines())
-              .or(() -> notTheirPlace(session, item, booked.lines(), posting.actor()));
-      if (refused.isPresent()) {
-        return Outcome.refused(refused.get());
+      Optional<Refusal> refusal =
+          Freeze.refusal(session, booked.lines())
+              .or(() -> notTheirPlace(session, booked.lines(), posting.actor()));
+      if (refusal.isPresent()) {
+        return refused(session, itemId, List.of(refusal.get()));
       }
       session.ledger().append(booked.lines(), posting, firstLineNo);
       return Outcome.done();
     }
+    return refused(session, itemId, ((Booking.Refused) booking).reasons());
+  }
+
+  private static Outcome refused(Session session, ItemId itemId, List<Refusal> reasons) {
+    Item item = session.items().byId(itemId).orElseThrow();
     return new Outcome.Refused(
-        ((Booking.Refused) booking)
-            .reasons().stream().map(reason -> new LedgerRefusal(item, reason)).toList());
+        reasons.stream().map(reason -> new LedgerRefusal(item, reason)).toList());
   }
 
   /** A transfer has two places; whoever brings it works at one of them. */
-  private static Optional<LedgerRefusal> notTheirPlace(
-      Session session, Item item, List<MovementLine> lines, String actor) {
+  private static Optional<Refusal> notTheirPlace(
+      Session session, List<MovementLine> lines, String actor) {
     Optional<Set<Place>> theirs = WorkPlaces.of(session, actor);
     if (theirs.isEmpty()) {
       return Optional.empty();
@@ -58,9 +61,6 @@ public final class Postings {
         .map(line -> places.get(line.place().binId()))
         .filter(place -> !theirs.get().contains(place))
         .findFirst()
-        .map(
-            place ->
-                new LedgerRefusal(
-                    item, new Refusal.NotTheirPlace(actor, session.places().names().get(place))));
+        .map(place -> new Refusal.NotTheirPlace(actor, session.places().names().get(place)));
   }
 }

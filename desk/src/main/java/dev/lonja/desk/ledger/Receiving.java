@@ -102,7 +102,7 @@ public final class Receiving {
             coming,
             Money.of(receipt.cost(), stock.value().currency()));
     if (booking instanceof Booking.Booked booked
-        && Freeze.refusal(session, item, booked.lines()).isEmpty()) {
+        && Freeze.refusal(session, booked.lines()).isEmpty()) {
       long movement = session.ledger().append(booked.lines(), posting, lineNo).get(0);
       receipt.warmth().ifPresent(warmth -> session.tanks().delivered(movement, warmth));
       return Outcome.done(movement);

@@ -78,12 +78,11 @@ public class StockDesk extends KeepersDesk {
     return once.run(
         sent,
         session -> {
-          ItemStock stock = session.ledger().stockOf(key);
+          ItemStock stock = session.placeStock().of(key, from);
           Booking booking =
               PackedIssue.of(
                   session,
-                  key,
-                  from,
+                  stock,
                   Quantity.of(stock.measure(), amount),
                   session.placeStock().held(stock, from),
                   clock.today());

@@ -1,6 +1,7 @@
 package dev.lonja.desk.tray;
 
 import dev.lonja.core.ledger.Booking;
+import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.meter.JudgedReading;
 import dev.lonja.core.meter.MeterId;
@@ -128,8 +129,8 @@ final class HandOver {
     for (Map.Entry<StockKey, Quantity> amount : amounts.entrySet()) {
       Quantity none = Quantity.zero(amount.getValue().measure());
       Quantity held = heldElsewhere.getOrDefault(amount.getKey(), none);
-      Booking booking =
-          PackedIssue.of(session, amount.getKey(), tray.place(), amount.getValue(), held, today);
+      ItemStock stock = session.placeStock().of(amount.getKey(), tray.place());
+      Booking booking = PackedIssue.of(session, stock, amount.getValue(), held, today);
       Outcome written = Postings.write(session, amount.getKey().itemId(), booking, posting, lineNo);
       if (written instanceof Outcome.Refused) {
         return written;

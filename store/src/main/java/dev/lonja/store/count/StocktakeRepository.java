@@ -4,16 +4,19 @@ import static dev.lonja.store.schema.Tables.STOCKTAKE;
 
 import dev.lonja.core.count.Stocktake;
 import dev.lonja.core.count.StocktakeId;
+import dev.lonja.store.query.FixedQuery;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 
 /** Counts of all bins, one open at a time. */
 public final class StocktakeRepository {
+
+  private static final FixedQuery OPEN =
+      FixedQuery.of(DSL.select(STOCKTAKE.fields()).from(STOCKTAKE).where(STOCKTAKE.HOW.isNull()));
 
   private final DSLContext context;
 
@@ -23,18 +26,13 @@ public final class StocktakeRepository {
 
   /** The one that is open. */
   public Optional<Stocktake> open() {
-    return read(STOCKTAKE.HOW.isNull()).stream().findFirst();
+    return OPEN.with(context).fetchOptional(StocktakeRepository::stocktake);
   }
 
   /** All of them, the latest first. */
   public List<Stocktake> all() {
-    return read(DSL.noCondition());
-  }
-
-  private List<Stocktake> read(Condition which) {
     return context
         .selectFrom(STOCKTAKE)
-        .where(which)
         .orderBy(STOCKTAKE.ID.desc())
         .fetch(StocktakeRepository::stocktake);
   }

@@ -55,6 +55,9 @@ public final class ItemRepository {
 
   private static final FixedQuery BY_ID =
       FixedQuery.of(items().where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
+  private static final FixedQuery MEASURE =
+      FixedQuery.of(
+          DSL.select(ITEM.MEASURE).from(ITEM).where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
   private static final FixedQuery BY_IDS = FixedQuery.of(inOrder(Bound.oneOfGiven(ITEM.ID)));
   private static final FixedQuery BY_KEY =
       FixedQuery.of(inOrder(PART.NUMBER_KEY.eq(FixedQuery.given(PART.NUMBER_KEY))));
@@ -80,6 +83,11 @@ public final class ItemRepository {
 
   public Optional<Item> byId(ItemId id) {
     return BY_ID.with(context, id).fetchOptional(ItemRepository::item);
+  }
+
+  /** What an item is counted in; empty if there is no such item. */
+  public Optional<Measure> measure(ItemId id) {
+    return MEASURE.with(context, id).fetchOptional(row -> Measure.ofSymbol(row.get(ITEM.MEASURE)));
   }
 
   /** Several items in one statement; unknown ones are absent. */

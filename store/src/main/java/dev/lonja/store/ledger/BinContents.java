@@ -33,7 +33,7 @@ public final class BinContents {
 
   private Map<BinId, List<LotFacts>> lots(Condition which) {
     return context
-        .select(LedgerRepository.fields(STOCK, LOT, ITEM, BIN))
+        .select(LedgerRepository.LOT_FACTS)
         .from(STOCK)
         .join(LOT)
         .on(LOT.ID.eq(STOCK.LOT_ID))

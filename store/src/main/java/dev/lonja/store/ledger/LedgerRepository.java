@@ -3,6 +3,7 @@ package dev.lonja.store.ledger;
 import static dev.lonja.store.schema.Tables.BIN;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.LOT_WORTH;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.REQUEST;
 import static dev.lonja.store.schema.Tables.STOCK;
@@ -24,6 +25,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.store.query.Bound;
+import dev.lonja.store.query.FixedInsert;
 import dev.lonja.store.query.FixedQuery;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -33,14 +35,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.ResultQuery;
 import org.jooq.Select;
-import org.jooq.Table;
 import org.jooq.impl.DSL;
 
 /** Reads stock and appends movements; nothing here changes or deletes a movement. */
@@ -48,49 +48,67 @@ public final class LedgerRepository {
 
   private static final Field<Long> STOCK_SUM = DSL.sum(STOCK.QUANTITY_MICRO).cast(Long.class);
   private static final Field<Long> LAID_SUM = DSL.sum(TRAY_LINE.LAID_MICRO).cast(Long.class);
-  private static final Field<Long> WORTH =
-      DSL.coalesce(DSL.sum(MOVEMENT.VALUE_MINOR), 0).cast(Long.class);
 
   private static final FixedQuery USABLE = FixedQuery.of(usable(DSL.noCondition()));
   private static final FixedQuery USABLE_OF = FixedQuery.of(usable(Bound.oneOfGiven(ITEM.ID)));
   private static final FixedQuery HELD = FixedQuery.of(held(DSL.noCondition()));
   private static final FixedQuery HELD_OF = FixedQuery.of(held(Bound.oneOfGiven(ITEM.ID)));
-  private static final FixedQuery MEASURE =
-      FixedQuery.of(
-          DSL.select(ITEM.MEASURE).from(ITEM).where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
 
-  /** Given the item twice and its condition: its movements by lot, then which lots those are. */
-  private static final FixedQuery VALUE =
-      FixedQuery.of(
-          DSL.select(WORTH)
-              .from(MOVEMENT)
-              .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)))
-              .and(
-                  MOVEMENT.LOT_ID.in(
-                      DSL.select(LOT.ID)
+  /** Given a condition: what the item's lots of it are worth. */
+  private static final Field<Long> VALUE =
+      DSL.field(
+              DSL.select(DSL.coalesce(DSL.sum(LOT_WORTH.VALUE_MINOR), DSL.inline(0)))
+                  .from(LOT_WORTH)
+                  .join(LOT)
+                  .on(LOT.ID.eq(LOT_WORTH.LOT_ID))
+                  .where(
+                      LOT_WORTH.ITEM_ID.eq(ITEM.ID),
+                      LOT.CONDITION.eq(FixedQuery.given(LOT.CONDITION))))
+          .cast(Long.class)
+          .as("worth");
+
+  /** Given a condition: from the item's last movement back, whose lot is most often it. */
+  private static final Field<Long> AVERAGE =
+      DSL.field(
+              DSL.select(MOVEMENT.AVERAGE_E4)
+                  .from(MOVEMENT)
+                  .where(MOVEMENT.ITEM_ID.eq(ITEM.ID))
+                  .andExists(
+                      DSL.selectOne()
                           .from(LOT)
                           .where(
-                              LOT.ITEM_ID.eq(FixedQuery.given(LOT.ITEM_ID)),
-                              LOT.CONDITION.eq(FixedQuery.given(LOT.CONDITION))))));
+                              LOT.ID.eq(MOVEMENT.LOT_ID),
+                              LOT.CONDITION.eq(FixedQuery.given(LOT.CONDITION))))
+                  .orderBy(MOVEMENT.ID.desc())
+                  .limit(DSL.inline(1)))
+          .as("average");
 
-  /** Given the item and a condition: from its last movement back, whose lot is most often it. */
-  private static final FixedQuery AVERAGE =
+  /** Given a condition twice and then the item. */
+  private static final FixedQuery FIGURES =
       FixedQuery.of(
-          DSL.select(MOVEMENT.AVERAGE_E4)
-              .from(MOVEMENT)
-              .where(MOVEMENT.ITEM_ID.eq(FixedQuery.given(MOVEMENT.ITEM_ID)))
-              .andExists(
-                  DSL.selectOne()
-                      .from(LOT)
-                      .where(
-                          LOT.ID.eq(MOVEMENT.LOT_ID),
-                          LOT.CONDITION.eq(FixedQuery.given(LOT.CONDITION))))
-              .orderBy(MOVEMENT.ID.desc())
-              .limit(1));
+          DSL.select(ITEM.MEASURE, VALUE, AVERAGE)
+              .from(ITEM)
+              .where(ITEM.ID.eq(FixedQuery.given(ITEM.ID))));
+
+  /** What {@link #lotFacts} reads. */
+  static final List<Field<?>> LOT_FACTS =
+      List.of(
+          STOCK.ITEM_ID,
+          STOCK.LOT_ID,
+          STOCK.BIN_ID,
+          STOCK.QUANTITY_MICRO,
+          LOT.CONDITION,
+          LOT.RECEIVED_ON,
+          LOT.EXPIRES_ON,
+          LOT.QUARANTINED,
+          LOT.OPENED_ON,
+          LOT.CODE,
+          ITEM.MEASURE,
+          BIN.ADDRESS);
 
   private static final FixedQuery LOTS =
       FixedQuery.of(
-          DSL.select(fields(STOCK, LOT, ITEM, BIN))
+          DSL.select(LOT_FACTS)
               .from(STOCK)
               .join(LOT)
               .on(LOT.ID.eq(STOCK.LOT_ID))
@@ -101,6 +119,25 @@ public final class LedgerRepository {
               .where(STOCK.ITEM_ID.eq(FixedQuery.given(STOCK.ITEM_ID)))
               .and(STOCK.QUANTITY_MICRO.gt(0L))
               .orderBy(LOT.RECEIVED_ON, LOT.ID, BIN.WALK_ORDER));
+
+  private static final FixedInsert<Long> APPEND =
+      FixedInsert.into(
+          MOVEMENT,
+          MOVEMENT.ID,
+          MOVEMENT.ITEM_ID,
+          MOVEMENT.LOT_ID,
+          MOVEMENT.BIN_ID,
+          MOVEMENT.KIND,
+          MOVEMENT.QUANTITY_MICRO,
+          MOVEMENT.VALUE_MINOR,
+          MOVEMENT.AVERAGE_E4,
+          MOVEMENT.REASON,
+          MOVEMENT.REFERENCE,
+          MOVEMENT.REFERS_TO,
+          MOVEMENT.REQUEST_KEY,
+          MOVEMENT.LINE_NO,
+          MOVEMENT.ACTOR,
+          MOVEMENT.RECORDED_AT);
 
   private static final FixedQuery LATEST = lines(DSL.noCondition());
   private static final FixedQuery LATEST_OF =
@@ -122,24 +159,20 @@ public final class LedgerRepository {
 
   /** All stock of one item in one condition; an unknown item is broken data and throws. */
   public ItemStock stockOf(StockKey key) {
-    ItemId itemId = key.itemId();
     String condition = key.condition().name();
-    Measure measure =
-        Measure.ofSymbol(MEASURE.with(context, itemId).fetchSingle().get(ITEM.MEASURE));
+    Record figures = FIGURES.with(context, condition, condition, key.itemId()).fetchSingle();
     List<StockedLot> lots =
-        lotsOf(itemId).stream()
+        lotsOf(key.itemId()).stream()
             .map(LotFacts::lot)
             .filter(lot -> lot.condition() == key.condition())
             .toList();
-    long value = VALUE.with(context, itemId, itemId, condition).fetchSingle().get(WORTH);
-    long average =
-        AVERAGE
-            .with(context, itemId, condition)
-            .fetchOptional()
-            .map(row -> row.get(MOVEMENT.AVERAGE_E4))
-            .orElse(0L);
+    long average = Optional.ofNullable(figures.get(AVERAGE)).orElse(0L);
     return new ItemStock(
-        key, measure, lots, new Money(value, currency), new UnitPrice(average, currency));
+        key,
+        Measure.ofSymbol(figures.get(ITEM.MEASURE)),
+        lots,
+        new Money(figures.get(VALUE), currency),
+        new UnitPrice(average, currency));
   }
 
   /** What one new piece of each item is worth on the average; what never moved is absent. */
@@ -188,11 +221,6 @@ public final class LedgerRepository {
     return query.fetchMap(
         row -> new StockKey(row.get(ITEM.ID), LotCondition.valueOf(row.get(condition))),
         row -> new Quantity(Measure.ofSymbol(row.get(ITEM.MEASURE)), row.get(sum)));
-  }
-
-  /** All columns of some tables, as {@link #lotFacts} reads them. */
-  static List<Field<?>> fields(Table<?>... tables) {
-    return Stream.of(tables).<Field<?>>flatMap(Table::fieldStream).toList();
   }
 
   /** What open trays hold, by item and condition. */
@@ -281,24 +309,22 @@ public final class LedgerRepository {
     long lineNo = firstLineNo;
     for (MovementLine line : lines) {
       numbers.add(
-          context
-              .insertInto(MOVEMENT)
-              .set(MOVEMENT.ITEM_ID, line.place().itemId())
-              .set(MOVEMENT.LOT_ID, line.place().lotId())
-              .set(MOVEMENT.BIN_ID, line.place().binId())
-              .set(MOVEMENT.KIND, line.kind().name())
-              .set(MOVEMENT.QUANTITY_MICRO, line.quantity().millionths())
-              .set(MOVEMENT.VALUE_MINOR, line.value().minor())
-              .set(MOVEMENT.AVERAGE_E4, line.average().tenThousandthsOfMinor())
-              .set(MOVEMENT.REASON, posting.reason())
-              .set(MOVEMENT.REFERENCE, posting.reference())
-              .set(MOVEMENT.REFERS_TO, line.refersTo().orElse(null))
-              .set(MOVEMENT.REQUEST_KEY, posting.requestKey())
-              .set(MOVEMENT.LINE_NO, lineNo++)
-              .set(MOVEMENT.ACTOR, posting.actor())
-              .set(MOVEMENT.RECORDED_AT, posting.at())
-              .returning(MOVEMENT.ID)
-              .fetchSingle(MOVEMENT.ID));
+          APPEND.insert(
+              context,
+              line.place().itemId(),
+              line.place().lotId(),
+              line.place().binId(),
+              line.kind().name(),
+              line.quantity().millionths(),
+              line.value().minor(),
+              line.average().tenThousandthsOfMinor(),
+              posting.reason(),
+              posting.reference(),
+              line.refersTo().orElse(null),
+              posting.requestKey(),
+              lineNo++,
+              posting.actor(),
+              posting.at()));
     }
     return numbers;
   }
@@ -363,7 +389,7 @@ public final class LedgerRepository {
   static LotFacts lotFacts(Record row) {
     StockedLot lot =
         new StockedLot(
-            new LotInBin(row.get(ITEM.ID), row.get(LOT.ID), row.get(BIN.ID)),
+            new LotInBin(row.get(STOCK.ITEM_ID), row.get(STOCK.LOT_ID), row.get(STOCK.BIN_ID)),
             LotCondition.valueOf(row.get(LOT.CONDITION)),
             row.get(LOT.RECEIVED_ON),
             Optional.ofNullable(row.get(LOT.EXPIRES_ON)),

@@ -52,8 +52,10 @@ public final class PlaceStockRepository {
 
   private static final FixedQuery USABLE = usable(FixedQuery.given(LOT.EXPIRES_ON));
   private static final FixedQuery LAID = laid(DSL.noCondition());
+  private static final FixedQuery LAID_OF = laid(ITEM.ID.eq(FixedQuery.given(ITEM.ID)));
   private static final FixedQuery LAID_BESIDES = laid(TRAY.ID.ne(FixedQuery.given(TRAY.ID)));
   private static final FixedQuery PICKED = picked(DSL.noCondition());
+  private static final FixedQuery PICKED_OF = picked(ITEM.ID.eq(FixedQuery.given(ITEM.ID)));
   private static final FixedQuery PICKED_BESIDES =
       picked(TRANSFER.ID.ne(FixedQuery.given(TRANSFER.ID)));
 
@@ -117,7 +119,8 @@ public final class PlaceStockRepository {
 
   /** What is spoken for of a stock at a place. */
   public Quantity held(ItemStock stock, Place place) {
-    return held()
+    ItemId item = stock.itemId();
+    return held(LAID_OF.with(context, item), PICKED_OF.with(context, item))
         .getOrDefault(place, Map.of())
         .getOrDefault(stock.key(), Quantity.zero(stock.measure()));
   }

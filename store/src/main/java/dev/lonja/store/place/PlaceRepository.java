@@ -12,6 +12,7 @@ import dev.lonja.core.person.PersonId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.place.SatelliteId;
+import dev.lonja.store.query.FixedQuery;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
@@ -25,6 +26,19 @@ import org.jooq.impl.DSL;
 
 /** The satellites of a store, what belongs to each and who may work there. */
 public final class PlaceRepository {
+
+  private static final FixedQuery BINS_OF =
+      FixedQuery.of(
+          DSL.select(BIN.ID)
+              .from(BIN)
+              .where(BIN.SATELLITE_ID.eq(FixedQuery.given(BIN.SATELLITE_ID))));
+
+  private static final FixedQuery BINS_OF_MAIN =
+      FixedQuery.of(DSL.select(BIN.ID).from(BIN).where(BIN.SATELLITE_ID.isNull()));
+
+  private static final FixedQuery GRANTED =
+      FixedQuery.of(
+          DSL.select(PERSON_PLACE.PERSON_ID, PERSON_PLACE.SATELLITE_ID).from(PERSON_PLACE));
 
   private final DSLContext context;
   private final Supplier<String> mainName;
@@ -111,10 +125,10 @@ public final class PlaceRepository {
 
   /** The bins of a place. */
   public Set<BinId> bins(Place place) {
-    return context
-        .select(BIN.ID)
-        .from(BIN)
-        .where(place.satellite().map(BIN.SATELLITE_ID::eq).orElse(BIN.SATELLITE_ID.isNull()))
+    return place
+        .satellite()
+        .map(satellite -> BINS_OF.with(context, satellite))
+        .orElseGet(() -> BINS_OF_MAIN.with(context))
         .fetchSet(BIN.ID);
   }
 
@@ -129,8 +143,8 @@ public final class PlaceRepository {
   /** By person, where they may work; who is absent may everywhere. */
   public Map<PersonId, Set<Place>> granted() {
     Map<PersonId, Set<Place>> granted = new HashMap<>();
-    context
-        .selectFrom(PERSON_PLACE)
+    GRANTED
+        .with(context)
         .forEach(
             row ->
                 granted

@@ -2,6 +2,8 @@ package dev.lonja.store.request;
 
 import static dev.lonja.store.schema.Tables.REQUEST;
 
+import dev.lonja.store.query.FixedInsert;
+import dev.lonja.store.query.FixedQuery;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -9,6 +11,7 @@ import java.time.Instant;
 import java.util.HexFormat;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 
 /** Remembers each request's key, a digest of what the client sent, and what was answered. */
 public final class RequestLog {
@@ -29,6 +32,23 @@ public final class RequestLog {
     }
   }
 
+  private static final FixedQuery FIND =
+      FixedQuery.of(
+          DSL.select(REQUEST.CONTENT_HASH, REQUEST.ANSWER)
+              .from(REQUEST)
+              .where(REQUEST.REQUEST_KEY.eq(FixedQuery.given(REQUEST.REQUEST_KEY))));
+
+  private static final FixedInsert<String> ADD =
+      FixedInsert.into(
+          REQUEST,
+          REQUEST.REQUEST_KEY,
+          REQUEST.REQUEST_KEY,
+          REQUEST.CONTENT_HASH,
+          REQUEST.ANSWER,
+          REQUEST.ACTOR,
+          REQUEST.HAPPENED_AT,
+          REQUEST.RECORDED_AT);
+
   private final DSLContext context;
 
   public RequestLog(DSLContext context) {
@@ -36,9 +56,7 @@ public final class RequestLog {
   }
 
   public Optional<Entry> find(String key) {
-    return context
-        .selectFrom(REQUEST)
-        .where(REQUEST.REQUEST_KEY.eq(key))
+    return FIND.with(context, key)
         .fetchOptional(row -> new Entry(row.get(REQUEST.CONTENT_HASH), row.get(REQUEST.ANSWER)));
   }
 
@@ -55,15 +73,14 @@ public final class RequestLog {
   }
 
   public void add(String key, Entry entry, String actor, Times times) {
-    context
-        .insertInto(REQUEST)
-        .set(REQUEST.REQUEST_KEY, key)
-        .set(REQUEST.CONTENT_HASH, entry.contentHash())
-        .set(REQUEST.ANSWER, entry.answer())
-        .set(REQUEST.ACTOR, actor)
-        .set(REQUEST.HAPPENED_AT, times.happenedAt().orElse(null))
-        .set(REQUEST.RECORDED_AT, times.recordedAt())
-        .execute();
+    ADD.insert(
+        context,
+        key,
+        entry.contentHash(),
+        entry.answer(),
+        actor,
+        times.happenedAt().orElse(null),
+        times.recordedAt());
   }
 
   /** SHA-256 of the content in hexadecimal. */

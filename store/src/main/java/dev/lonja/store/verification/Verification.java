@@ -5,6 +5,7 @@ import static dev.lonja.store.schema.Tables.COMPARTMENT;
 import static dev.lonja.store.schema.Tables.DEVIATION;
 import static dev.lonja.store.schema.Tables.ITEM;
 import static dev.lonja.store.schema.Tables.LOT;
+import static dev.lonja.store.schema.Tables.LOT_WORTH;
 import static dev.lonja.store.schema.Tables.METER;
 import static dev.lonja.store.schema.Tables.MOVEMENT;
 import static dev.lonja.store.schema.Tables.PART;
@@ -35,7 +36,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -66,6 +70,7 @@ public final class Verification {
     checkFile();
     checkKeys();
     checkStock();
+    checkWorth();
     checkMovementPlaces();
     checkValues();
     checkAnswers();
@@ -159,6 +164,24 @@ public final class Verification {
         });
     if (!sums.keySet().containsAll(stock.keySet())) {
       add("movements", "there is stock that no movement accounts for");
+    }
+  }
+
+  private void checkWorth() {
+    Map<LotId, Long> sums =
+        context
+            .select(MOVEMENT.LOT_ID, DSL.sum(MOVEMENT.VALUE_MINOR).cast(Long.class))
+            .from(MOVEMENT)
+            .groupBy(MOVEMENT.LOT_ID)
+            .fetchMap(row -> row.value1(), row -> row.value2());
+    Map<LotId, Long> kept =
+        context.selectFrom(LOT_WORTH).fetchMap(LOT_WORTH.LOT_ID, LOT_WORTH.VALUE_MINOR);
+    Set<LotId> lots = new TreeSet<>(sums.keySet());
+    lots.addAll(kept.keySet());
+    for (LotId lot : lots) {
+      if (!Objects.equals(sums.get(lot), kept.get(lot))) {
+        add("movements", "what is kept of lot " + lot + " is not what its movements are worth");
+      }
     }
   }
 

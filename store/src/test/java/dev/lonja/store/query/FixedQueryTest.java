@@ -63,6 +63,20 @@ class FixedQueryTest {
     assertThat(query.with(context, new UnitId(2)).fetchSingle().get(codes)).isEqualTo("A? ? B?");
   }
 
+  /** A constant in the text before others, each of which stays at its own place. */
+  @Test
+  void whatIsWrittenIntoTheTextShiftsNoValue() {
+    Field<String> kind = DSL.inline("new").as("kind");
+    FixedQuery query =
+        FixedQuery.of(
+            DSL.select(kind, UNIT.ID)
+                .from(UNIT)
+                .where(UNIT.CODE.in("B", "C"), UNIT.ID.le(FixedQuery.given(UNIT.ID)))
+                .orderBy(UNIT.ID));
+    assertThat(query.with(context, new UnitId(2)).fetch(UNIT.ID)).containsExactly(new UnitId(2));
+    assertThat(query.with(context, new UnitId(3)).fetch(kind)).containsExactly("new", "new");
+  }
+
   @Test
   void tooFewAndTooManyValuesAreRefused() {
     FixedQuery query =

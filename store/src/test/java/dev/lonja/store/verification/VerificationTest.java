@@ -115,6 +115,17 @@ class VerificationTest {
     assertThat(findings()).containsExactly("there is stock that no movement accounts for");
   }
 
+  /** Its five pieces came for 94.50 EUR. */
+  @Test
+  void worthThatNoMovementAccountsFor() {
+    Stores.tamper(store, "UPDATE lot_worth SET value_minor = 9451 WHERE lot_id = 8");
+    assertThat(findings())
+        .containsExactly("what is kept of lot 8 is not what its movements are worth");
+    Stores.tamper(store, "DELETE FROM lot_worth WHERE lot_id = 8");
+    assertThat(findings())
+        .containsExactly("what is kept of lot 8 is not what its movements are worth");
+  }
+
   @Test
   void aMovementChangedLater() {
     Stores.tamper(

@@ -192,8 +192,7 @@ public final class DemoTanks {
         item.id(),
         PackedIssue.of(
             session,
-            StockKey.ofNew(item.id()),
-            Place.MAIN,
+            session.placeStock().of(StockKey.ofNew(item.id()), Place.MAIN),
             quantity,
             Quantity.zero(quantity.measure()),
             at.atZone(ZoneOffset.UTC).toLocalDate()),

@@ -276,7 +276,12 @@ public final class DemoCounter {
     private void issue(ItemId item, Quantity amount) {
       Quantity none = Quantity.zero(amount.measure());
       write(
-          PackedIssue.of(session, StockKey.ofNew(item), now().place(), amount, none, today),
+          PackedIssue.of(
+              session,
+              session.placeStock().of(StockKey.ofNew(item), now().place()),
+              amount,
+              none,
+              today),
           "",
           now().number(),
           at());

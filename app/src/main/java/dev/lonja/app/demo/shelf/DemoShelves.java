@@ -9,9 +9,7 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
-import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
-import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.ledger.PackedIssue;
@@ -163,8 +161,7 @@ public final class DemoShelves {
     if (plenty) {
       LocalDate day = LocalDate.ofInstant(at, ZoneOffset.UTC);
       Quantity none = Quantity.zero(stock.measure());
-      Booking issue =
-          PackedIssue.of(session, StockKey.ofNew(pick.itemId()), Place.MAIN, wanted, none, day);
+      Booking issue = PackedIssue.of(session, stock, wanted, none, day);
       write(pick.itemId(), issue, "over the counter", at);
     }
   }
