@@ -40,8 +40,8 @@ public final class LonjaStore implements AutoCloseable {
   private final DSLContext forReading;
   private final Memory memory = new Memory();
 
-  /** Held until what a transaction touched is known, so that the next one knows it. */
-  private final ReentrantLock writing = new ReentrantLock();
+  /** Held until what a transaction touched is known, so that the next one knows it; first come. */
+  private final ReentrantLock writing = new ReentrantLock(true);
 
   private LonjaStore(Path file, Optional<HikariDataSource> writer, HikariDataSource readers) {
     this.file = file;

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Judges whether a fluid may be added to what is in a compartment now. Litres of other products
@@ -36,6 +37,12 @@ public final class TopUp {
 
     public Contents {
       since = List.copyOf(since);
+    }
+
+    /** The same after these were added as well, in order. */
+    public Contents after(List<Pour> more) {
+      return new Contents(
+          capacity, filledWith, Stream.concat(since.stream(), more.stream()).toList());
     }
 
     /** Litres of products other than the one it was filled with. */

@@ -139,7 +139,12 @@ public class TopUpDesk extends KeepersDesk {
 
     Outcome run(Wish wish, Function<TopUpJudgement, String> worded) {
       TopUpJudgement judged =
-          TopUpJudgement.of(session, clock.today(), unit.id(), compartment, item, wish.litres());
+          TopUpJudgement.of(
+              session,
+              clock.today(),
+              unit.id(),
+              compartment,
+              new TopUpJudgement.Added(item, wish.litres()));
       if (judged.verdict().answer() == TopUp.Answer.NEVER) {
         return Outcome.refused(new Never(item, judged));
       }

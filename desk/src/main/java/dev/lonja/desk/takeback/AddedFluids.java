@@ -20,7 +20,6 @@ import dev.lonja.desk.tray.TrayMachine;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.Session;
 import dev.lonja.store.tray.Tray;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -84,16 +83,16 @@ final class AddedFluids {
   List<Refusal> judge(TakeBackDesk.Notes notes, Map<CompartmentId, ItemId> filled) {
     List<TakeBackDesk.Added> asked = asked();
     List<Refusal> refusals = new ArrayList<>();
-    notes
-        .added()
-        .forEach(
-            (line, to) ->
-                asked.stream()
-                    .filter(one -> one.line().id() == line)
-                    .findFirst()
-                    .map(one -> judge(one, to, notes, filled))
-                    .orElseGet(() -> Optional.of(new TrayRefusal.AddedNowhere(line)))
-                    .ifPresent(refusals::add));
+    // what several lines brought into one compartment is judged as it comes together there
+    Map<CompartmentId, List<TopUpJudgement.Added>> before = new HashMap<>();
+    for (long line : new TreeMap<>(notes.added()).keySet()) {
+      asked.stream()
+          .filter(one -> one.line().id() == line)
+          .findFirst()
+          .map(one -> judge(one, notes, filled, before))
+          .orElseGet(() -> Optional.of(new TrayRefusal.AddedNowhere(line)))
+          .ifPresent(refusals::add);
+    }
     if (refusals.isEmpty()) {
       refusals.addAll(tooMuchTogether(notes, asked));
     }
@@ -123,10 +122,11 @@ final class AddedFluids {
 
   private Optional<Refusal> judge(
       TakeBackDesk.Added added,
-      TakeBackDesk.AddedTo to,
       TakeBackDesk.Notes notes,
-      Map<CompartmentId, ItemId> filled) {
+      Map<CompartmentId, ItemId> filled,
+      Map<CompartmentId, List<TopUpJudgement.Added>> before) {
     long line = added.line().id();
+    TakeBackDesk.AddedTo to = notes.added().get(line);
     Optional<Compartment> place =
         added.places().stream().filter(one -> one.id().equals(to.into())).findFirst();
     if (place.isEmpty()) {
@@ -135,7 +135,25 @@ final class AddedFluids {
     if (Quantity.of(to.litres()).compareTo(added.out()) > 0) {
       return Optional.of(new TrayRefusal.MoreAdded(line, to.litres(), added.out()));
     }
-    List<TopUp.Concern> concerns = concerns(added, place.get(), to, filled);
+    List<TopUpJudgement.Added> meets =
+        before.computeIfAbsent(to.into(), compartment -> new ArrayList<>());
+    TopUpJudgement.Added now = new TopUpJudgement.Added(added.item(), to.litres());
+    TopUpJudgement judged =
+        Optional.ofNullable(filled.get(to.into()))
+            .map(
+                fill ->
+                    TopUpJudgement.afterFill(session, clock.today(), fill, place.get(), meets, now))
+            .orElseGet(
+                () ->
+                    TopUpJudgement.of(
+                        session,
+                        clock.today(),
+                        tray.unitId().orElseThrow(),
+                        place.get(),
+                        meets,
+                        now));
+    meets.add(now);
+    List<TopUp.Concern> concerns = concerns(judged, signOff(line, to.into()).isPresent());
     return concerns.isEmpty() || !notes.found().isEmpty()
         ? Optional.empty()
         : Optional.of(new TrayRefusal.AddedDoubtful(line, added.item(), place.get(), concerns));
@@ -145,28 +163,7 @@ final class AddedFluids {
    * What somebody has to look after, since it happened. That nothing is on file of a compartment
    * speaks against no fluid.
    */
-  private List<TopUp.Concern> concerns(
-      TakeBackDesk.Added added,
-      Compartment place,
-      TakeBackDesk.AddedTo to,
-      Map<CompartmentId, ItemId> filled) {
-    LocalDate today = clock.today();
-    TopUpJudgement judged =
-        Optional.ofNullable(filled.get(place.id()))
-            .map(
-                fill ->
-                    TopUpJudgement.afterFill(
-                        session, today, fill, place, added.item(), to.litres()))
-            .orElseGet(
-                () ->
-                    TopUpJudgement.of(
-                        session,
-                        today,
-                        tray.unitId().orElseThrow(),
-                        place,
-                        added.item(),
-                        to.litres()));
-    boolean isSigned = signOff(added.line().id(), place.id()).isPresent();
+  private static List<TopUp.Concern> concerns(TopUpJudgement judged, boolean isSigned) {
     return judged.verdict().concerns().stream()
         .filter(concern -> !(concern instanceof TopUp.Concern.ContentsUnknown))
         .filter(concern -> !isSigned || concern.answer() == TopUp.Answer.NEVER)

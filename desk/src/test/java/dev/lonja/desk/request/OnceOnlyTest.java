@@ -2,10 +2,15 @@ package dev.lonja.desk.request;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.part.PartKey;
+import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.Cage;
+import dev.lonja.desk.ledger.Postings;
 import dev.lonja.store.Session;
-import dev.lonja.store.request.RequestLog;
+import dev.lonja.store.ledger.LedgerLine;
+import dev.lonja.store.ledger.Posting;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -19,6 +24,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class OnceOnlyTest {
 
   private record TooLate() implements Refusal {}
+
+  private static final ItemId FILTER = new ItemId(8);
 
   @RegisterExtension private final Cage cage = new Cage();
   private int runs;
@@ -87,16 +94,35 @@ class OnceOnlyTest {
   @Test
   void whatWasDoneEarlierIsKeptWithItsOwnTime() {
     Instant before = cage.clock().now();
-    cage.once().run(done(Duration.ofMinutes(40)), this::add);
-    RequestLog.Times times =
-        cage.read(session -> session.requests().times("the-same-key")).orElseThrow();
-    assertThat(times.recordedAt()).isBetween(before, cage.clock().now());
-    assertThat(times.happenedAt()).contains(times.recordedAt().minusSeconds(2_400));
+    LedgerLine late = issued(done(Duration.ofMinutes(40)));
+    assertThat(late.at()).isBetween(before, cage.clock().now());
+    Instant happened = late.cause().happenedAt().orElseThrow();
+    assertThat(happened)
+        .isBetween(before.minusSeconds(2_400), cage.clock().now().minusSeconds(2_400));
     // sent as it happens it has one time
-    cage.once().run(new Sent("another-key", "six", "storekeeper", "127.0.0.1"), this::add);
-    assertThat(cage.read(session -> session.requests().times("another-key")).orElseThrow())
-        .extracting(RequestLog.Times::happenedAt)
-        .isEqualTo(Optional.empty());
+    LedgerLine now = issued(new Sent("another-key", "six", "storekeeper", "127.0.0.1"));
+    assertThat(now.cause().happenedAt()).isEmpty();
+  }
+
+  /** The line by which one filter is issued. */
+  private LedgerLine issued(Sent sent) {
+    Outcome done =
+        cage.once()
+            .run(
+                sent,
+                session ->
+                    Postings.write(
+                        session,
+                        FILTER,
+                        Ledger.issue(
+                            session.ledger().stockOf(FILTER),
+                            Quantity.pieces(1),
+                            Quantity.pieces(0),
+                            Cage.TODAY),
+                        new Posting("yard", "", sent.key(), sent.actor(), cage.clock().now()),
+                        1));
+    assertThat(done).isEqualTo(Outcome.done());
+    return cage.read(session -> session.ledger().latest(FILTER, 1)).get(0);
   }
 
   /** Seven days are the most; nothing was done later than now. */

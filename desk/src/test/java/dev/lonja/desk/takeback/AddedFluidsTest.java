@@ -21,6 +21,7 @@ import dev.lonja.core.service.TaskId;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TaskOutcome;
 import dev.lonja.core.tray.TrayId;
+import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.fluid.TopUpDesk;
@@ -278,32 +279,56 @@ class AddedFluidsTest {
    */
   @Test
   void twoLinesOfOneFluidBringNoMoreThanIsOutOfIt() {
+    TrayId id = outTwice(OLA);
+    returned(id, "1");
+    assertThat(desk().asked(id).orElseThrow().added())
+        .extracting(TakeBackDesk.Added::out)
+        .containsExactly(Quantity.litres("2"), Quantity.litres("2"));
+    assertThat(Cage.reasons(both(id, "2", "2")))
+        .containsExactly(
+            new TrayRefusal.MoreAdded(
+                tray(id).lines().get(1).id(), Volume.ofLitres("2"), Quantity.litres("1")));
+    assertThat(both(id, "1.5", "1.5")).isInstanceOf(Outcome.Done.class);
+    assertThat(sump()).hasSize(2);
+  }
+
+  /** A tenth of 11 L is 1.1 L: 0.5 L is less, with 0.7 L of the other line it is 1.2 L. */
+  @Test
+  void whatTwoLinesBringIntoOneSumpIsJudgedTogether() {
+    receiveBrisa();
+    TrayId id = outTwice(BRISA);
+    assertThat(Cage.reasons(both(id, "0.5", "0.7")))
+        .extracting(AddedFluidsTest::others)
+        .containsExactly(List.of(), List.of(Volume.ofLitres("1.2")));
+  }
+
+  private static List<Volume> others(Refusal refusal) {
+    return ((TrayRefusal.AddedDoubtful) refusal)
+        .concerns().stream()
+            .filter(TopUp.Concern.TooMuchOfOthers.class::isInstance)
+            .map(concern -> ((TopUp.Concern.TooMuchOfOthers) concern).others())
+            .toList();
+  }
+
+  /** A tray that went out with two lines of 2 L of an oil. */
+  private TrayId outTwice(ItemId oil) {
     TrayId id =
         cage.store()
             .<TrayId>write(
                 session -> {
                   TrayId made =
                       session.trays().add(Optional.of(HOIST), TrayPurpose.LEAK, "oil", Cage.TODAY);
-                  byHand(session, made, OLA);
-                  byHand(session, made, OLA);
+                  byHand(session, made, oil);
+                  byHand(session, made, oil);
                   return made;
                 });
     tray(id).lines().forEach(line -> trays.lay(cage.sent(), id, line.id()));
     handOvers.handOver(cage.sent(), id, tray(id).version(), WORKSHOP, Map.of());
-    returned(id, "1");
-    assertThat(desk().asked(id).orElseThrow().added())
-        .extracting(TakeBackDesk.Added::out)
-        .containsExactly(Quantity.litres("2"), Quantity.litres("2"));
-    assertThat(Cage.reasons(both(id, "2")))
-        .containsExactly(
-            new TrayRefusal.MoreAdded(
-                tray(id).lines().get(1).id(), Volume.ofLitres("2"), Quantity.litres("1")));
-    assertThat(both(id, "1.5")).isInstanceOf(Outcome.Done.class);
-    assertThat(sump()).hasSize(2);
+    return id;
   }
 
-  private Outcome both(TrayId id, String litres) {
-    TakeBackDesk.AddedTo each = new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres(litres));
+  private Outcome both(TrayId id, String first, String second) {
+    List<TrayLine> lines = tray(id).lines();
     return desk()
         .takeBack(
             cage.sent(),
@@ -314,7 +339,11 @@ class AddedFluidsTest {
                 Map.of(),
                 Map.of(),
                 Map.of(),
-                Map.of(tray(id).lines().get(0).id(), each, tray(id).lines().get(1).id(), each),
+                Map.of(
+                    lines.get(0).id(),
+                    new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres(first)),
+                    lines.get(1).id(),
+                    new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres(second))),
                 Set.of(),
                 Map.of(),
                 List.of(),

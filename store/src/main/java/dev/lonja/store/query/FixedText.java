@@ -12,7 +12,6 @@ import org.jooq.Param;
 import org.jooq.QueryPart;
 import org.jooq.SQL;
 import org.jooq.SQLDialect;
-import org.jooq.conf.Settings;
 import org.jooq.impl.CustomQueryPart;
 import org.jooq.impl.DSL;
 
@@ -22,10 +21,8 @@ final class FixedText {
   private static final String GIVEN = "given";
   private static final AtomicLong NUMBER = new AtomicLong();
 
-  /** Stands before the name of a value, where no statement has it otherwise. */
-  private static final String MARK = "\u0001";
-
-  private static final Pattern VALUE = Pattern.compile(MARK + "\\w+");
+  /** How a value stands in the text; what is written into the text itself may not look like it. */
+  private static final Pattern VALUE = Pattern.compile(":\\w+");
 
   private final List<String> pieces;
 
@@ -50,8 +47,7 @@ final class FixedText {
    * @param end what is written behind it
    */
   static FixedText of(QueryPart statement, String end) {
-    DSLContext context =
-        DSL.using(SQLDialect.SQLITE, new Settings().withRenderNamedParamPrefix(MARK));
+    DSLContext context = DSL.using(SQLDialect.SQLITE);
     String text = context.renderNamedParams(statement) + end;
     // what is written into the text itself, such as a separator, is no value of it
     List<Param<?>> params =

@@ -60,18 +60,6 @@ public final class RequestLog {
         .fetchOptional(row -> new Entry(row.get(REQUEST.CONTENT_HASH), row.get(REQUEST.ANSWER)));
   }
 
-  /** When the request with this key was carried out. */
-  public Optional<Times> times(String key) {
-    return context
-        .selectFrom(REQUEST)
-        .where(REQUEST.REQUEST_KEY.eq(key))
-        .fetchOptional(
-            row ->
-                new Times(
-                    Optional.ofNullable(row.get(REQUEST.HAPPENED_AT)),
-                    row.get(REQUEST.RECORDED_AT)));
-  }
-
   public void add(String key, Entry entry, String actor, Times times) {
     ADD.insert(
         context,
