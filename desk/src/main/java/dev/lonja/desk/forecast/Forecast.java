@@ -5,7 +5,9 @@ import dev.lonja.core.forecast.PlanLine;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.forecast.TrayHold;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.machine.Boxes;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.BroughtByHand;
 import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPart;
@@ -48,7 +50,11 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
     List<WantedPart> wanted = session.wanted().open();
     List<TrayHold> holds = new ArrayList<>();
     List<CertainDemand> certain = new ArrayList<>();
-    open.forEach(tray -> hold(tray).ifPresent(holds::add));
+    Boxes boxes =
+        open.stream().anyMatch(tray -> BroughtByHand.isOn(tray.lines()))
+            ? session.boxes().ofStockedItems()
+            : Boxes.NONE;
+    open.forEach(tray -> hold(tray, boxes).ifPresent(holds::add));
     wanted.forEach(part -> hold(part).ifPresent(holds::add));
     open.forEach(tray -> certain.addAll(waiting(tray, today)));
     wanted.forEach(part -> certain.add(CertainDemand.of(part, today)));
@@ -62,8 +68,8 @@ public record Forecast(PlanLine plan, List<Subject> subjects) {
         .findFirst();
   }
 
-  private static Optional<TrayHold> hold(Tray tray) {
-    Map<ItemId, Quantity> laid = new HashMap<>();
+  private static Optional<TrayHold> hold(Tray tray, Boxes boxes) {
+    Map<ItemId, Quantity> laid = new HashMap<>(BroughtByHand.of(tray.lines(), boxes));
     for (TrayLine line : tray.lines()) {
       laid.merge(line.askedItemId(), line.laid(), Quantity::plus);
     }

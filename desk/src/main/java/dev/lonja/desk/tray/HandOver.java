@@ -1,5 +1,6 @@
 package dev.lonja.desk.tray;
 
+import dev.lonja.core.item.ItemId;
 import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.StockKey;
@@ -9,6 +10,7 @@ import dev.lonja.core.meter.MeterStanding;
 import dev.lonja.core.meter.NewReading;
 import dev.lonja.core.quantity.MeterValue;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.core.tray.BroughtByHand;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
@@ -25,6 +27,7 @@ import dev.lonja.store.tray.Tray;
 import dev.lonja.store.wanted.WantedRepository;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,17 +74,32 @@ final class HandOver {
           .map(meter -> meter.file().meter().id())
           .filter(shown::containsKey)
           .forEach(id -> addReading(id, shown));
-      tray.lines().forEach(this::wantWhatIsLeftOut);
+      wantWhatIsLeftOut();
     }
     return issued;
   }
 
-  /** What goes out without a part has it wanted. */
-  private void wantWhatIsLeftOut(TrayLine line) {
-    Quantity rest = line.wanted().minus(line.laid());
-    if (line.leftOut().isEmpty() || !rest.isPositive()) {
-      return;
+  /** What goes out without a part has it wanted, unless something laid by hand brings it. */
+  private void wantWhatIsLeftOut() {
+    Map<ItemId, Quantity> brought =
+        BroughtByHand.isOn(tray.lines())
+            ? BroughtByHand.of(tray.lines(), session.boxes().ofStockedItems())
+            : Map.of();
+    Map<ItemId, Quantity> left = new HashMap<>(brought);
+    for (TrayLine line : tray.lines()) {
+      Quantity missing = line.wanted().minus(line.laid());
+      if (line.leftOut().isPresent() && missing.isPositive()) {
+        Quantity there = left.getOrDefault(line.askedItemId(), Quantity.zero(missing.measure()));
+        Quantity rest = missing.minus(there).atLeastZero();
+        left.put(line.askedItemId(), there.minus(missing).atLeastZero());
+        if (rest.isPositive()) {
+          want(line, rest);
+        }
+      }
     }
+  }
+
+  private void want(TrayLine line, Quantity rest) {
     session
         .wanted()
         .add(
