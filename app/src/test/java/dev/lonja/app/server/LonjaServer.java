@@ -74,7 +74,7 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
   private static final Map<Resource, MetadataReader> FOUND = new ConcurrentHashMap<>();
 
   /** All of them would be a fifth of what the tests of pages take. */
-  private static final int FEW_TRIALS = 400;
+  private static final int FEW_TRIALS = 100;
 
   /** Of the first server of this process: templates that are read once need not be read again. */
   private static Optional<ISpringTemplateEngine> templates = Optional.empty();
