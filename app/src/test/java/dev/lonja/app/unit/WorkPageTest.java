@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.app.server.LonjaServer;
 import dev.lonja.app.server.Visitor;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -109,6 +112,27 @@ class WorkPageTest {
     assertThat(visitor.submit(page.form("/work"), Map.of("table", " ")).words())
         .contains("The table is empty.");
     assertThat(SERVER.signedInAs("auditor").get("/fleet/work").status()).isEqualTo(403);
+  }
+
+  /** A sheet of 500 lines: one wrong one sends all of it back, and without it all are noted. */
+  @Test
+  void aSheetOfFiveHundredLinesIsTakenInWhole() {
+    String sheet =
+        IntStream.range(0, 500)
+            .mapToObj(
+                i ->
+                    "RT-01; %s; Change gearbox oil; %d; sheet"
+                        .formatted(LocalDate.parse("2024-04-01").plusDays(i), 200 + 40 * i))
+            .collect(Collectors.joining("\n"));
+    Visitor.Page page = visitor.get("/fleet/work");
+    Visitor.Page bad =
+        visitor.submit(page.form("/work"), Map.of("table", sheet + "\nRT-01; soon; Oil; 5; yard"));
+    assertThat(bad.words()).contains("line 501, RT-01: \"soon\" is not a date.");
+    assertThat(visitor.get("/fleet/RT-01/work").words()).doesNotContain("sheet");
+    visitor.submit(page.form("/work"), Map.of("table", sheet));
+    assertThat(visitor.get("/fleet/RT-01/work").words())
+        .contains("13 Aug 2025", "20,160 km", "sheet");
+    assertThat(SERVER.isSound()).isTrue();
   }
 
   @Test

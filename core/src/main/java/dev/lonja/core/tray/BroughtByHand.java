@@ -2,6 +2,7 @@ package dev.lonja.core.tray;
 
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.Boxes;
+import dev.lonja.core.quantity.Measure;
 import dev.lonja.core.quantity.Quantity;
 import java.math.BigDecimal;
 import java.util.HashMap;
@@ -23,7 +24,7 @@ public final class BroughtByHand {
   }
 
   private static boolean brings(TrayLine line) {
-    return line.reason() instanceof LineReason.ByHand && line.isLaid();
+    return line.reason() instanceof LineReason.ByHand && line.laid().isPositive();
   }
 
   /** By the item that a task asks for, how many pieces of it came so. */
@@ -51,7 +52,7 @@ public final class BroughtByHand {
 
   private static Optional<ItemId> asked(List<TrayLine> lines, Boxes.Content content) {
     return lines.stream()
-        .filter(line -> line.taskId().isPresent())
+        .filter(line -> line.taskId().isPresent() && line.wanted().measure() == Measure.PIECES)
         .map(TrayLine::askedItemId)
         .filter(content.items()::contains)
         .findFirst();

@@ -9,7 +9,9 @@ import dev.lonja.core.ledger.ItemStock;
 import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.ledger.LotId;
 import dev.lonja.core.ledger.LotInBin;
+import dev.lonja.core.ledger.StockKey;
 import dev.lonja.core.place.BinId;
+import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.ledger.PackedIssue;
@@ -150,7 +152,7 @@ public final class DemoShelves {
   }
 
   private void issueSome(Session session, Opening pick, Instant at) {
-    ItemStock stock = session.ledger().stockOf(pick.itemId());
+    ItemStock stock = session.placeStock().of(StockKey.ofNew(pick.itemId()), Place.MAIN);
     Quantity wanted =
         switch (stock.measure()) {
           case PIECES -> Quantity.pieces(1);
