@@ -3,8 +3,10 @@ package dev.lonja.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.core.item.ItemId;
+import dev.lonja.core.ledger.Booking;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.clock.StoreClock;
+import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.request.OnceOnly;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
@@ -12,6 +14,7 @@ import dev.lonja.desk.request.Sent;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
 import dev.lonja.store.StoreFiles;
+import dev.lonja.store.ledger.Posting;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -99,6 +102,20 @@ public final class Cage implements BeforeEachCallback, AfterEachCallback {
               what.accept(session);
               return true;
             });
+  }
+
+  /** Books something of an item as it would be over the counter. */
+  public Outcome book(Sent sent, ItemId item, Function<Session, Booking> booking) {
+    return once()
+        .run(
+            sent,
+            session ->
+                Postings.write(
+                    session,
+                    item,
+                    booking.apply(session),
+                    new Posting("yard", "", sent.key(), sent.actor(), clock().now()),
+                    1));
   }
 
   public Quantity onHand(long item) {

@@ -7,10 +7,8 @@ import dev.lonja.core.ledger.Ledger;
 import dev.lonja.core.part.PartKey;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.desk.Cage;
-import dev.lonja.desk.ledger.Postings;
 import dev.lonja.store.Session;
 import dev.lonja.store.ledger.LedgerLine;
-import dev.lonja.store.ledger.Posting;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -107,20 +105,15 @@ class OnceOnlyTest {
   /** The line by which one filter is issued. */
   private LedgerLine issued(Sent sent) {
     Outcome done =
-        cage.once()
-            .run(
-                sent,
-                session ->
-                    Postings.write(
-                        session,
-                        FILTER,
-                        Ledger.issue(
-                            session.ledger().stockOf(FILTER),
-                            Quantity.pieces(1),
-                            Quantity.pieces(0),
-                            Cage.TODAY),
-                        new Posting("yard", "", sent.key(), sent.actor(), cage.clock().now()),
-                        1));
+        cage.book(
+            sent,
+            FILTER,
+            session ->
+                Ledger.issue(
+                    session.ledger().stockOf(FILTER),
+                    Quantity.pieces(1),
+                    Quantity.pieces(0),
+                    Cage.TODAY));
     assertThat(done).isEqualTo(Outcome.done());
     return cage.read(session -> session.ledger().latest(FILTER, 1)).get(0);
   }

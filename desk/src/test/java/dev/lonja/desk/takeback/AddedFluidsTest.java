@@ -25,7 +25,6 @@ import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.tray.TrayPurpose;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.fluid.TopUpDesk;
-import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.person.Pins;
 import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.person.SecondPerson;
@@ -33,13 +32,11 @@ import dev.lonja.desk.person.Secrets;
 import dev.lonja.desk.person.Tries;
 import dev.lonja.desk.request.Outcome;
 import dev.lonja.desk.request.Refusal;
-import dev.lonja.desk.request.Sent;
 import dev.lonja.desk.tray.HandOverDesk;
 import dev.lonja.desk.tray.TrayDesk;
 import dev.lonja.desk.tray.TrayRefusal;
 import dev.lonja.store.Session;
 import dev.lonja.store.fluid.PourRepository.StoredTopUp;
-import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.query.UnitScope;
 import dev.lonja.store.tray.Tray;
 import java.math.BigDecimal;
@@ -121,25 +118,19 @@ class AddedFluidsTest {
   }
 
   private void receiveBrisa() {
-    Sent sent = cage.sent();
     Outcome received =
-        cage.once()
-            .run(
-                sent,
-                session ->
-                    Postings.write(
-                        session,
+        cage.book(
+            cage.sent(),
+            BRISA,
+            session ->
+                Ledger.receive(
+                    session.ledger().stockOf(BRISA),
+                    new LotInBin(
                         BRISA,
-                        Ledger.receive(
-                            session.ledger().stockOf(BRISA),
-                            new LotInBin(
-                                BRISA,
-                                session.lots().addLot(BRISA, "B-9", Cage.TODAY, Optional.empty()),
-                                new BinId(8)),
-                            Quantity.litres("4"),
-                            new Money(4_000, session.settings().currency())),
-                        new Posting("", "", sent.key(), sent.actor(), cage.clock().now()),
-                        1));
+                        session.lots().addLot(BRISA, "B-9", Cage.TODAY, Optional.empty()),
+                        new BinId(8)),
+                    Quantity.litres("4"),
+                    new Money(4_000, session.settings().currency())));
     assertThat(received).isInstanceOf(Outcome.Done.class);
   }
 

@@ -25,17 +25,14 @@ import dev.lonja.core.tray.LineReason;
 import dev.lonja.core.tray.TrayId;
 import dev.lonja.desk.Cage;
 import dev.lonja.desk.forecast.Forecast;
-import dev.lonja.desk.ledger.Postings;
 import dev.lonja.desk.person.Pins;
 import dev.lonja.desk.person.Receiver;
 import dev.lonja.desk.person.SecondPerson;
 import dev.lonja.desk.person.Secrets;
 import dev.lonja.desk.person.Tries;
 import dev.lonja.desk.request.Outcome;
-import dev.lonja.desk.request.Sent;
 import dev.lonja.store.Session;
 import dev.lonja.store.item.ItemRepository;
-import dev.lonja.store.ledger.Posting;
 import dev.lonja.store.tray.Tray;
 import java.util.List;
 import java.util.Map;
@@ -81,25 +78,19 @@ class KitByHandTest {
 
   private void layKit() {
     ItemId kit = cage.store().<ItemId>write(KitByHandTest::kit);
-    Sent sent = cage.sent();
     Outcome received =
-        cage.once()
-            .run(
-                sent,
-                session ->
-                    Postings.write(
-                        session,
+        cage.book(
+            cage.sent(),
+            kit,
+            session ->
+                Ledger.receive(
+                    session.ledger().stockOf(kit),
+                    new LotInBin(
                         kit,
-                        Ledger.receive(
-                            session.ledger().stockOf(kit),
-                            new LotInBin(
-                                kit,
-                                session.lots().addLot(kit, "K-1", Cage.TODAY, Optional.empty()),
-                                new BinId(8)),
-                            Quantity.pieces(1),
-                            new Money(3_000, session.settings().currency())),
-                        new Posting("", "", sent.key(), sent.actor(), cage.clock().now()),
-                        1));
+                        session.lots().addLot(kit, "K-1", Cage.TODAY, Optional.empty()),
+                        new BinId(8)),
+                    Quantity.pieces(1),
+                    new Money(3_000, session.settings().currency())));
     assertThat(received).isInstanceOf(Outcome.Done.class);
     cage.write(
         session -> {
