@@ -135,6 +135,14 @@ class AddedFluidsTest {
   }
 
   private Outcome back(TrayId id, CompartmentId into, String litres, String... found) {
+    return back(id, Map.of(line(id), to(into, litres)), List.of(found));
+  }
+
+  private static TakeBackDesk.AddedTo to(CompartmentId into, String litres) {
+    return new TakeBackDesk.AddedTo(into, Volume.ofLitres(litres));
+  }
+
+  private Outcome back(TrayId id, Map<Long, TakeBackDesk.AddedTo> added, List<String> found) {
     return desk()
         .takeBack(
             cage.sent(),
@@ -145,10 +153,10 @@ class AddedFluidsTest {
                 Map.of(),
                 Map.of(),
                 Map.of(),
-                Map.of(line(id), new TakeBackDesk.AddedTo(into, Volume.ofLitres(litres))),
+                added,
                 Set.of(),
                 Map.of(),
-                List.of(found),
+                found,
                 Map.of(),
                 Map.of()));
   }
@@ -254,7 +262,7 @@ class AddedFluidsTest {
             Map.of(
                 SUMP,
                 new TakeBackDesk.Poured(Volume.ofLitres("11"), Optional.empty(), Optional.empty())),
-            Map.of(line(id), new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres("0.5"))),
+            Map.of(line(id), to(SUMP, "0.5")),
             Set.of(),
             Map.of(),
             List.of(),
@@ -320,26 +328,10 @@ class AddedFluidsTest {
 
   private Outcome both(TrayId id, String first, String second) {
     List<TrayLine> lines = tray(id).lines();
-    return desk()
-        .takeBack(
-            cage.sent(),
-            id,
-            tray(id).version(),
-            new TakeBackDesk.Notes(
-                Cage.TODAY,
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                Map.of(
-                    lines.get(0).id(),
-                    new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres(first)),
-                    lines.get(1).id(),
-                    new TakeBackDesk.AddedTo(SUMP, Volume.ofLitres(second))),
-                Set.of(),
-                Map.of(),
-                List.of(),
-                Map.of(),
-                Map.of()));
+    return back(
+        id,
+        Map.of(lines.get(0).id(), to(SUMP, first), lines.get(1).id(), to(SUMP, second)),
+        List.of());
   }
 
   /** With what came of the tray it is withdrawn, and not by itself. */
