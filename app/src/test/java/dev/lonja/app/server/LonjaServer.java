@@ -195,6 +195,8 @@ public final class LonjaServer implements BeforeAllCallback, AfterAllCallback {
     settings.put("server.port", "0");
     settings.put("lonja.today", TODAY.toString());
     settings.putIfAbsent("lonja.trials", FEW_TRIALS);
+    // nobody is asking any more when it is stopped
+    settings.putIfAbsent("server.shutdown", "immediate");
     SpringApplicationBuilder server =
         new SpringApplicationBuilder(LonjaApplication.class)
             .initializers(

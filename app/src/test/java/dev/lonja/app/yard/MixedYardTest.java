@@ -14,8 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /**
- * The mower in a browser, the other four through the same forms without one, which takes a fifth of
- * the time; all five in a browser are in {@link MixedYardInBrowserTest}.
+ * The store is begun in a browser, the machines go through the same forms without one, which takes
+ * a fifth of the time; all five in a browser are in {@link MixedYardInBrowserTest}.
  */
 class MixedYardTest {
 
@@ -49,11 +49,11 @@ class MixedYardTest {
 
   @Test
   void fiveMachinesGoIntoAnEmptyStoreAndStandInTheExample() throws IOException {
-    BrowserScreens inBrowser = new BrowserScreens(MixedYard.begin(BROWSER, SERVER), SERVER.url());
-    MixedYard.mower(new YardKeeper(inBrowser));
+    MixedYard.begin(BROWSER, SERVER);
     Visitor visitor = SERVER.stranger();
     visitor.signIn(MixedYard.KEEPER, MixedYard.PASSWORD);
     YardKeeper yard = new YardKeeper(new PlainScreens(visitor));
+    MixedYard.mower(yard);
     MixedYard.bike(yard);
     MixedYard.van(yard);
     MixedYard.estate(yard);
