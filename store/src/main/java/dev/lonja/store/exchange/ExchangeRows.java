@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Field;
-import org.jooq.Query;
 import org.jooq.exception.DataAccessException;
 
 /** Writes checked rows into an empty store. */
@@ -34,15 +34,40 @@ final class ExchangeRows {
 
   /** In one go where the database agrees; else row by row, to name each that it refuses. */
   private void insert(ExchangeTable table, List<CheckedRow> rows) {
-    List<Query> inserts =
-        rows.stream()
-            .<Query>map(row -> context.insertInto(table.table()).set(values(table, row)))
-            .toList();
     try {
-      context.transaction(configuration -> configuration.dsl().batch(inserts).execute());
+      context.transaction(
+          configuration -> {
+            DSLContext inner = configuration.dsl();
+            runs(rows.stream().map(row -> values(table, row)).toList())
+                .forEach(run -> insert(inner, table, run));
+          });
     } catch (DataAccessException e) {
       rows.forEach(row -> insertAlone(table, row));
     }
+  }
+
+  /** Rows that follow each other and fill the same columns, for which one statement will do. */
+  private static List<List<Map<Field<?>, Object>>> runs(List<Map<Field<?>, Object>> rows) {
+    List<List<Map<Field<?>, Object>>> runs = new ArrayList<>();
+    List<Map<Field<?>, Object>> run = List.of();
+    for (Map<Field<?>, Object> row : rows) {
+      if (run.isEmpty() || !run.get(0).keySet().equals(row.keySet())) {
+        run = new ArrayList<>();
+        runs.add(run);
+      }
+      run.add(row);
+    }
+    return runs;
+  }
+
+  private static void insert(
+      DSLContext context, ExchangeTable table, List<Map<Field<?>, Object>> run) {
+    Set<Field<?>> columns = run.get(0).keySet();
+    context
+        .batch(
+            context.insertInto(table.table()).columns(columns).values(new Object[columns.size()]))
+        .bind(run.stream().map(row -> row.values().toArray()).toArray(Object[][]::new))
+        .execute();
   }
 
   private void insertAlone(ExchangeTable table, CheckedRow row) {
