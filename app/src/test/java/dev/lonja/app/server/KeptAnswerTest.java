@@ -7,6 +7,8 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.item.ItemDesk;
 import dev.lonja.desk.item.ItemFile;
+import dev.lonja.desk.reorder.BuyDesk;
+import dev.lonja.desk.reorder.Proposal;
 import java.lang.reflect.Method;
 import java.util.Arrays;
 import java.util.List;
@@ -46,6 +48,23 @@ class KeptAnswerTest {
             });
     assertThat(first.keeping().barcodes()).isEmpty();
     assertThat(file("STOREKEEPER").keeping().barcodes()).containsExactly("2000000000015");
+  }
+
+  /** They rest on trials beside, which are drawn while nobody writes. */
+  @Test
+  void whatIsProposedIsTheSameUntilSomethingIsWrittenOrTrialsAreDrawn() {
+    SERVER.waitForTrials();
+    Proposal first = later();
+    assertThat(later()).isSameAs(first);
+    SERVER.store().<Boolean>write(session -> true);
+    assertThat(later()).isNotSameAs(first);
+    SERVER.waitForTrials();
+    Proposal afterTheWrite = later();
+    assertThat(later()).isSameAs(afterTheWrite);
+  }
+
+  private Proposal later() {
+    return SERVER.as("BUYER", () -> SERVER.bean(BuyDesk.class).wanted()).later().get(0);
   }
 
   @Test

@@ -43,6 +43,12 @@ public record Subject(
    */
   public record There(Map<ItemId, Quantity> free, Map<ItemId, List<Coming>> coming) {}
 
+  /** By what it leads alone: its demands are long, and no two subjects of a store share an item. */
+  @Override
+  public int hashCode() {
+    return lead().id().hashCode();
+  }
+
   /** The same with something else there and on its way. */
   public Subject having(Quantity otherFree, List<Coming> otherComing) {
     return new Subject(

@@ -9,6 +9,7 @@ import dev.lonja.core.item.ItemId;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.place.Place;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.desk.person.WorkPlaces;
@@ -97,8 +98,13 @@ public class CountDesk {
     return store.read(session -> sheet(session, at));
   }
 
-  /** How many bins are on the day's list. */
-  public int bins() {
+  /**
+   * How many bins are on the day's list of somebody.
+   *
+   * @param name with which they signed in
+   */
+  @KeptAnswer
+  public int bins(String name) {
     return store.<Integer>read(
         session -> {
           Set<BinId> begun = new HashSet<>();
@@ -107,7 +113,7 @@ public class CountDesk {
               .forEach(count -> begun.add(count.count().spot().bin()));
           List<BinId> walk = session.items().bins().stream().map(Item.Bin::id).toList();
           Set<Spot> spots = BinBook.load(session, clock.today()).spots();
-          List<CountPlan.Kept> kept = theirs(session, kept(session, spots, walk, item -> ""));
+          List<CountPlan.Kept> kept = theirs(session, name, kept(session, spots, walk, item -> ""));
           int most = session.settings().binsADay();
           return binsOf(CountPlan.today(kept, begun, clock.today(), most));
         });
@@ -143,11 +149,12 @@ public class CountDesk {
           kept.stream()
               .filter(one -> !endedSpots.contains(new Spot(one.item(), one.bin())))
               .toList();
-      list = CountPlan.next(theirs(session, left), from.orElse(0), BINS_OF_STOCKTAKE);
+      list =
+          CountPlan.next(theirs(session, Viewer.name(), left), from.orElse(0), BINS_OF_STOCKTAKE);
       progress = new Progress(open, binsOf(kept) - binsOf(left), binsOf(kept));
     } else {
       int most = session.settings().binsADay();
-      List<CountPlan.Kept> theirs = theirs(session, kept);
+      List<CountPlan.Kept> theirs = theirs(session, Viewer.name(), kept);
       list = withBin(theirs, from, CountPlan.today(theirs, begun, clock.today(), most));
       progress = new Progress(open, begun.size(), most);
     }
@@ -166,8 +173,9 @@ public class CountDesk {
   }
 
   /** What stands at a place where the one who asks works. */
-  private static List<CountPlan.Kept> theirs(Session session, List<CountPlan.Kept> kept) {
-    Optional<Set<Place>> places = WorkPlaces.of(session, Viewer.name());
+  private static List<CountPlan.Kept> theirs(
+      Session session, String name, List<CountPlan.Kept> kept) {
+    Optional<Set<Place>> places = WorkPlaces.of(session, name);
     if (places.isEmpty()) {
       return kept;
     }

@@ -10,7 +10,6 @@ import dev.lonja.core.reorder.Position;
 import dev.lonja.core.reorder.Reordering;
 import dev.lonja.core.supplier.Supplier;
 import dev.lonja.desk.clock.StoreClock;
-import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.forecast.Bands;
 import dev.lonja.desk.forecast.Drawn;
 import dev.lonja.desk.forecast.Forecast;
@@ -45,11 +44,13 @@ public class BuyDesk {
   private final LonjaStore store;
   private final StoreClock clock;
   private final Trials trials;
+  private final LastProposals proposals;
 
-  BuyDesk(LonjaStore store, StoreClock clock, Trials trials) {
+  BuyDesk(LonjaStore store, StoreClock clock, Trials trials, LastProposals proposals) {
     this.store = store;
     this.clock = clock;
     this.trials = trials;
+    this.proposals = proposals;
   }
 
   /**
@@ -71,10 +72,6 @@ public class BuyDesk {
   /** What is proposed by the newest trials there are. */
   public Wanted wanted() {
     Drawn drawn = trials.drawn();
-    return store.read(session -> wanted(session, drawn));
-  }
-
-  private Wanted wanted(Session session, Drawn drawn) {
     LocalDate today = clock.today();
     Optional<Bands> bands = drawn.of(today);
     List<Proposal> due = new ArrayList<>();
@@ -82,7 +79,8 @@ public class BuyDesk {
     List<Proposal> instead = new ArrayList<>();
     List<Subject> nobodySells = new ArrayList<>();
     if (bands.isPresent()) {
-      all(session, bands.get())
+      proposals
+          .by(bands.get())
           .forEach(
               (subject, proposal) -> {
                 if (proposal.filter(Proposal::isDue).isPresent()) {
@@ -142,13 +140,7 @@ public class BuyDesk {
    */
   public List<Proposal> dueThisWeek() {
     LocalDate last = clock.today().plusDays(Reordering.REVIEW_DAYS - 1L);
-    return trials
-        .known()
-        .of(clock.today())
-        .map(bands -> store.read(session -> all(session, bands)))
-        .orElse(Map.of())
-        .values()
-        .stream()
+    return trials.known().of(clock.today()).map(proposals::by).orElse(Map.of()).values().stream()
         .flatMap(Optional::stream)
         .filter(
             proposal ->
@@ -161,15 +153,6 @@ public class BuyDesk {
         .filter(proposal -> proposal.reordering().amount().isPositive())
         .sorted(MOST_URGENT_FIRST)
         .toList();
-  }
-
-  private Map<Subject, Optional<Proposal>> all(Session session, Bands bands) {
-    LocalDate today = clock.today();
-    return StoreProposals.of(
-        session,
-        FleetPicture.load(session, today),
-        Forecast.load(session, today, Trials.WEEKS).subjects(),
-        new Proposals(bands, Proposals.Known.load(session)));
   }
 
   private static LocalDate day(Proposal proposal) {
@@ -224,11 +207,7 @@ public class BuyDesk {
     return trials
         .drawn()
         .of(clock.today())
-        .flatMap(
-            bands ->
-                store
-                    .read(session -> of(session, bands, item))
-                    .map(proposal -> line(bands, proposal, amount)));
+        .flatMap(bands -> of(bands, item).map(proposal -> line(bands, proposal, amount)));
   }
 
   private static Line line(Bands bands, Proposal proposal, BigDecimal amount) {
@@ -282,14 +261,11 @@ public class BuyDesk {
 
   /** What is proposed of one thing; empty before any trials are drawn, or if nobody supplies it. */
   public Optional<Proposal> of(ItemId item) {
-    return trials
-        .drawn()
-        .of(clock.today())
-        .flatMap(bands -> store.read(session -> of(session, bands, item)));
+    return trials.drawn().of(clock.today()).flatMap(bands -> of(bands, item));
   }
 
-  private Optional<Proposal> of(Session session, Bands bands, ItemId item) {
-    return all(session, bands).entrySet().stream()
+  private Optional<Proposal> of(Bands bands, ItemId item) {
+    return proposals.by(bands).entrySet().stream()
         .filter(one -> one.getKey().items().stream().anyMatch(its -> its.id().equals(item)))
         .findFirst()
         .flatMap(Map.Entry::getValue)

@@ -7,6 +7,7 @@ import dev.lonja.core.order.Coming;
 import dev.lonja.core.place.BinId;
 import dev.lonja.core.tank.Tank;
 import dev.lonja.core.tank.TankId;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
@@ -33,6 +34,7 @@ public class TankDesk {
   }
 
   /** All tanks, by name. */
+  @KeptAnswer
   public List<TankStand> all() {
     return store.read(session -> TankStand.all(session, clock));
   }

@@ -15,7 +15,6 @@ import dev.lonja.core.tank.TankId;
 import dev.lonja.core.tank.TankLevel;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.Session;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -51,7 +50,7 @@ public record TankStand(
   public record Metered(List<MeteredPour> pours, Optional<MeterCheck> check) {}
 
   /** So far back dips are held against what was poured. */
-  private static final Duration BACK = Duration.ofDays(400);
+  private static final int DAYS_BACK = 400;
 
   /** All tanks, by name. */
   public static List<TankStand> all(Session session, StoreClock clock) {
@@ -72,7 +71,7 @@ public record TankStand(
     if (tanks.isEmpty()) {
       return List.of();
     }
-    Instant since = clock.now().minus(BACK);
+    Instant since = clock.beginOf(clock.today().minusDays(DAYS_BACK));
     List<TankId> ids = tanks.stream().map(Tank::id).toList();
     Map<TankId, List<Dip>> dips = session.tanks().dips(ids, since);
     Map<TankId, List<Flow>> flows = session.tanks().flows(ids, since);

@@ -10,6 +10,7 @@ import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.transfer.TransferId;
 import dev.lonja.core.transfer.TransferLine;
 import dev.lonja.core.transfer.TransferState;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.find.ScannedItems;
 import dev.lonja.desk.forecast.Drawn;
@@ -105,6 +106,7 @@ public class TransferDesk extends KeepersDesk {
   }
 
   /** Those that are asked for or on the way. */
+  @KeptAnswer
   public List<Stored> open() {
     return store.read(session -> session.transfers().open());
   }

@@ -7,6 +7,7 @@ import dev.lonja.core.waste.WasteCollection;
 import dev.lonja.core.waste.WasteContainer;
 import dev.lonja.core.waste.WasteEntry;
 import dev.lonja.core.waste.WasteStream;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.person.Allowed;
 import dev.lonja.store.LonjaStore;
@@ -36,6 +37,7 @@ public class WasteDesk {
   }
 
   /** All containers, by name. */
+  @KeptAnswer
   public List<ContainerStand> stands() {
     return store.read(session -> stands(session, clock));
   }

@@ -54,7 +54,7 @@ class TodayController {
 
   private List<TodayView.Need> stores() {
     List<TodayView.Need> needs =
-        StoresNeeds.of(tanks.all(), waste.stands(), counts.bins(), clock.today());
+        StoresNeeds.of(tanks.all(), waste.stands(), counts.bins(Viewer.name()), clock.today());
     needs.addAll(StoresNeeds.moving(transfers.open()));
     return needs;
   }
