@@ -8,6 +8,7 @@ import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.desk.forecast.Trials;
 import dev.lonja.store.LonjaStore;
 import dev.lonja.store.Session;
+import java.lang.ref.WeakReference;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.Map;
@@ -32,37 +33,46 @@ class LastProposals {
   }
 
   /**
-   * All that proposals rest on.
+   * Proposals, and all that they rest on.
    *
-   * @param bands the very same trials
+   * @param bands the very same trials; those that nobody else needs any more are let go
    * @param writes how many there had been when they were asked for; they show them all
    */
-  private record Rests(Bands bands, long writes, LocalDate today) {}
+  private record Kept(
+      WeakReference<Bands> bands,
+      long writes,
+      LocalDate today,
+      Map<Subject, Optional<Proposal>> proposals) {
 
-  private record Kept(Rests rests, Map<Subject, Optional<Proposal>> proposals) {}
+    boolean restsOn(Bands drawn, long written, LocalDate day) {
+      return bands.refersTo(drawn) && writes == written && today.equals(day);
+    }
+  }
 
   /** By subject, in their order, what is proposed of it; empty for what nobody supplies. */
   Map<Subject, Optional<Proposal>> by(Bands bands) {
-    Rests rests = new Rests(bands, store.writes(), clock.today());
+    long writes = store.writes();
+    LocalDate today = clock.today();
     return last.get()
-        .filter(kept -> kept.rests().equals(rests))
-        .orElseGet(() -> workOut(rests))
+        .filter(kept -> kept.restsOn(bands, writes, today))
+        .orElseGet(() -> workOut(bands, writes, today))
         .proposals();
   }
 
-  private Kept workOut(Rests rests) {
-    Map<Subject, Optional<Proposal>> proposals = store.read(session -> of(session, rests));
-    Kept kept = new Kept(rests, Collections.unmodifiableMap(proposals));
+  private Kept workOut(Bands bands, long writes, LocalDate today) {
+    Map<Subject, Optional<Proposal>> proposals = store.read(session -> of(session, bands, today));
+    Kept kept =
+        new Kept(new WeakReference<>(bands), writes, today, Collections.unmodifiableMap(proposals));
     last.set(Optional.of(kept));
     return kept;
   }
 
-  private static Map<Subject, Optional<Proposal>> of(Session session, Rests rests) {
-    LocalDate today = rests.today();
+  private static Map<Subject, Optional<Proposal>> of(
+      Session session, Bands bands, LocalDate today) {
     return StoreProposals.of(
         session,
         FleetPicture.load(session, today),
         Forecast.load(session, today, Trials.WEEKS).subjects(),
-        new Proposals(rests.bands(), Proposals.Known.load(session)));
+        new Proposals(bands, Proposals.Known.load(session)));
   }
 }
