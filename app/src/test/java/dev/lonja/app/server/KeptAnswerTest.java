@@ -50,9 +50,9 @@ class KeptAnswerTest {
     assertThat(file("STOREKEEPER").keeping().barcodes()).containsExactly("2000000000015");
   }
 
-  /** They rest on trials beside, which are drawn while nobody writes. */
+  /** Trials that are drawn anew and in which nothing changed are the same ones. */
   @Test
-  void whatIsProposedIsTheSameUntilSomethingIsWrittenOrTrialsAreDrawn() {
+  void whatIsProposedIsTheSameUntilSomethingIsWritten() {
     SERVER.waitForTrials();
     Proposal first = later();
     assertThat(later()).isSameAs(first);

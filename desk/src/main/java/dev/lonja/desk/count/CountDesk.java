@@ -172,7 +172,7 @@ public class CountDesk {
         bins.values().stream().map(Item.Bin::address).toList());
   }
 
-  /** What stands at a place where the one who asks works. */
+  /** What stands at a place where somebody works. */
   private static List<CountPlan.Kept> theirs(
       Session session, String name, List<CountPlan.Kept> kept) {
     Optional<Set<Place>> places = WorkPlaces.of(session, name);
