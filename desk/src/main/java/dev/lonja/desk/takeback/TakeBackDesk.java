@@ -18,6 +18,7 @@ import dev.lonja.core.tray.TrayId;
 import dev.lonja.core.tray.TrayLine;
 import dev.lonja.core.wanted.WantedPart;
 import dev.lonja.core.wanted.WantedPartId;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -174,6 +175,7 @@ public class TakeBackDesk {
       Map<Long, Kept> kept) {}
 
   /** Empty for a tray that is not out. */
+  @KeptAnswer
   public Optional<Asked> asked(TrayId trayId) {
     return store.read(session -> out(session, trayId).map(tray -> asked(session, tray)));
   }

@@ -84,6 +84,7 @@ public class TraysDesk {
   }
 
   /** An open tray with the items on it, for the edge of a page; empty for any other. */
+  @KeptAnswer
   @Allowed.ToKeepStore
   public Optional<OpenTray> open(TrayId id) {
     return store.read(
