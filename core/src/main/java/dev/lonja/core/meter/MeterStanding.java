@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 
 /** A meter within its fleet, with its outlook. */
 public record MeterStanding(MeterFile file, MeterOutlook outlook) {
@@ -23,25 +23,43 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
    * @return by meter id
    */
   public static Map<MeterId, MeterStanding> ofFleet(List<MeterFile> files) {
-    Map<Long, Classmates> classes = new HashMap<>();
-    files.stream()
-        .collect(Collectors.groupingBy(file -> file.unit().unitClass().id()))
-        .forEach((id, members) -> classes.put(id, Classmates.of(members)));
+    Classmates classmates = new Classmates(files);
     Map<MeterId, MeterStanding> standings = new TreeMap<>();
-    for (MeterFile file : files) {
-      Classmates classmates = classes.get(file.unit().unitClass().id());
-      standings.put(file.meter().id(), standing(file, classmates));
-    }
+    files.forEach(file -> standings.put(file.meter().id(), standing(file, classmates)));
     return standings;
   }
 
-  /** What the readings of one class say together. */
-  private record Classmates(List<UsageRate> rates, List<Dispersion> dispersions) {
+  /**
+   * What the readings of each class say together. Most meters are told by their own, so it is
+   * worked out for the first that is not.
+   */
+  private static final class Classmates {
 
-    static Classmates of(List<MeterFile> files) {
-      return new Classmates(
-          files.stream().flatMap(file -> file.digest().rate().stream()).toList(),
-          files.stream().flatMap(file -> file.digest().dispersion().stream()).toList());
+    private final List<MeterFile> files;
+    private final Map<Long, List<UsageRate>> rates = new HashMap<>();
+    private final Map<Long, List<Dispersion>> dispersions = new HashMap<>();
+
+    Classmates(List<MeterFile> files) {
+      this.files = files;
+    }
+
+    List<UsageRate> rates(MeterFile of) {
+      return rates.computeIfAbsent(classId(of), id -> all(id, MeterDigest::rate));
+    }
+
+    List<Dispersion> dispersions(MeterFile of) {
+      return dispersions.computeIfAbsent(classId(of), id -> all(id, MeterDigest::dispersion));
+    }
+
+    private <T> List<T> all(Long classId, Function<MeterDigest, Optional<T>> said) {
+      return files.stream()
+          .filter(file -> classId(file).equals(classId))
+          .flatMap(file -> said.apply(file.digest()).stream())
+          .toList();
+    }
+
+    private static Long classId(MeterFile file) {
+      return file.unit().unitClass().id();
     }
   }
 
@@ -51,7 +69,7 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
         digest
             .rate()
             .or(file.meter()::declaredRate)
-            .or(() -> RateFinder.classMedian(classmates.rates(), file.meter().measure()));
+            .or(() -> RateFinder.classMedian(classmates.rates(file), file.meter().measure()));
     Optional<Dispersion> phi =
         best.filter(rate -> !rate.isStandingStill())
             .map(
@@ -59,7 +77,7 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
                     digest
                         .dispersion()
                         .orElseGet(
-                            () -> DispersionFinder.otherwise(classmates.dispersions(), rate)));
+                            () -> DispersionFinder.otherwise(classmates.dispersions(file), rate)));
     Optional<LastReading> last = digest.last();
     MeterOutlook outlook =
         new MeterOutlook(

@@ -6,6 +6,10 @@ import dev.lonja.store.LonjaStore;
 import java.lang.reflect.Method;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
+import org.springframework.cache.Cache;
+import org.springframework.cache.CacheManager;
 import org.springframework.cache.interceptor.KeyGenerator;
 import org.springframework.stereotype.Component;
 
@@ -15,10 +19,13 @@ class Question implements KeyGenerator {
 
   private final LonjaStore store;
   private final StoreClock clock;
+  private final CacheManager answers;
+  private final AtomicLong latest = new AtomicLong();
 
-  Question(LonjaStore store, StoreClock clock) {
+  Question(LonjaStore store, StoreClock clock, CacheManager answers) {
     this.store = store;
     this.clock = clock;
+    this.answers = answers;
   }
 
   /**
@@ -29,6 +36,15 @@ class Question implements KeyGenerator {
 
   @Override
   public Object generate(Object desk, Method method, Object... given) {
-    return new Asked(method, List.of(given), Viewer.seesMoney(), clock.today(), store.writes());
+    long writes = store.writes();
+    if (latest.getAndSet(writes) != writes) {
+      letGo();
+    }
+    return new Asked(method, List.of(given), Viewer.seesMoney(), clock.today(), writes);
+  }
+
+  /** Nobody asks again for what was answered before a write; a fleet's answers are large. */
+  private void letGo() {
+    Optional.ofNullable(answers.getCache(KeptAnswer.CACHE)).ifPresent(Cache::clear);
   }
 }

@@ -7,13 +7,12 @@ import dev.lonja.store.Touched;
 import dev.lonja.store.query.UnitScope;
 import java.time.LocalDate;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The fleet as it was read, kept while the store is open. After a write only the units it touched
@@ -77,11 +76,10 @@ final class FleetMemory {
     if (toRead.isEmpty()) {
       return units;
     }
-    Map<UnitId, UnitInputs> byId = new HashMap<>();
-    units.forEach(known -> byId.put(known.unit().id(), known));
-    byId.keySet().removeAll(toRead);
-    UnitInputs.load(session, UnitScope.of(toRead)).forEach(u -> byId.put(u.unit().id(), u));
-    return byId.values().stream()
+    // the units that stay are in order, so little is left to be sorted
+    return Stream.concat(
+            units.stream().filter(known -> !toRead.contains(known.unit().id())),
+            UnitInputs.load(session, UnitScope.of(toRead)).stream())
         .sorted(Comparator.comparing(known -> known.unit().code()))
         .toList();
   }

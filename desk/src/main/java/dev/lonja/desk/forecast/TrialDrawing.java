@@ -70,16 +70,24 @@ record TrialDrawing(Inputs inputs, Bands bands) {
     /** There is something to draw. */
     void begins();
 
+    /** Asked before each piece of the work, well below a thousandth of a second long mostly. */
+    void stepBack();
+
     /** One more of {@link #PARTS} parts is drawn. */
     void partDone();
   }
 
-  /** For whom nobody waits. */
+  /** Of a drawing of which nobody is told, and that stands back for nobody. */
   static final Progress SILENT =
       new Progress() {
         @Override
         public void begins() {
           // nobody looks
+        }
+
+        @Override
+        public void stepBack() {
+          // its page waits for it
         }
 
         @Override
@@ -116,7 +124,10 @@ record TrialDrawing(Inputs inputs, Bands bands) {
             i -> {
               int from = trials * i / PARTS;
               int to = trials * (i + 1) / PARTS;
-              parts.forEach(part -> part.draw(from, to, totals));
+              for (Part part : parts) {
+                progress.stepBack();
+                part.draw(from, to, totals);
+              }
               progress.partDone();
             });
     return new TrialDrawing(inputs, new Bands(totals));

@@ -3,6 +3,7 @@ package dev.lonja.desk.forecast;
 import dev.lonja.core.forecast.Subject;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.trial.Band;
+import dev.lonja.desk.answer.GiveWay;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.store.LonjaStore;
 import java.time.LocalDate;
@@ -40,14 +41,16 @@ public class Trials implements DisposableBean {
   private final LonjaStore store;
   private final StoreClock clock;
   private final TrialCount count;
+  private final GiveWay way;
   private final ForkJoinPool pool =
       new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1));
   private Optional<Job> running = Optional.empty();
   private Optional<Tried> failed = Optional.empty();
   private Optional<Kept> kept = Optional.empty();
 
-  Trials(LonjaStore store, StoreClock clock, TrialCount count) {
+  Trials(LonjaStore store, StoreClock clock, TrialCount count, GiveWay way) {
     this.count = count;
+    this.way = way;
     this.store = store;
     this.clock = clock;
   }
@@ -182,6 +185,11 @@ public class Trials implements DisposableBean {
     @Override
     public void begins() {
       looked.countDown();
+    }
+
+    @Override
+    public void stepBack() {
+      way.stepBack();
     }
 
     @Override

@@ -38,10 +38,13 @@ public class DueDesk {
     this.clock = clock;
   }
 
-  /** In which order occurrences are listed. */
+  /**
+   * In which order occurrences are listed. They come by the codes of their units and then by their
+   * days, and those of the same rank stay as they came.
+   */
   public enum Order {
-    DAY(Comparator.comparing(Planned::date).thenComparing(Planned::code)),
-    UNIT(Comparator.comparing(Planned::code).thenComparing(Planned::date));
+    DAY(Comparator.comparing(Planned::date)),
+    UNIT(Comparator.comparing(Planned::code));
 
     private final Comparator<Planned> order;
 

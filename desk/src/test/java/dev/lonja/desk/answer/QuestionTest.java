@@ -12,6 +12,9 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.cache.Cache;
+import org.springframework.cache.CacheManager;
+import org.springframework.cache.concurrent.ConcurrentMapCacheManager;
 import org.springframework.security.authentication.TestingAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 
@@ -19,6 +22,8 @@ import org.springframework.security.core.context.SecurityContextHolder;
 class QuestionTest {
 
   @RegisterExtension final Cage cage = new Cage();
+
+  private final CacheManager answers = new ConcurrentMapCacheManager(KeptAnswer.CACHE);
 
   @BeforeEach
   @AfterEach
@@ -46,6 +51,20 @@ class QuestionTest {
   }
 
   @Test
+  void whatWasAnsweredBeforeAWriteIsLetGo() {
+    StoreClock clock = StoreClock.of(ZoneOffset.UTC, Optional.of(Cage.TODAY));
+    Question questions = new Question(cage.store(), clock, answers);
+    Cache kept = answers.getCache(KeptAnswer.CACHE);
+    Object before = questions.generate(this, method("file"), "RT-01");
+    kept.put(before, "its file");
+    questions.generate(this, method("other"), "RT-01");
+    assertThat(kept.get(before)).isNotNull();
+    cage.store().write(session -> true);
+    questions.generate(this, method("other"), "RT-01");
+    assertThat(kept.get(before)).isNull();
+  }
+
+  @Test
   void midnightIsBetween() {
     assertThat(ask(Cage.TODAY, "file", "RT-01"))
         .isNotEqualTo(ask(Cage.TODAY.plusDays(1), "file", "RT-01"));
@@ -69,7 +88,7 @@ class QuestionTest {
 
   private Object ask(LocalDate today, String what, String given) {
     StoreClock clock = StoreClock.of(ZoneOffset.UTC, Optional.of(today));
-    return new Question(cage.store(), clock).generate(this, method(what), given);
+    return new Question(cage.store(), clock, answers).generate(this, method(what), given);
   }
 
   private static Method method(String name) {

@@ -3,6 +3,7 @@ package dev.lonja.desk.forecast;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.lonja.desk.Cage;
+import dev.lonja.desk.answer.GiveWay;
 
 /** Trials of the example store for tests of what rests on them. */
 public final class ReadyTrials {
@@ -11,7 +12,7 @@ public final class ReadyTrials {
 
   /** None of them is drawn yet. */
   public static Trials of(Cage cage) {
-    return new Trials(cage.store(), cage.clock(), TrialCount.USUAL);
+    return new Trials(cage.store(), cage.clock(), TrialCount.USUAL, new GiveWay());
   }
 
   /** Waits until they show all that is written. */

@@ -42,17 +42,7 @@ class TrialsTest {
     return TrialDrawing.of(
         cage.read(session -> TrialDrawing.Inputs.load(session, Cage.TODAY, TRIALS, WEEKS)),
         before,
-        new TrialDrawing.Progress() {
-          @Override
-          public void begins() {
-            // nobody waits for it
-          }
-
-          @Override
-          public void partDone() {
-            // nobody waits for it
-          }
-        });
+        TrialDrawing.SILENT);
   }
 
   static Stream<Named<Consumer<Session>>> writes() {
