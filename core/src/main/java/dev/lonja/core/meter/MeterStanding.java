@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** A meter within its fleet, with its outlook. */
 public record MeterStanding(MeterFile file, MeterOutlook outlook) {
@@ -36,6 +37,7 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
   private static final class Classmates {
 
     private final List<MeterFile> files;
+    private final Map<Long, List<MeterFile>> members = new HashMap<>();
     private final Map<Long, List<UsageRate>> rates = new HashMap<>();
     private final Map<Long, List<Dispersion>> dispersions = new HashMap<>();
 
@@ -52,8 +54,10 @@ public record MeterStanding(MeterFile file, MeterOutlook outlook) {
     }
 
     private <T> List<T> all(Long classId, Function<MeterDigest, Optional<T>> said) {
-      return files.stream()
-          .filter(file -> classId(file).equals(classId))
+      if (members.isEmpty()) {
+        members.putAll(files.stream().collect(Collectors.groupingBy(Classmates::classId)));
+      }
+      return members.get(classId).stream()
           .flatMap(file -> said.apply(file.digest()).stream())
           .toList();
     }

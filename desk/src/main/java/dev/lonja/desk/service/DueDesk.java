@@ -14,7 +14,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Answers what falls due on all units in the coming weeks. */
@@ -40,15 +43,22 @@ public class DueDesk {
 
   /**
    * In which order occurrences are listed. They come by the codes of their units and then by their
-   * days, and those of the same rank stay as they came.
+   * days, and those of one day stay as they came.
    */
   public enum Order {
-    DAY(Comparator.comparing(Planned::date)),
-    UNIT(Comparator.comparing(Planned::code));
+    DAY(
+        planned ->
+            planned.stream()
+                .collect(Collectors.groupingBy(Planned::date, TreeMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .flatMap(List::stream)
+                .toList()),
+    UNIT(planned -> planned);
 
-    private final Comparator<Planned> order;
+    private final UnaryOperator<List<Planned>> order;
 
-    Order(Comparator<Planned> order) {
+    Order(UnaryOperator<List<Planned>> order) {
       this.order = order;
     }
   }
@@ -112,10 +122,6 @@ public class DueDesk {
     private LocalDate date() {
       return occurrence.date();
     }
-
-    private String code() {
-      return unit.code();
-    }
   }
 
   /** Occurrences of the coming 13 weeks. */
@@ -123,7 +129,7 @@ public class DueDesk {
   public Coming coming(Choice choice) {
     FleetPicture fleet = store.read(session -> FleetPicture.load(session, clock.today()));
     List<Planned> all =
-        planned(fleet, WEEKS).stream().filter(choice::lets).sorted(choice.order().order).toList();
+        choice.order().order.apply(planned(fleet, WEEKS).stream().filter(choice::lets).toList());
     int parts = Math.max(1, (all.size() + PART - 1) / PART);
     int part = Math.min(Math.max(choice.part(), 1), parts);
     return new Coming(
