@@ -12,6 +12,7 @@ import dev.lonja.core.part.Family;
 import dev.lonja.core.pour.LearnedCapacity;
 import dev.lonja.core.pour.RecordedFill;
 import dev.lonja.core.quantity.Quantity;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -87,6 +88,7 @@ public class AccuracyDesk {
   /** A compartment whose fills differ from its capacity on file. */
   public record OfCapacity(String unitCode, LearnedCapacity learned) {}
 
+  @KeptAnswer
   public Result result() {
     return store.read(this::result);
   }

@@ -5,6 +5,7 @@ import dev.lonja.core.forecast.PlannedCost;
 import dev.lonja.core.grade.FluidKind;
 import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -47,6 +48,7 @@ public class UseDesk {
   public record Year(
       PlannedCost cost, Map<String, Unit> units, Map<ItemId, Item> items, Currency currency) {}
 
+  @KeptAnswer
   public Year year() {
     return store.read(this::year);
   }

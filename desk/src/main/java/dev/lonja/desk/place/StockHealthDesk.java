@@ -15,6 +15,7 @@ import dev.lonja.core.place.Rack;
 import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.Quantity;
 import dev.lonja.core.supplier.Supply;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.desk.person.Allowed;
@@ -95,6 +96,7 @@ public class StockHealthDesk {
       List<Worth> byFamily,
       List<Worth> bySupplier) {}
 
+  @KeptAnswer
   public Health health() {
     return store.read(this::health);
   }

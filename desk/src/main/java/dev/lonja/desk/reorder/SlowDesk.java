@@ -8,6 +8,7 @@ import dev.lonja.core.quantity.Money;
 import dev.lonja.core.quantity.UnitPrice;
 import dev.lonja.core.reorder.SlowStock;
 import dev.lonja.core.supplier.Supply;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.forecast.Forecast;
 import dev.lonja.desk.forecast.Trials;
@@ -48,6 +49,7 @@ public class SlowDesk {
   public record Lying(Subject subject, SlowStock slow, Money worth, List<String> sellers) {}
 
   /** What lies too long, the dearest first. */
+  @KeptAnswer
   public List<Lying> lying() {
     return store.read(this::lying);
   }

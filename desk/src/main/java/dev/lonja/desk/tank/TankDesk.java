@@ -48,6 +48,7 @@ public class TankDesk {
   public record Opened(TankStand stand, Optional<Instant> cleaned, boolean isClean) {}
 
   /** Empty if there is none of this number. */
+  @KeptAnswer
   public Optional<Opened> tank(TankId id) {
     return store.read(
         session ->
@@ -61,6 +62,7 @@ public class TankDesk {
   }
 
   /** By item, what open orders are to bring. */
+  @KeptAnswer
   public Map<ItemId, List<Coming>> coming() {
     return store.read(session -> session.orders().coming());
   }

@@ -8,6 +8,7 @@ import dev.lonja.core.item.Item;
 import dev.lonja.core.item.ItemId;
 import dev.lonja.core.machine.UnitNeeds;
 import dev.lonja.core.quantity.Power;
+import dev.lonja.desk.answer.KeptAnswer;
 import dev.lonja.desk.clock.StoreClock;
 import dev.lonja.desk.fleet.FleetPicture;
 import dev.lonja.desk.person.Allowed;
@@ -99,6 +100,7 @@ public class VariantDesk extends KeepersDesk {
   }
 
   /** Empty for an unknown variant. */
+  @KeptAnswer
   public Optional<VariantFile> file(long id) {
     return store.read(session -> session.variants().byId(id).map(stored -> file(session, stored)));
   }
